@@ -1,0 +1,16 @@
+import { sveltekit } from '@sveltejs/kit/vite';
+import { defineConfig } from 'vitest/config';
+import { carbonPrune } from './scripts/carbon-prune.mjs';
+
+export default defineConfig({
+  plugins: [sveltekit()],
+  // class-validator reads property types from decorator metadata, so the transpiler must emit it.
+  oxc: { decorator: { legacy: true, emitDecoratorMetadata: true } },
+  css: { postcss: { plugins: [carbonPrune()] } },
+  worker: { format: 'es' },
+  test: {
+    include: ['src/**/*.test.ts', 'scripts/**/*.test.ts'],
+    setupFiles: ['src/lib/core/model/metadata.ts'],
+    benchmark: { include: ['src/**/*.bench.ts'] }
+  }
+});
