@@ -1,0 +1,29 @@
+import { Type } from 'class-transformer';
+import { IsArray, IsOptional, ValidateNested } from 'class-validator';
+import { NeededText, StatedNumber, StatedText } from '../stated';
+import { Port } from '../ports';
+import { Price } from './price';
+
+/** Outer size with the part folded or retracted, as carried. */
+export class SizeMm {
+  @StatedNumber('mm', 0.1, 5000) width?: number;
+  @StatedNumber('mm', 0.1, 5000) height?: number;
+  @StatedNumber('mm', 0.1, 5000) depth?: number;
+}
+
+/** What every part has, whatever it is. Every specification may be unsaid. */
+export abstract class GearBase {
+  @NeededText(80) id!: string;
+  abstract kind: string;
+  @NeededText(120) maker!: string;
+  @NeededText(200) model!: string;
+  @IsOptional() @ValidateNested() @Type(() => Price) priceNew?: Price;
+  @IsOptional() @ValidateNested() @Type(() => Price) priceUsed?: Price;
+  @StatedNumber('g', 0.1, 60_000) massG?: number;
+  @IsOptional() @ValidateNested() @Type(() => SizeMm) sizeMm?: SizeMm;
+  @IsArray({ message: 'must be a list of ports' })
+  @ValidateNested({ each: true })
+  @Type(() => Port)
+  ports!: Port[];
+  @StatedText() note?: string;
+}

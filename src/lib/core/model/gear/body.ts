@@ -1,0 +1,87 @@
+import { Type } from 'class-transformer';
+import { IsArray, IsOptional, ValidateNested } from 'class-validator';
+import { type SensorFormat, sensorFormatNames } from '../sensor-formats';
+import {
+  NeededNumber,
+  NeededWord,
+  StatedNumber,
+  StatedText,
+  StatedWord,
+  StatedYesNo
+} from '../stated';
+import { GearBase } from './base';
+
+export const bodyForms = ['interchangeable', 'fixed lens', 'phone', 'action'] as const;
+export const screenForms = [
+  'fixed',
+  'tilts',
+  'flips up',
+  'flips down',
+  'side hinge',
+  'front'
+] as const;
+export type ScreenForm = (typeof screenForms)[number];
+export const codecs = ['intra', 'long-GOP', '4:2:2 10-bit'] as const;
+
+/** One way a body can record: a row of its mode table. */
+export class RecordingMode {
+  @NeededNumber('px', 320, 12_000) pixelsAcross!: number;
+  @NeededNumber('px', 240, 12_000) pixelsDown!: number;
+  @NeededNumber('fps', 1, 480) fps!: number;
+  @NeededNumber('Mb/s', 0.5, 6000) bitRateMbps!: number;
+  @StatedNumber('×', 1, 6) crop?: number;
+  @StatedWord(codecs) codec?: (typeof codecs)[number];
+  /** Longest single clip the firmware allows. */
+  @StatedNumber('min', 0.1, 10_000) recordLimitMin?: number;
+  /** Minutes to the heat limit starting cold at 20 °C. */
+  @StatedNumber('min', 0.1, 10_000) heatMinutesAt20C?: number;
+  @StatedYesNo() noHeatLimit?: boolean;
+  @StatedYesNo() faceFocus?: boolean;
+}
+
+/** The lens that cannot be taken off. */
+export class BuiltInLens {
+  @NeededNumber('mm', 0.5, 2000) focalLengthMinMm!: number;
+  @NeededNumber('mm', 0.5, 2000) focalLengthMaxMm!: number;
+  @NeededNumber('f/', 0.7, 64) apertureWideN!: number;
+  @NeededNumber('f/', 0.7, 64) apertureTeleN!: number;
+  @StatedNumber('f/', 0.7, 64) apertureLeastN?: number;
+  @StatedNumber('m', 0.005, 100) nearestFocusM?: number;
+  @StatedYesNo() stabilised?: boolean;
+  @StatedNumber('dB(A)', 0, 80) motorLevelDbA?: number;
+}
+
+export class BodyGear extends GearBase {
+  kind = 'body' as const;
+  @NeededWord(bodyForms) form!: (typeof bodyForms)[number];
+  @NeededWord(sensorFormatNames) sensorFormat!: SensorFormat;
+  @StatedWord(screenForms) screen?: ScreenForm;
+  @IsArray({ message: 'must be a list of recording modes' })
+  @ValidateNested({ each: true })
+  @Type(() => RecordingMode)
+  modes!: RecordingMode[];
+  @IsOptional() @ValidateNested() @Type(() => BuiltInLens) builtInLens?: BuiltInLens;
+  @StatedYesNo() stabilised?: boolean;
+  @StatedNumber('ISO', 25, 25_600) baseIso?: number;
+  @StatedNumber('ISO', 25, 102_400) usableIso?: number;
+  /** A-weighted noise of the microphone input, all gain referred to the plug. */
+  @StatedNumber('dBV', -150, -40) inputNoiseDbV?: number;
+  @StatedNumber('W', 0.2, 80) drawW?: number;
+  @StatedText(40) cellType?: string;
+  /** Cells in the box with the body. */
+  @StatedNumber('count', 0, 4) cellsIncluded?: number;
+  /** Energy of one cell of the kind in the box. */
+  @StatedNumber('Wh', 0.5, 200) includedCellWh?: number;
+  /** Energy of a cell that cannot be taken out. */
+  @StatedNumber('Wh', 0.5, 200) internalCellWh?: number;
+  @StatedNumber('count', 0, 4) cardSlots?: number;
+  @StatedNumber('GB', 1, 16_000) internalStorageGb?: number;
+  /** Picture without menus and frames over HDMI. */
+  @StatedYesNo() cleanOutput?: boolean;
+  /** Shows up as a camera over USB without a capture device. */
+  @StatedYesNo() usbVideo?: boolean;
+  /** Runs from USB power while recording. */
+  @StatedYesNo() runsFromUsb?: boolean;
+  /** A mains block can stand in for the cell. */
+  @StatedYesNo() runsFromMainsBlock?: boolean;
+}

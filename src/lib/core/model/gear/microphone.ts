@@ -1,0 +1,46 @@
+import { NeededWord, StatedNumber, StatedText, StatedWord, StatedYesNo } from '../stated';
+import { GearBase } from './base';
+
+export const microphoneForms = [
+  'shoe',
+  'short shotgun',
+  'lapel wired',
+  'lapel wireless',
+  'desk',
+  'dynamic',
+  'condenser'
+] as const;
+export type MicrophoneForm = (typeof microphoneForms)[number];
+export const pickupPatterns = [
+  'omni',
+  'cardioid',
+  'supercardioid',
+  'hypercardioid',
+  'short shotgun'
+] as const;
+export type PickupPattern = (typeof pickupPatterns)[number];
+export const windCovers = ['none', 'foam', 'furry'] as const;
+export type WindCover = (typeof windCovers)[number];
+export const microphonePowers = ['plug-in', 'phantom', 'cell', 'internal', 'USB', 'none'] as const;
+
+export class MicrophoneGear extends GearBase {
+  kind = 'microphone' as const;
+  @NeededWord(microphoneForms) form!: MicrophoneForm;
+  @StatedWord(pickupPatterns) pattern?: PickupPattern;
+  @StatedNumber('dB(A)', 0, 60) selfNoiseDbA?: number;
+  /** Output for one pascal; −38 is a typical camera microphone. */
+  @StatedNumber('dBV/Pa', -80, 10) sensitivityDbVPerPa?: number;
+  /** Gain inside the microphone that can be switched on. */
+  @StatedNumber('dB', 0, 40) boostDb?: number;
+  /** A switch on the microphone that can be left off. */
+  @StatedYesNo() hasSwitch?: boolean;
+  @StatedWord(microphonePowers) power?: (typeof microphonePowers)[number];
+  @StatedNumber('h', 0.2, 2000) batteryHours?: number;
+  @StatedText(40) cellType?: string;
+  @StatedWord(windCovers) coverIncluded?: WindCover;
+  /** Cable from capsule to plug, or from transmitter to capsule. */
+  @StatedNumber('m', 0.05, 30) cableM?: number;
+  @StatedNumber('m', 1, 2000) radioRangeM?: number;
+  /** Records inside itself as well as sending. */
+  @StatedYesNo() recordsItself?: boolean;
+}

@@ -1,0 +1,13 @@
+import { StatedNumber, StatedText, StatedYesNo } from '../stated';
+import { GearBase } from './base';
+
+/** A sound recorder that runs apart from the camera. */
+export class RecorderGear extends GearBase {
+  kind = 'recorder' as const;
+  @StatedNumber('h', 0.2, 200) batteryHours?: number;
+  @StatedText(40) cellType?: string;
+  @StatedNumber('dBV', -150, -40) inputNoiseDbV?: number;
+  @StatedNumber('GB', 0.1, 4000) internalStorageGb?: number;
+  @StatedYesNo() safetyTrack?: boolean;
+  @StatedYesNo() hasSwitch?: boolean;
+}

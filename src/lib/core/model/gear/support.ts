@@ -1,0 +1,34 @@
+import { NeededWord, StatedNumber, StatedWord } from '../stated';
+import { GearBase } from './base';
+
+export const supportForms = [
+  'floor legs',
+  'table legs',
+  'flexible legs',
+  'grip',
+  'pole',
+  'gimbal',
+  'light stand',
+  'boom',
+  'overhead arm',
+  'clamp'
+] as const;
+export type SupportForm = (typeof supportForms)[number];
+export const headForms = ['none', 'ball', 'fluid', 'fixed'] as const;
+
+export class SupportGear extends GearBase {
+  kind = 'support' as const;
+  @NeededWord(supportForms) form!: SupportForm;
+  @StatedNumber('kg', 0.05, 100) payloadKg?: number;
+  @StatedNumber('m', 0.01, 8) heightMaxM?: number;
+  /** How far an arm, boom, grip or pole holds the load from its own foot or from the hand. */
+  @StatedNumber('m', 0.01, 8) reachM?: number;
+  @StatedNumber('m', 0.01, 3) footRadiusM?: number;
+  @StatedWord(headForms) head?: (typeof headForms)[number];
+}
+
+/** Sand, water or shot that keeps a stand on its feet. */
+export class BallastGear extends GearBase {
+  kind = 'ballast' as const;
+  @StatedNumber('kg', 0.2, 50) filledKg?: number;
+}

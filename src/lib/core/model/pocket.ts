@@ -1,0 +1,12 @@
+/** The eight pockets of the satchel, in the order a list of parts is sorted when no school rules. */
+export const pockets = [
+  'body',
+  'lens',
+  'sound',
+  'light',
+  'support',
+  'storage',
+  'power',
+  'joining'
+] as const;
+export type Pocket = (typeof pockets)[number];

@@ -1,0 +1,120 @@
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  IsArray,
+  IsIn,
+  IsInt,
+  IsObject,
+  IsOptional,
+  Matches,
+  Max,
+  Min,
+  ValidateNested
+} from 'class-validator';
+import { type GearItem, GearBase, gearDiscriminator } from './gear';
+import { Plan } from './plan';
+import { type Pocket, pockets } from './pocket';
+import { Scene } from './scene';
+import { NeededText, NeededWord } from './stated';
+
+export const schoolIds = [
+  'sound and light first',
+  'glass first',
+  'body first',
+  'what you have',
+  'buy once',
+  'light on the back'
+] as const;
+export type SchoolId = (typeof schoolIds)[number];
+
+export const unitSystems = ['metric', 'imperial'] as const;
+export type UnitSystem = (typeof unitSystems)[number];
+
+const money = { message: 'must be a whole number of minor units, not negative' };
+
+/** Everything one person plans for, in one document: saved whole or not at all. */
+export class Project {
+  @NeededText(60) id!: string;
+  @NeededText(200) name!: string;
+  @Matches(/^[A-Z]{3}$/, { message: 'must be a three-letter currency code such as GBP' })
+  currency!: string;
+  @NeededWord(unitSystems) units!: UnitSystem;
+  @IsIn([50, 60], { message: 'must be 50 or 60 Hz' }) mainsHz!: 50 | 60;
+  @NeededWord(schoolIds) school!: SchoolId;
+  @IsInt(money) @Min(0, money) @Max(1e12, money) limitMinor!: number;
+  @IsInt(money) @Min(0, money) @Max(1e12, money) reserveMinor!: number;
+  /** Limits per pocket a person has set by hand; a pocket left out has none. */
+  @IsOptional()
+  @IsObject({ message: 'must be an object of pocket names and minor units' })
+  pocketLimitsMinor?: Partial<Record<Pocket, number>>;
+  @IsArray({ message: 'must be a list of scenes' })
+  @ArrayMaxSize(40, { message: 'holds at most forty scenes' })
+  @ValidateNested({ each: true })
+  @Type(() => Scene)
+  scenes!: Scene[];
+  @IsArray({ message: 'must be a list of plans' })
+  @ArrayMinSize(1, { message: 'needs at least one plan' })
+  @ValidateNested({ each: true })
+  @Type(() => Plan)
+  plans!: Plan[];
+  @NeededText(60) activePlanId!: string;
+  /** Parts of one's own, and changed copies of shelf parts; they stand before the shelf. */
+  @IsArray({ message: 'must be a list of parts' })
+  @ValidateNested({ each: true })
+  @Type(() => GearBase, gearDiscriminator)
+  ownGear!: GearItem[];
+}
+
+/** The plan the views show. */
+export function activePlan(project: Project): Plan {
+  return project.plans.find((plan) => plan.id === project.activePlanId) ?? project.plans[0]!;
+}
+
+/** Sentences for what decorators cannot see across fields. */
+export function projectFaults(project: Project): { field: string; says: string }[] {
+  const faults: { field: string; says: string }[] = [];
+  if (!project.plans.some((plan) => plan.id === project.activePlanId)) {
+    faults.push({
+      field: 'activePlanId',
+      says: `names no plan of this project: "${project.activePlanId}"`
+    });
+  }
+  for (const [pocket, limit] of Object.entries(project.pocketLimitsMinor ?? {})) {
+    if (!pockets.includes(pocket as Pocket)) {
+      faults.push({
+        field: `pocketLimitsMinor.${pocket}`,
+        says: `is no pocket; the pockets are ${pockets.join(', ')}`
+      });
+    } else if (!Number.isInteger(limit) || limit < 0) {
+      faults.push({ field: `pocketLimitsMinor.${pocket}`, says: money.message });
+    }
+  }
+  for (const [index, scene] of project.scenes.entries()) {
+    if (scene.lightDimLx > scene.lightBrightLx) {
+      faults.push({
+        field: `scenes[${index}].lightDimLx`,
+        says: 'must not be brighter than lightBrightLx'
+      });
+    }
+    if (scene.longestTakeMin > scene.recordedMin) {
+      faults.push({
+        field: `scenes[${index}].longestTakeMin`,
+        says: 'must not be longer than recordedMin, the whole day'
+      });
+    }
+  }
+  for (const [list, ids] of [
+    ['scenes', project.scenes.map((scene) => scene.id)],
+    ['plans', project.plans.map((plan) => plan.id)],
+    ['ownGear', project.ownGear.map((gear) => gear.id)],
+    ...project.plans.map(
+      (plan) => [`plan "${plan.name}" lines`, plan.lines.map((line) => line.id)] as const
+    )
+  ] as const) {
+    const twice = ids.find((id, at) => ids.indexOf(id) !== at);
+    if (twice !== undefined)
+      faults.push({ field: list, says: `uses the id "${twice}" twice; ids must differ` });
+  }
+  return faults;
+}

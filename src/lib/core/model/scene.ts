@@ -1,0 +1,105 @@
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  IsArray,
+  IsBoolean,
+  IsOptional,
+  ValidateNested
+} from 'class-validator';
+import { NeededNumber, NeededText, NeededWord, StatedNumber } from './stated';
+
+export const sceneStyles = ['walk', 'seated', 'hands', 'live call', 'evening'] as const;
+export type SceneStyle = (typeof sceneStyles)[number];
+
+export const framings = [
+  'face',
+  'head and shoulders',
+  'chest',
+  'waist',
+  'full length',
+  'hands',
+  'table',
+  'group'
+] as const;
+export type Framing = (typeof framings)[number];
+
+export const cameraPlaces = ['hand', 'stick', 'bench', 'floor', 'above'] as const;
+export type CameraPlace = (typeof cameraPlaces)[number];
+
+export const orientations = [
+  'wide',
+  'upright turned',
+  'upright cropped',
+  'upright open gate'
+] as const;
+export type Orientation = (typeof orientations)[number];
+
+export const lightSources = ['sky', 'window', 'lamps', 'as found'] as const;
+export type LightSource = (typeof lightSources)[number];
+
+export const roomFeels = ['bare', 'lived-in', 'treated'] as const;
+export type RoomFeel = (typeof roomFeels)[number];
+
+export const voices = ['none', 'normal', 'raised', 'loud'] as const;
+export type Voice = (typeof voices)[number];
+
+/** One camera position of a scene. */
+export class Angle {
+  @NeededText(60) id!: string;
+  @NeededText(120) name!: string;
+  @NeededWord(cameraPlaces) cameraPlace!: CameraPlace;
+  /** From the lens to the face, or to the work when hands are filmed. */
+  @NeededNumber('m', 0.1, 200) distanceM!: number;
+  /** From the face to what is behind it; left out when the background is far away. */
+  @StatedNumber('m', 0.05, 100_000) backgroundM?: number;
+  @NeededWord(framings) framing!: Framing;
+  /** Overrides the framing's own height or width when measured. */
+  @StatedNumber('m', 0.02, 100) framedSizeM?: number;
+  @NeededNumber('count', 1, 40) people!: number;
+}
+
+export class Room {
+  @NeededNumber('m', 0.8, 200) lengthM!: number;
+  @NeededNumber('m', 0.8, 200) widthM!: number;
+  @NeededNumber('m', 1, 60) heightM!: number;
+  @NeededWord(roomFeels) feel!: RoomFeel;
+}
+
+/** What is filmed and where, said once and measured where it matters. */
+export class Scene {
+  @NeededText(60) id!: string;
+  @NeededText(120) name!: string;
+  @NeededWord(sceneStyles) style!: SceneStyle;
+  /** Share of what the person makes, for weighing scenes against each other. */
+  @NeededNumber('%', 0, 100) sharePercent!: number;
+  @IsBoolean({ message: 'must be true or false' }) mustDo!: boolean;
+  @IsArray({ message: 'must be a list of angles' })
+  @ArrayMinSize(1, { message: 'needs at least one camera angle' })
+  @ArrayMaxSize(6, { message: 'holds at most six camera angles' })
+  @ValidateNested({ each: true })
+  @Type(() => Angle)
+  angles!: Angle[];
+  @NeededWord(orientations) orientation!: Orientation;
+  /** Present indoors, absent outdoors. */
+  @IsOptional() @ValidateNested() @Type(() => Room) room?: Room;
+  @NeededNumber('dB(A)', 0, 110) noiseDbA!: number;
+  @NeededWord(voices) voice!: Voice;
+  @NeededNumber('m/s', 0, 30) windMps!: number;
+  @NeededWord(lightSources) lightSource!: LightSource;
+  @NeededNumber('lx', 0, 200_000) lightDimLx!: number;
+  @NeededNumber('lx', 0, 200_000) lightBrightLx!: number;
+  @NeededNumber('°C', -20, 50) temperatureC!: number;
+  @NeededNumber('min', 0.1, 1440) longestTakeMin!: number;
+  /** All recorded minutes of one day. */
+  @NeededNumber('min', 0.1, 1440) recordedMin!: number;
+  /** Days in a row without a socket, the nights included; 0 when one is at hand while filming. */
+  @NeededNumber('days', 0, 60) daysWithoutSocket!: number;
+  @NeededNumber('px', 640, 12_000) pixelsAcross!: number;
+  @NeededNumber('fps', 1, 240) fps!: number;
+  @IsBoolean({ message: 'must be true or false' }) live!: boolean;
+  @IsBoolean({ message: 'must be true or false' }) wantsSeeSelf!: boolean;
+  /** Blur of the background in percent of the picture width; 0 when it may be sharp. */
+  @NeededNumber('%', 0, 10) wantsBlurPercent!: number;
+  @IsBoolean({ message: 'must be true or false' }) wantsFaceSharp!: boolean;
+}

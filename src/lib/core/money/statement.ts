@@ -1,0 +1,125 @@
+import type { GearItem } from '../model/gear';
+import { pocketOf } from '../model/gear';
+import type { Price } from '../model/gear/price';
+import type { Plan, PlanLine } from '../model/plan';
+import { type Pocket, pockets } from '../model/pocket';
+import type { Project } from '../model/project';
+import type { Shelf } from '../model/shelf';
+import { type Minor, minor, percentOf } from './minor';
+
+/** One chosen part with what it costs and what is left once it is paid. */
+export interface StatementLine {
+  line: PlanLine;
+  gear: GearItem | undefined;
+  pocket: Pocket | undefined;
+  /** Price of one piece; undefined when no one has stated it in the project's currency. */
+  unitMinor: Minor | undefined;
+  price: Price | undefined;
+  /** Unit × pieces + shipping − discount; zero for owned, returned and postponed lines. */
+  firmMinor: Minor;
+  /** Sum of this and every earlier line. */
+  runningMinor: Minor;
+  /** What may be spent less the running sum; negative once over. */
+  remainingMinor: Minor;
+  /** Counts in the kit: neither returned nor put off. */
+  inKit: boolean;
+  /** Put off: what it would cost. */
+  laterMinor: Minor;
+}
+
+export interface MoneyStatement {
+  currency: string;
+  limitMinor: Minor;
+  reserveMinor: Minor;
+  /** Limit less what is kept back. */
+  spendableMinor: Minor;
+  lines: StatementLine[];
+  firmMinor: Minor;
+  /** Positive is left, negative is over. */
+  remainingMinor: Minor;
+  laterMinor: Minor;
+  pockets: Record<Pocket, { firmMinor: Minor; limitMinor: Minor | undefined }>;
+  unpriced: StatementLine[];
+}
+
+export function priceOf(gear: GearItem, basis: PlanLine['basis']): Price | undefined {
+  return basis === 'used' ? gear.priceUsed : gear.priceNew;
+}
+
+/** True when the part is there on the day: not sent back and not put off. */
+export function isInKit(line: PlanLine): boolean {
+  return line.state !== 'returned' && line.step !== 'later';
+}
+
+/**
+ * What a line costs: discount first (the discount is what is rounded), then shipping. Owned and
+ * returned lines cost nothing.
+ * Relation: firm = unit × pieces − round(unit × pieces × discount) + shipping.
+ */
+export function lineCostMinor(line: PlanLine, unitMinor: Minor): Minor {
+  if (line.state === 'owned' || line.state === 'returned') return minor(0);
+  const pieces = minor(unitMinor * line.quantity);
+  const discount = line.discountPercent === undefined ? 0 : percentOf(pieces, line.discountPercent);
+  return minor(pieces - discount + (line.shippingMinor ?? 0));
+}
+
+/** The running account of a plan: recomputed whole, never carried forward. */
+export function statementOf(project: Project, plan: Plan, shelf: Shelf): MoneyStatement {
+  const limitMinor = minor(project.limitMinor, 'limit');
+  const reserveMinor = minor(project.reserveMinor, 'reserve');
+  const spendableMinor = minor(limitMinor - reserveMinor);
+  const perPocket = Object.fromEntries(
+    pockets.map((pocket) => {
+      const own = project.pocketLimitsMinor?.[pocket];
+      return [
+        pocket,
+        { firmMinor: minor(0), limitMinor: own === undefined ? undefined : minor(own) }
+      ];
+    })
+  ) as MoneyStatement['pockets'];
+
+  let running = 0;
+  let later = 0;
+  const unpriced: StatementLine[] = [];
+  const lines = plan.lines.map((line): StatementLine => {
+    const gear = shelf.byId.get(line.gearId);
+    const stated = gear && priceOf(gear, line.basis);
+    // A price in another currency is no price here until someone states the rate.
+    const price = stated?.currency === project.currency ? stated : undefined;
+    const unitMinor = price && minor(price.likely, 'price');
+    const inKit = isInKit(line);
+    const full = unitMinor === undefined ? minor(0) : lineCostMinor(line, unitMinor);
+    const firmMinor = inKit ? full : minor(0);
+    const laterMinor = line.step === 'later' ? full : minor(0);
+    running += firmMinor;
+    later += laterMinor;
+    const pocket = gear && pocketOf(gear);
+    if (pocket) perPocket[pocket].firmMinor = minor(perPocket[pocket].firmMinor + firmMinor);
+    const statement: StatementLine = {
+      line,
+      gear,
+      pocket,
+      unitMinor,
+      price,
+      firmMinor,
+      runningMinor: minor(running),
+      remainingMinor: minor(spendableMinor - running),
+      inKit,
+      laterMinor
+    };
+    if (unitMinor === undefined && inKit && line.state !== 'owned') unpriced.push(statement);
+    return statement;
+  });
+  return {
+    currency: project.currency,
+    limitMinor,
+    reserveMinor,
+    spendableMinor,
+    lines,
+    firmMinor: minor(running),
+    remainingMinor: minor(spendableMinor - running),
+    laterMinor: minor(later),
+    pockets: perPocket,
+    unpriced
+  };
+}

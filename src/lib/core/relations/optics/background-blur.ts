@@ -1,0 +1,71 @@
+import { mustBeBeyondFocalLength, mustBePositive, RelationError } from '../argument';
+
+/** Blur as a share of the picture's long side, and the word people use. Each begins at its figure. */
+export const blurWords = [
+  { fromPercent: 2.5, word: 'melted' },
+  { fromPercent: 1, word: 'soft' },
+  { fromPercent: 0.3, word: 'softened' },
+  { fromPercent: 0, word: 'readable' }
+] as const;
+
+/** @example blurWord(1.28) // 'soft' */
+export function blurWord(percent: number): (typeof blurWords)[number]['word'] {
+  return blurWords.find(({ fromPercent }) => percent >= fromPercent)?.word ?? 'readable';
+}
+
+/**
+ * Diameter on the sensor of the disc a point at D becomes while focused at d:
+ * f²/N·|D − d|/(D·(d − f)); D = Infinity gives f²/(N(d − f)). Works for foregrounds too.
+ *
+ * @param planeM lens to the blurred thing, m, may be Infinity
+ * @returns mm
+ * @example blurDiscMm(28, 1.4, 1.1, 2.6) // 0.301
+ */
+export function blurDiscMm(
+  focalLengthMm: number,
+  apertureN: number,
+  distanceM: number,
+  planeM: number
+): number {
+  mustBePositive('apertureN', apertureN);
+  mustBeBeyondFocalLength('distanceM', distanceM, focalLengthMm);
+  if (!(planeM > 0)) throw new RelationError('planeM', planeM, 'must be above zero');
+  const beyondMm = distanceM * 1000 - focalLengthMm;
+  const share = planeM === Infinity ? 1 : Math.abs(planeM - distanceM) / planeM;
+  return ((focalLengthMm ** 2 / apertureN) * share) / beyondMm;
+}
+
+/**
+ * The blur disc as a percentage of the long side in use.
+ *
+ * @example backgroundBlurPercent(28, 1.4, 1.1, 2.6, 23.5) // 1.28
+ */
+export function backgroundBlurPercent(
+  focalLengthMm: number,
+  apertureN: number,
+  distanceM: number,
+  planeM: number,
+  longSideMm: number
+): number {
+  mustBePositive('longSideMm', longSideMm);
+  return (100 * blurDiscMm(focalLengthMm, apertureN, distanceM, planeM)) / longSideMm;
+}
+
+/**
+ * Detail at the blurred plane finer than this vanishes: (f/N)·|D − d|/d.
+ *
+ * @returns mm at that plane
+ * @example vanishingDetailMm(28, 1.4, 1.1, 2.6) // 27.3
+ */
+export function vanishingDetailMm(
+  focalLengthMm: number,
+  apertureN: number,
+  distanceM: number,
+  planeM: number
+): number {
+  mustBePositive('focalLengthMm', focalLengthMm);
+  mustBePositive('apertureN', apertureN);
+  mustBePositive('distanceM', distanceM);
+  mustBePositive('planeM', planeM);
+  return ((focalLengthMm / apertureN) * Math.abs(planeM - distanceM)) / distanceM;
+}

@@ -1,0 +1,21 @@
+import type { Framing } from '../../model/scene';
+
+/** What each framing shows: a height for people, a width for work on a table and for groups. */
+export const framingSizes = {
+  face: { side: 'height', sizeM: 0.35, words: 'a face' },
+  'head and shoulders': { side: 'height', sizeM: 0.55, words: 'head and shoulders' },
+  chest: { side: 'height', sizeM: 0.75, words: 'down to the chest' },
+  waist: { side: 'height', sizeM: 1.05, words: 'down to the waist' },
+  'full length': { side: 'height', sizeM: 2.1, words: 'the full length' },
+  hands: { side: 'width', sizeM: 0.6, words: 'hands at work' },
+  table: { side: 'width', sizeM: 1.0, words: 'the table top' },
+  group: { side: 'width', sizeM: undefined, words: 'everyone side by side' }
+} as const satisfies Record<
+  Framing,
+  { side: 'height' | 'width'; sizeM: number | undefined; words: string }
+>;
+
+/** Width of n people: standing 0.55·n + 0.2 m, seated 0.65·n + 0.2 m. */
+export function groupWidthM(people: number, seated: boolean): number {
+  return (seated ? 0.65 : 0.55) * people + 0.2;
+}

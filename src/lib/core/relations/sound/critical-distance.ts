@@ -1,0 +1,75 @@
+import { mustBePositive } from '../argument';
+
+/** A talking head favours the front by about this much; an engineering estimate. */
+export const TALKER_Q = 2;
+
+/** Direct against late sound: from `dry` on the room is not heard, below `roomy` it echoes. */
+export const directToLateBands = { dryDb: 12, roomyDb: 6 } as const;
+
+export function echoWord(db: number): 'dry' | 'roomy' | 'echoing' {
+  return db >= directToLateBands.dryDb
+    ? 'dry'
+    : db >= directToLateBands.roomyDb
+      ? 'roomy'
+      : 'echoing';
+}
+
+/**
+ * Where the room becomes as loud as the voice: 0.057·√(Q_talker·Q_mic·V/T).
+ *
+ * @returns metres
+ * @example criticalDistanceM(3.7, 25.2, 0.348) // 1.32
+ */
+export function criticalDistanceM(
+  micQ: number,
+  volumeM3: number,
+  reverberation: number,
+  talkerQ = TALKER_Q
+): number {
+  mustBePositive('micQ', micQ);
+  mustBePositive('volumeM3', volumeM3);
+  mustBePositive('reverberation', reverberation);
+  mustBePositive('talkerQ', talkerQ);
+  return 0.057 * Math.sqrt((talkerQ * micQ * volumeM3) / reverberation);
+}
+
+/**
+ * Direct to late sound: 20·log10(rc/d) + 3/T. What arrives within the first moments helps the
+ * words, hence the second term. An engineering estimate.
+ *
+ * @returns dB
+ * @example directToLateDb(1.32, 1.2, 0.348) // 9.4
+ */
+export function directToLateDb(
+  criticalM: number,
+  distanceM: number,
+  reverberation: number
+): number {
+  mustBePositive('criticalM', criticalM);
+  mustBePositive('distanceM', distanceM);
+  mustBePositive('reverberation', reverberation);
+  return 20 * Math.log10(criticalM / distanceM) + 3 / reverberation;
+}
+
+/**
+ * A fan, computer or motor as a pattern hears it across a room:
+ * L₁ₘ + 10·log10(g(θ)²/d² + 1/(rc₀²·Q)), rc₀ = 0.057·√(V/T). Outdoors the second term is gone.
+ *
+ * @param levelAt1mDbA of the machine in the open
+ * @param angleDeg off the microphone's axis
+ * @param room volume and reverberation, or undefined outdoors
+ * @returns dB(A)
+ */
+export function machineNoiseHeardDbA(
+  levelAt1mDbA: number,
+  distanceM: number,
+  pattern: { q: number; omniShare: number },
+  angleDeg: number,
+  room?: { volumeM3: number; reverberationS: number }
+): number {
+  mustBePositive('distanceM', distanceM);
+  const gain = pattern.omniShare + (1 - pattern.omniShare) * Math.cos((angleDeg * Math.PI) / 180);
+  const direct = gain ** 2 / distanceM ** 2;
+  const late = room ? 1 / ((0.057 ** 2 * room.volumeM3 * pattern.q) / room.reverberationS) : 0;
+  return levelAt1mDbA + 10 * Math.log10(direct + late);
+}

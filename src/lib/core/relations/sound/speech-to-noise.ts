@@ -1,0 +1,16 @@
+/** What a speech-to-noise figure is worth. Outdoors the place may be heard, so less is asked. */
+export const speechToNoiseBands = {
+  indoors: { cleanDb: 35, usableDb: 25 },
+  outdoors: { cleanDb: 20, usableDb: 10 }
+} as const;
+
+/** Below this words are no longer understood without effort; an engineering estimate. */
+export const UNINTELLIGIBLE_BELOW_DB = 3;
+
+export function speechWord(
+  db: number,
+  place: keyof typeof speechToNoiseBands
+): 'clean' | 'usable' | 'poor' {
+  const { cleanDb, usableDb } = speechToNoiseBands[place];
+  return db >= cleanDb ? 'clean' : db >= usableDb ? 'usable' : 'poor';
+}

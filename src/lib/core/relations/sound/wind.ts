@@ -1,0 +1,32 @@
+import { mustNotBeNegative } from '../argument';
+import type { PickupPattern, WindCover } from '../../model/gear/microphone';
+import { NO_LEVEL } from './level';
+
+/** Speed of walking, felt as wind. */
+export const WALKING_WIND_MPS = 1.4;
+/** Below this a capsule hears no wind. */
+export const STILL_BELOW_MPS = 1;
+/** What a cover takes off, dB; rough. */
+export const windCoverDb = { none: 0, foam: 12, furry: 20 } as const satisfies Record<
+  WindCover,
+  number
+>;
+/** A pressure capsule hears wind less; an engineering estimate. */
+export const OMNI_WIND_DB = 10;
+
+/**
+ * Wind at an open capsule: 40 + 55·log10 v dB(A), less the cover's share, less 10 for an omni.
+ * Rough, and said so wherever it is shown. Never reduced by the pattern's Q: wind is made at the
+ * capsule itself.
+ *
+ * @param windMps air speed with walking already added
+ * @returns dB(A), −∞ below 1 m/s
+ * @example windNoiseDbA(6, 'cardioid', 'furry') // 62.8
+ */
+export function windNoiseDbA(windMps: number, pattern: PickupPattern, cover: WindCover): number {
+  mustNotBeNegative('windMps', windMps);
+  if (windMps < STILL_BELOW_MPS) return NO_LEVEL;
+  return (
+    40 + 55 * Math.log10(windMps) - windCoverDb[cover] - (pattern === 'omni' ? OMNI_WIND_DB : 0)
+  );
+}

@@ -1,0 +1,15 @@
+import { mustBePositive, mustNotBeNegative } from '../argument';
+
+/** Above this share of a rating a support is strained. */
+export const PAYLOAD_WARN_SHARE = 2 / 3;
+
+/**
+ * `stop` above the rating, `warn` above two thirds of it.
+ *
+ * @example payloadVerdict(1.9, 2.5) // 'warn'
+ */
+export function payloadVerdict(loadKg: number, ratingKg: number): 'fine' | 'warn' | 'stop' {
+  mustNotBeNegative('loadKg', loadKg);
+  mustBePositive('ratingKg', ratingKg);
+  return loadKg > ratingKg ? 'stop' : loadKg > ratingKg * PAYLOAD_WARN_SHARE ? 'warn' : 'fine';
+}
