@@ -1,0 +1,38 @@
+import type { Scene, Angle } from '../model/scene';
+import type { GearItem } from '../model/gear';
+import type { Plan, PlanLine, Rig } from '../model/plan';
+import type { Pocket } from '../model/pocket';
+import type { Project } from '../model/project';
+
+/** Settings of the project that change together with nothing else. */
+export type ProjectSettings = Pick<
+  Project,
+  'name' | 'units' | 'mainsHz' | 'school' | 'limitMinor' | 'reserveMinor'
+>;
+
+/**
+ * One change to a project, said plainly: it can be stored, sent to a worker, shown to a person and
+ * undone. Every change, by hand, by a remedy, by an import or by the packer, is one of these.
+ */
+export type Act =
+  | { type: 'add line'; line: PlanLine; before?: string }
+  | { type: 'change line'; lineId: string; patch: Partial<Omit<PlanLine, 'id'>> }
+  | { type: 'remove line'; lineId: string }
+  | { type: 'move line'; lineId: string; before: string | undefined }
+  | {
+      type: 'set rig';
+      sceneId: string;
+      angleId: string;
+      patch: Partial<Omit<Rig, 'sceneId' | 'angleId'>>;
+    }
+  | { type: 'set project'; patch: Partial<ProjectSettings> }
+  | { type: 'set pocket limit'; pocket: Pocket; limitMinor: number | undefined }
+  | { type: 'add scene'; scene: Scene }
+  | { type: 'change scene'; sceneId: string; patch: Partial<Omit<Scene, 'id' | 'angles'>> }
+  | { type: 'change angle'; sceneId: string; angleId: string; patch: Partial<Omit<Angle, 'id'>> }
+  | { type: 'remove scene'; sceneId: string }
+  | { type: 'put gear'; gear: GearItem }
+  | { type: 'add plan'; plan: Plan }
+  | { type: 'show plan'; planId: string }
+  | { type: 'replace project'; project: Project }
+  | { type: 'together'; acts: Act[] };

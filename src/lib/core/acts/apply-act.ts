@@ -1,0 +1,147 @@
+import { produce } from 'immer';
+import { activePlan, type Project } from '../model/project';
+import type { Act } from './act';
+
+/** An act names something the project does not have. Nothing was changed. */
+export class ActError extends Error {
+  constructor(message: string) {
+    super(message);
+    this.name = 'ActError';
+  }
+}
+
+function placeBefore<T extends { id: string }>(
+  list: T[],
+  item: T,
+  before: string | undefined
+): void {
+  const at = before === undefined ? -1 : list.findIndex((other) => other.id === before);
+  if (at < 0) list.push(item);
+  else list.splice(at, 0, item);
+}
+
+function take<T extends { id: string }>(list: T[], id: string, what: string): T {
+  const at = list.findIndex((item) => item.id === id);
+  if (at < 0) throw new ActError(`There is no ${what} "${id}" here any more.`);
+  return list.splice(at, 1)[0]!;
+}
+
+function find<T extends { id: string }>(list: T[], id: string, what: string): T {
+  const item = list.find((candidate) => candidate.id === id);
+  if (!item) throw new ActError(`There is no ${what} "${id}" here any more.`);
+  return item;
+}
+
+/** Assigns what is said and removes what is said to be undefined, so that no empty keys pile up. */
+function patchInto<T extends object>(target: T, patch: Partial<T>): void {
+  for (const [key, value] of Object.entries(patch) as [keyof T, T[keyof T] | undefined][]) {
+    if (value === undefined) delete target[key];
+    else target[key] = value;
+  }
+}
+
+/** Changes a draft of a project in place. @throws ActError when it names what is not there */
+export function applyActTo(draft: Project, act: Act): void {
+  const plan = activePlan(draft);
+  switch (act.type) {
+    case 'add line':
+      if (plan.lines.some((line) => line.id === act.line.id)) {
+        throw new ActError(`A line "${act.line.id}" is already in the plan.`);
+      }
+      placeBefore(plan.lines, { ...act.line }, act.before);
+      return;
+    case 'change line':
+      patchInto(find(plan.lines, act.lineId, 'line'), act.patch);
+      return;
+    case 'remove line': {
+      take(plan.lines, act.lineId, 'line');
+      for (const rig of plan.rigs) forgetLine(rig, act.lineId);
+      return;
+    }
+    case 'move line':
+      placeBefore(plan.lines, take(plan.lines, act.lineId, 'line'), act.before);
+      return;
+    case 'set rig': {
+      let rig = plan.rigs.find((one) => one.sceneId === act.sceneId && one.angleId === act.angleId);
+      if (!rig) {
+        plan.rigs.push({ sceneId: act.sceneId, angleId: act.angleId });
+        rig = plan.rigs.at(-1)!;
+      }
+      patchInto(rig, act.patch);
+      return;
+    }
+    case 'set project':
+      patchInto(draft, act.patch);
+      return;
+    case 'set pocket limit': {
+      const limits = (draft.pocketLimitsMinor ??= {});
+      if (act.limitMinor === undefined) delete limits[act.pocket];
+      else limits[act.pocket] = act.limitMinor;
+      return;
+    }
+    case 'add scene':
+      draft.scenes.push(act.scene);
+      return;
+    case 'change scene':
+      patchInto(find(draft.scenes, act.sceneId, 'scene'), act.patch);
+      return;
+    case 'change angle':
+      patchInto(
+        find(find(draft.scenes, act.sceneId, 'scene').angles, act.angleId, 'angle'),
+        act.patch
+      );
+      return;
+    case 'remove scene':
+      take(draft.scenes, act.sceneId, 'scene');
+      for (const one of draft.plans)
+        one.rigs = one.rigs.filter((rig) => rig.sceneId !== act.sceneId);
+      return;
+    case 'put gear': {
+      const at = draft.ownGear.findIndex((gear) => gear.id === act.gear.id);
+      if (at < 0) draft.ownGear.push(act.gear);
+      else draft.ownGear[at] = act.gear;
+      return;
+    }
+    case 'add plan':
+      draft.plans.push(act.plan);
+      return;
+    case 'show plan':
+      find(draft.plans, act.planId, 'plan');
+      draft.activePlanId = act.planId;
+      return;
+    case 'replace project':
+      for (const key of Object.keys(draft))
+        delete (draft as unknown as Record<string, unknown>)[key];
+      Object.assign(draft, act.project);
+      return;
+    case 'together':
+      for (const one of act.acts) applyActTo(draft, one);
+  }
+}
+
+/** A rig may not go on using a part that has left the plan. */
+function forgetLine(rig: Project['plans'][number]['rigs'][number], lineId: string): void {
+  if (rig.bodyLineId === lineId) delete rig.bodyLineId;
+  if (rig.lensLineId === lineId) {
+    delete rig.lensLineId;
+    delete rig.focalLengthMm;
+    delete rig.apertureN;
+  }
+  if (rig.micLineId === lineId) {
+    delete rig.micLineId;
+    delete rig.micPlace;
+  }
+  if (rig.supportLineId === lineId) delete rig.supportLineId;
+  if (rig.filterLineId === lineId) delete rig.filterLineId;
+  if (rig.lamps) rig.lamps = rig.lamps.filter((placing) => placing.lineId !== lineId);
+}
+
+/**
+ * The project after an act; the one given is left as it was.
+ * @throws ActError when the act names something that is not there
+ */
+export function applyAct(project: Project, act: Act): Project {
+  return produce(project, (draft) => {
+    applyActTo(draft, act);
+  });
+}

@@ -1,0 +1,95 @@
+import type { UnitSystem } from '../model/project';
+import type { FigureUnit } from './rows';
+
+const METRES_PER_INCH = 0.0254;
+const KG_PER_POUND = 0.45359237;
+
+/** Rounds for reading: three figures that matter, no trailing noise. */
+function plain(value: number, digits: number): string {
+  if (value === Infinity) return 'without end';
+  if (value === -Infinity) return 'none';
+  return value
+    .toLocaleString('en-GB', { maximumFractionDigits: digits, minimumFractionDigits: 0 })
+    .replace(/,/g, ' ');
+}
+
+function digitsFor(value: number): number {
+  const size = Math.abs(value);
+  return size >= 100 ? 0 : size >= 10 ? 1 : 2;
+}
+
+/** Shutter times as photographers say them: 1/50 s. */
+export function shutterWords(seconds: number): string {
+  return seconds >= 0.3 ? `${plain(seconds, 1)} s` : `1/${Math.round(1 / seconds)} s`;
+}
+
+/** Minutes as h min once they pass two hours. */
+export function minutesWords(minutes: number): string {
+  if (!Number.isFinite(minutes)) return 'without end';
+  if (minutes < 120) return `${plain(minutes, minutes < 10 ? 1 : 0)} min`;
+  const whole = Math.round(minutes);
+  return whole % 60 === 0
+    ? `${whole / 60} h`
+    : `${Math.floor(whole / 60)} h ${String(whole % 60).padStart(2, '0')} min`;
+}
+
+/** A length; imperial shows inches with centimetres beside them. */
+export function lengthWords(metres: number, units: UnitSystem): string {
+  if (!Number.isFinite(metres)) return 'far away';
+  if (units === 'imperial') {
+    const inches = metres / METRES_PER_INCH;
+    return `${plain(inches, inches < 40 ? 1 : 0)} in (${plain(metres * 100, 0)} cm)`;
+  }
+  return metres < 10 ? `${metres.toFixed(2)} m` : `${plain(metres, 1)} m`;
+}
+
+/** A mass, in pounds when imperial. */
+export function massWords(kg: number, units: UnitSystem): string {
+  return units === 'imperial' ? `${plain(kg / KG_PER_POUND, 2)} lb` : `${plain(kg, 2)} kg`;
+}
+
+/** A figure with its unit, in the person's own units. */
+export function figureWords(value: number, unit: FigureUnit, units: UnitSystem = 'metric'): string {
+  switch (unit) {
+    case 'm':
+      return lengthWords(value, units);
+    case 'kg':
+      return massWords(value, units);
+    case 'g':
+      return units === 'imperial' ? massWords(value / 1000, units) : `${plain(value, 0)} g`;
+    case 's':
+      return value > 0 && value < 0.3 ? shutterWords(value) : `${plain(value, 2)} s`;
+    case 'min':
+      return minutesWords(value);
+    case 'f/':
+      return `f/${plain(value, value < 10 ? 1 : 0)}`;
+    case 'ISO':
+      return `ISO ${plain(value < 100 ? value : Math.round(value / 10) * 10, 0)}`;
+    case '×':
+      return `${plain(value, 2)}×`;
+    case 'count':
+      return plain(value, 0);
+    case 'px':
+      return value < 50 ? `${plain(value, 1)} px` : `${plain(value, 0)} px`;
+    case 'yes/no':
+      return value ? 'yes' : 'no';
+    case '°':
+    case '%':
+      return unit === '°' ? `${plain(value, 0)}°` : `${plain(value, 2)} %`;
+    case 'stops':
+      return `${plain(value, 1)} stops`;
+    case 'dB':
+    case 'dB(A)':
+    case 'dBV':
+    case 'dBV/Pa':
+      return `${plain(value, 1)} ${unit}`;
+    case 'mm':
+      return `${plain(value, value < 1 ? 3 : 1)} mm`;
+    case 'days':
+      return `${plain(value, 0)} ${value === 1 ? 'day' : 'days'}`;
+    case 'word':
+      return String(value);
+    default:
+      return `${plain(value, digitsFor(value))} ${unit}`;
+  }
+}

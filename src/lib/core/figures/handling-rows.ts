@@ -1,0 +1,224 @@
+import { armMomentNm, holdMinutes } from '../relations/support/arm-hold';
+import type { GearItem } from '../model/gear';
+import type { KitPart } from '../rigs/kit';
+import { setUpMinutes } from '../rigs/places';
+import type { PlacedRig } from '../rigs/placed-rig';
+import { cardsFor, cellsFor } from './endurance-rows';
+import { type FigureRows, yesNo } from './rows';
+
+/** Parts that sit on the support together with the body. */
+function partsOnSupport(rig: PlacedRig): KitPart[] {
+  const parts: KitPart[] = [];
+  if (rig.body) parts.push(rig.body);
+  const lens = rig.lens && !rig.lens.builtIn ? rig.kit.byLine(rig.lens.lineId) : undefined;
+  if (lens) parts.push(lens);
+  if (rig.mic && (rig.micPlace === 'shoe' || rig.micPlace === 'side arm')) parts.push(rig.mic);
+  if (rig.filter && rig.filterFits) parts.push(rig.filter);
+  parts.push(...rig.kit.of('cage'));
+  return parts;
+}
+
+/** Every part this scene takes out of the bag; spares stay in and weigh on nobody's ease. */
+export function partsOfScene(rig: PlacedRig): KitPart[] {
+  const parts = new Set<KitPart>(partsOnSupport(rig));
+  for (const part of [
+    rig.mic,
+    rig.coverPart,
+    rig.keyLamp?.part,
+    rig.fillLamp?.part,
+    rig.support,
+    rig.boom
+  ]) {
+    if (part) parts.add(part);
+  }
+  if (rig.keyLamp) {
+    const stand = rig.kit.of('support').find(({ gear }) => gear.form === 'light stand');
+    if (stand) parts.add(stand);
+  }
+  return [...parts];
+}
+
+function massKg(parts: readonly KitPart[]): number | undefined {
+  let grams = 0;
+  for (const { gear } of parts) {
+    if (gear.massG === undefined) return undefined;
+    grams += gear.massG;
+  }
+  return grams / 1000;
+}
+
+function minutesFor(gear: GearItem, rig: PlacedRig): number {
+  switch (gear.kind) {
+    case 'body':
+      return setUpMinutes.body;
+    case 'lens':
+      return setUpMinutes.lens;
+    case 'microphone':
+      return gear.form.startsWith('lapel')
+        ? setUpMinutes['lapel microphone']
+        : rig.micPlace === 'boom'
+          ? setUpMinutes['boomed microphone']
+          : setUpMinutes.microphone;
+    case 'lamp':
+      return setUpMinutes.lamp;
+    case 'support':
+      return setUpMinutes[gear.form];
+    case 'filter':
+      return setUpMinutes.filter;
+    case 'recorder':
+      return setUpMinutes.recorder;
+    default:
+      return 0;
+  }
+}
+
+/** What holds the picture still, worst to best. */
+export const steadyings = [
+  'nothing',
+  'electronic',
+  'lens or sensor',
+  'lens and sensor',
+  'gimbal',
+  'stands'
+] as const;
+
+export const handlingRows = {
+  loadOnSupport: {
+    name: 'load on the support',
+    unit: 'kg',
+    source: 'kit',
+    asks: 'How much does % weigh?',
+    read: (rig) => (rig.body && rig.support ? massKg(partsOnSupport(rig)) : null)
+  },
+  payload: {
+    name: 'payload of the support',
+    unit: 'kg',
+    source: 'support',
+    asks: 'What may % carry?',
+    read: ({ support }) => (support ? support.gear.payloadKg : null)
+  },
+  payloadShare: {
+    name: 'load against payload',
+    unit: '×',
+    from: ['loadOnSupport', 'payload'],
+    relation: 'load ÷ payload',
+    compute: (load, rating) => load! / rating!
+  },
+  heldOut: {
+    name: 'weight held out by hand',
+    unit: 'kg',
+    source: 'kit',
+    read: (rig) =>
+      rig.body && (rig.angle.cameraPlace === 'hand' || rig.angle.cameraPlace === 'stick')
+        ? massKg(partsOnSupport(rig))
+        : null
+  },
+  heldReach: {
+    name: 'reach of the grip',
+    unit: 'm',
+    source: 'support',
+    read: ({ support, angle }) =>
+      angle.cameraPlace === 'hand' || angle.cameraPlace === 'stick'
+        ? (support?.gear.reachM ?? 0)
+        : null
+  },
+  armMoment: {
+    name: 'moment at the shoulder',
+    unit: 'N·m',
+    from: ['heldOut', 'heldReach'],
+    relation: 'm·g·(0.60 + reach)',
+    compute: (kg, reach) => armMomentNm(kg!, reach!)
+  },
+  holdMinutes: {
+    name: 'an arm holds it for about',
+    unit: 'min',
+    from: ['armMoment'],
+    relation: '−1.5 + 2.1/F − 0.6/F² + 0.1/F³, F = (10 + moment)/50',
+    compute: (moment) => holdMinutes(moment!)
+  },
+  steadying: {
+    name: 'what holds the picture still',
+    unit: 'word',
+    words: steadyings,
+    source: 'body',
+    asks: 'Does % steady the picture on its sensor?',
+    read: ({ body, lens, support, angle }) => {
+      if (!body) return null;
+      if (support?.gear.form === 'gimbal') return steadyings.indexOf('gimbal');
+      if (angle.cameraPlace !== 'hand' && angle.cameraPlace !== 'stick') {
+        return steadyings.indexOf(support ? 'stands' : 'nothing');
+      }
+      const sensor = yesNo(body.gear.stabilised);
+      const glass = lens ? yesNo(lens.stabilised) : 0;
+      if (sensor === undefined && glass !== 1) return undefined;
+      const both = (sensor ?? 0) + (glass ?? 0);
+      return steadyings.indexOf(
+        both === 2 ? 'lens and sensor' : both === 1 ? 'lens or sensor' : 'nothing'
+      );
+    }
+  },
+  rigMass: {
+    name: 'weight of what this scene takes out',
+    unit: 'kg',
+    source: 'kit',
+    asks: 'How much does % weigh?',
+    read: (rig) => (rig.body ? massKg(partsOfScene(rig)) : null)
+  },
+  setUp: {
+    name: 'minutes to the first take, about',
+    unit: 'min',
+    source: 'kit',
+    read: (rig) =>
+      rig.body ? partsOfScene(rig).reduce((sum, { gear }) => sum + minutesFor(gear, rig), 0) : null
+  },
+  switches: {
+    name: 'switches to remember',
+    unit: 'count',
+    source: 'kit',
+    read: (rig) => {
+      if (!rig.body) return null;
+      let count = 1;
+      for (const { gear } of partsOfScene(rig)) {
+        if (gear.kind === 'lamp') count += 1;
+        if (gear.kind === 'microphone' && gear.hasSwitch)
+          count += gear.form === 'lapel wireless' ? 2 : 1;
+      }
+      return count;
+    }
+  },
+  recordings: {
+    name: 'recordings made at once',
+    unit: 'count',
+    source: 'kit',
+    read: (rig) => {
+      if (!rig.body) return null;
+      let cards = 0;
+      for (const { line } of cardsFor(rig)) cards += line.quantity;
+      const pictures = (rig.body.gear.cardSlots ?? 1) >= 2 && cards >= 2 ? 2 : 1;
+      const sounds =
+        rig.scene.voice !== 'none' &&
+        (rig.kit.of('recorder').length > 0 || rig.mic?.gear.recordsItself === true)
+          ? 1
+          : 0;
+      return pictures + sounds;
+    }
+  },
+  spareCells: {
+    name: 'cells beyond the first',
+    unit: 'count',
+    source: 'kit',
+    read: (rig) => {
+      if (!rig.body) return null;
+      let cells = rig.body.gear.cellsIncluded ?? 0;
+      for (const { line } of cellsFor(rig)) cells += line.quantity;
+      return Math.max(0, cells - 1) + rig.kit.of('bank').length;
+    }
+  },
+  copies: {
+    name: 'places the files are kept',
+    unit: 'count',
+    source: 'kit',
+    read: ({ kit, body }) =>
+      body ? 1 + kit.of('drive').reduce((sum, { line }) => sum + line.quantity, 0) : null
+  }
+} satisfies FigureRows;

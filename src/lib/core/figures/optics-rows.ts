@@ -1,0 +1,299 @@
+import { orientations } from '../model/scene';
+import { sensorFormats } from '../model/sensor-formats';
+import { backgroundBlurPercent } from '../relations/optics/background-blur';
+import {
+  apertureForFaceN,
+  circleOfConfusionMm,
+  diffractionCapN,
+  farLimitM,
+  hyperfocalDistanceM,
+  nearLimitM
+} from '../relations/optics/depth-in-focus';
+import { equivalentFocalLengthMm } from '../relations/optics/equivalent-focal-length';
+import { pictureAreaMm } from '../relations/optics/picture-area';
+import { focalLengthForSizeMm, pictureSizeM } from '../relations/optics/picture-size';
+import { nearStretch } from '../relations/optics/stretch';
+import { walkingBlurPx } from '../relations/optics/walking-blur';
+import { framedSize } from '../rigs/place-rig';
+import { type FigureRows, yesNo } from './rows';
+
+/** Which side of the picture a framing is measured on. */
+export const framedSides = ['height', 'width'] as const;
+/** A hand that walks turns the camera about this fast after stabilising by the wrist; an estimate. */
+const WALKING_TURN_DEG_PER_S = 5;
+
+export const opticsRows = {
+  distance: {
+    name: 'lens to subject',
+    unit: 'm',
+    source: 'brief',
+    read: ({ angle }) => angle.distanceM
+  },
+  backgroundDistance: {
+    name: 'lens to background',
+    unit: 'm',
+    source: 'brief',
+    read: ({ angle }) =>
+      angle.backgroundM === undefined ? Infinity : angle.distanceM + angle.backgroundM
+  },
+  framedSide: {
+    name: 'side the framing is measured on',
+    unit: 'word',
+    words: framedSides,
+    source: 'brief',
+    read: ({ scene, angle }) => framedSides.indexOf(framedSize(scene, angle).side)
+  },
+  framedWanted: {
+    name: 'size wanted in the picture',
+    unit: 'm',
+    source: 'brief',
+    read: ({ scene, angle }) => framedSize(scene, angle).sizeM
+  },
+  orientation: {
+    name: 'way the picture stands',
+    unit: 'word',
+    words: orientations,
+    source: 'brief',
+    read: ({ scene }) => orientations.indexOf(scene.orientation)
+  },
+  sensorWidth: {
+    name: 'sensor width',
+    unit: 'mm',
+    source: 'body',
+    read: ({ body }) => (body ? sensorFormats[body.gear.sensorFormat].widthMm : null)
+  },
+  sensorHeight: {
+    name: 'sensor height',
+    unit: 'mm',
+    source: 'body',
+    read: ({ body }) => (body ? sensorFormats[body.gear.sensorFormat].heightMm : null)
+  },
+  modeCrop: {
+    name: 'crop of the mode',
+    unit: '×',
+    source: 'body',
+    asks: 'How much does % crop the picture in this mode?',
+    read: ({ mode }) => (mode ? mode.crop : null)
+  },
+  areaWidth: {
+    name: 'width of the picture area in use',
+    unit: 'mm',
+    from: ['sensorWidth', 'sensorHeight', 'modeCrop', 'orientation'],
+    relation: 'sensor width ÷ crop, 16:9',
+    compute: (width, height, crop, way) =>
+      pictureAreaMm(width!, height!, crop!, orientations[way!]!).widthMm
+  },
+  areaHeight: {
+    name: 'height of the picture area in use',
+    unit: 'mm',
+    from: ['sensorWidth', 'sensorHeight', 'modeCrop', 'orientation'],
+    relation: 'width × 9/16',
+    compute: (width, height, crop, way) =>
+      pictureAreaMm(width!, height!, crop!, orientations[way!]!).heightMm
+  },
+  longSide: {
+    name: 'long side in use',
+    unit: 'mm',
+    from: ['areaWidth', 'areaHeight'],
+    relation: 'the longer of the two',
+    compute: (width, height) => Math.max(width!, height!)
+  },
+  focalLength: {
+    name: 'focal length',
+    unit: 'mm',
+    source: 'setting',
+    read: ({ focalLengthMm }) => focalLengthMm ?? null
+  },
+  aperture: {
+    name: 'aperture',
+    unit: 'f/',
+    source: 'setting',
+    read: ({ apertureN }) => apertureN ?? null
+  },
+  equivalentFocalLength: {
+    name: 'equivalent focal length on full frame',
+    unit: 'mm',
+    from: ['focalLength', 'longSide'],
+    relation: 'f·36/(long side in use)',
+    compute: (f, side) => equivalentFocalLengthMm(f!, side!)
+  },
+  pictureWidth: {
+    name: 'picture width at the subject',
+    unit: 'm',
+    from: ['areaWidth', 'focalLength', 'distance'],
+    relation: 'w·(d − f)/f',
+    compute: (side, f, d) => pictureSizeM(side!, f!, d!)
+  },
+  pictureHeight: {
+    name: 'picture height at the subject',
+    unit: 'm',
+    from: ['areaHeight', 'focalLength', 'distance'],
+    relation: 'h·(d − f)/f',
+    compute: (side, f, d) => pictureSizeM(side!, f!, d!)
+  },
+  framed: {
+    name: 'size in the picture',
+    unit: 'm',
+    from: ['pictureWidth', 'pictureHeight', 'framedSide'],
+    relation: 'the side the framing is measured on',
+    compute: (width, height, side) => (framedSides[side!] === 'width' ? width! : height!)
+  },
+  framingRatio: {
+    name: 'picture against the wanted framing',
+    unit: '×',
+    from: ['framed', 'framedWanted'],
+    relation: 'size in the picture ÷ size wanted',
+    compute: (have, want) => have! / want!
+  },
+  framingMiss: {
+    name: 'framing missed by',
+    unit: 'stops',
+    from: ['framingRatio'],
+    relation: '|log2 ratio|',
+    compute: (ratio) => Math.abs(Math.log2(ratio!))
+  },
+  focalLengthWanted: {
+    name: 'focal length the framing wants',
+    unit: 'mm',
+    from: ['areaWidth', 'areaHeight', 'framedSide', 'framedWanted', 'distance'],
+    relation: 'w·d/(W + w)',
+    compute: (width, height, side, want, d) =>
+      focalLengthForSizeMm(framedSides[side!] === 'width' ? width! : height!, want!, d!)
+  },
+  circleOfConfusion: {
+    name: 'circle of confusion',
+    unit: 'mm',
+    from: ['areaWidth', 'areaHeight'],
+    relation: '√(w² + h²)/1500',
+    compute: (width, height) => circleOfConfusionMm(width!, height!)
+  },
+  hyperfocal: {
+    name: 'hyperfocal distance',
+    unit: 'm',
+    from: ['focalLength', 'aperture', 'circleOfConfusion'],
+    relation: 'f²/(N·c) + f',
+    compute: (f, n, c) => hyperfocalDistanceM(f!, n!, c!)
+  },
+  nearLimit: {
+    name: 'sharp from',
+    unit: 'm',
+    from: ['distance', 'hyperfocal', 'focalLength'],
+    relation: 'd(H − f)/(H + d − 2f)',
+    compute: (d, h, f) => nearLimitM(d!, h!, f!)
+  },
+  farLimit: {
+    name: 'sharp to',
+    unit: 'm',
+    from: ['distance', 'hyperfocal', 'focalLength'],
+    relation: 'd(H − f)/(H − d), without end once d ≥ H',
+    compute: (d, h, f) => farLimitM(d!, h!, f!)
+  },
+  faceWanted: {
+    name: 'nose and ears shall be sharp',
+    unit: 'yes/no',
+    source: 'brief',
+    read: ({ scene, angle }) =>
+      scene.wantsFaceSharp && angle.framing !== 'hands' && angle.framing !== 'table' ? 1 : null
+  },
+  apertureForFace: {
+    name: 'aperture for nose and ears',
+    unit: 'f/',
+    from: ['focalLength', 'distance', 'circleOfConfusion', 'faceWanted'],
+    relation: 'f²·|D − d|/(c·D·(d − f)), nose at d − 0.04 m and ears at d + 0.10 m',
+    compute: (f, d, c) => apertureForFaceN(f!, d!, c!)
+  },
+  faceFocusMargin: {
+    name: 'depth in focus past nose and ears',
+    unit: 'stops',
+    from: ['aperture', 'apertureForFace'],
+    relation: '2·log2(N/N needed)',
+    compute: (have, need) => 2 * Math.log2(have! / need!)
+  },
+  diffractionCap: {
+    name: 'stopping down helps no further than',
+    unit: 'f/',
+    from: ['circleOfConfusion'],
+    relation: 'c/(2.44 × 0.00055 mm)',
+    compute: (c) => diffractionCapN(c!)
+  },
+  backgroundBlur: {
+    name: 'blur of the background',
+    unit: '%',
+    from: ['focalLength', 'aperture', 'distance', 'backgroundDistance', 'longSide'],
+    relation: 'f²/N·|D − d|/(D·(d − f)) of the long side',
+    compute: (f, n, d, plane, side) => backgroundBlurPercent(f!, n!, d!, plane!, side!)
+  },
+  blurWanted: {
+    name: 'blur wanted',
+    unit: '%',
+    source: 'brief',
+    read: ({ scene }) => (scene.wantsBlurPercent > 0 ? scene.wantsBlurPercent : null)
+  },
+  blurShare: {
+    name: 'blur against what is wanted',
+    unit: '×',
+    from: ['backgroundBlur', 'blurWanted'],
+    relation: 'blur ÷ blur wanted',
+    compute: (have, want) => have! / want!
+  },
+  faceInPicture: {
+    name: 'a face is filmed',
+    unit: 'yes/no',
+    source: 'brief',
+    read: ({ angle }) => (angle.framing === 'hands' || angle.framing === 'table' ? null : 1)
+  },
+  nearStretch: {
+    name: 'nose drawn larger than the ears',
+    unit: '×',
+    from: ['distance', 'faceInPicture'],
+    relation: '(d + 0.10)/(d − 0.04)',
+    compute: (d) => nearStretch(d!)
+  },
+  pixelsWanted: {
+    name: 'pixels across wanted',
+    unit: 'px',
+    source: 'brief',
+    read: ({ scene }) => scene.pixelsAcross
+  },
+  pixelsAcross: {
+    name: 'pixels across in this mode',
+    unit: 'px',
+    source: 'body',
+    read: ({ mode }) => (mode ? mode.pixelsAcross : null)
+  },
+  pixelsShare: {
+    name: 'pixels against what is wanted',
+    unit: '×',
+    from: ['pixelsAcross', 'pixelsWanted'],
+    relation: 'pixels ÷ pixels wanted',
+    compute: (have, want) => have! / want!
+  },
+  walking: {
+    name: 'the camera is carried',
+    unit: 'yes/no',
+    source: 'brief',
+    read: ({ angle, scene }) =>
+      scene.style === 'walk' && (angle.cameraPlace === 'hand' || angle.cameraPlace === 'stick')
+        ? 1
+        : null
+  },
+  walkingBlur: {
+    name: 'smear of a turning camera',
+    unit: 'px',
+    from: ['shutter', 'focalLength', 'areaWidth', 'pixelsAcross', 'walking'],
+    relation: 'ω·t·f ÷ pixel pitch',
+    compute: (t, f, width, pixels) => walkingBlurPx(WALKING_TURN_DEG_PER_S, t!, f!, width!, pixels!)
+  },
+  seesSelf: {
+    name: 'you can see yourself',
+    unit: 'yes/no',
+    source: 'body',
+    asks: 'Does the screen of % turn to the front?',
+    read: ({ body, kit, scene }) => {
+      if (!body || !scene.wantsSeeSelf) return null;
+      if (kit.of('monitor').length > 0 || kit.of('mirror box').length > 0) return 1;
+      const { screen } = body.gear;
+      return yesNo(screen === undefined ? undefined : screen !== 'fixed' && screen !== 'tilts');
+    }
+  }
+} satisfies FigureRows;

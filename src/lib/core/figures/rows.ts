@@ -1,0 +1,101 @@
+import type { PlacedRig } from '../rigs/placed-rig';
+
+export type FigureUnit =
+  | 'mm'
+  | 'm'
+  | 'g'
+  | 'kg'
+  | 's'
+  | 'min'
+  | 'h'
+  | 'W'
+  | 'Wh'
+  | 'GB'
+  | 'MB/s'
+  | 'Mb/s'
+  | 'dB(A)'
+  | 'dBV'
+  | 'dBV/Pa'
+  | 'dB'
+  | 'lx'
+  | 'K'
+  | 'Hz'
+  | 'stops'
+  | 'f/'
+  | 'ISO'
+  | 'fps'
+  | '×'
+  | 'count'
+  | '°'
+  | 'm/s'
+  | '°C'
+  | '%'
+  | 'px'
+  | 'm³'
+  | 'm²'
+  | 'N·m'
+  | 'days'
+  | 'word'
+  | 'yes/no';
+
+/** Where a leaf was said: by the person in the brief, by the maker on the part, or by a setting. */
+export type LeafSource =
+  | 'brief'
+  | 'body'
+  | 'lens'
+  | 'microphone'
+  | 'lamp'
+  | 'support'
+  | 'card'
+  | 'cell'
+  | 'filter'
+  | 'setting'
+  | 'kit';
+
+interface RowBase {
+  name: string;
+  unit: FigureUnit;
+  /** For unit `word`: what the numbers stand for. */
+  words?: readonly string[];
+}
+
+/** A figure somebody states. `undefined` is unknown; `null` means there is nothing to state it of. */
+export interface LeafRow extends RowBase {
+  source: LeafSource;
+  read: (rig: PlacedRig) => number | undefined | null;
+  /** How the question to a seller reads; the part's name stands for %. */
+  asks?: string;
+}
+
+/** A figure computed from others by one relation. */
+export interface DerivedRow extends RowBase {
+  from: readonly string[];
+  /** The relation in symbols, for the why. */
+  relation: string;
+  /**
+   * What an absent input counts as; the first input, which says what the figure is of, must be there
+   * all the same. Without it any absent input makes this figure absent.
+   */
+  whenAbsent?: number;
+  compute: (...inputs: number[]) => number;
+}
+
+export type FigureRow = LeafRow | DerivedRow;
+export type FigureRows = Record<string, FigureRow>;
+
+export function isLeaf(row: FigureRow): row is LeafRow {
+  return 'read' in row;
+}
+
+/** Yes is 1, no is 0, unsaid stays unsaid. */
+export function yesNo(value: boolean | undefined): number | undefined {
+  return value === undefined ? undefined : value ? 1 : 0;
+}
+
+/** Place of a word in a closed list; unsaid stays unsaid. */
+export function wordIndex<T extends string>(
+  list: readonly T[],
+  word: T | undefined
+): number | undefined {
+  return word === undefined ? undefined : list.indexOf(word);
+}

@@ -1,0 +1,37 @@
+import { enduranceRows } from './endurance-rows';
+import { handlingRows } from './handling-rows';
+import { lightRows } from './light-rows';
+import { opticsRows } from './optics-rows';
+import { type FigureRow, isLeaf } from './rows';
+import { soundRows } from './sound-rows';
+
+const rows = { ...opticsRows, ...lightRows, ...soundRows, ...enduranceRows, ...handlingRows };
+export type FigureId = keyof typeof rows;
+
+/** The one table of figures. */
+export const figureTable: Readonly<Record<FigureId, FigureRow>> = rows;
+
+/** Figures in an order in which every one stands after those it is computed from. */
+function sorted(): FigureId[] {
+  const order: FigureId[] = [];
+  const done = new Set<string>();
+  const open = new Set<string>();
+  const visit = (id: string) => {
+    if (done.has(id)) return;
+    const row = figureTable[id as FigureId];
+    if (!row) throw new Error(`The figure table has no row "${id}".`);
+    if (open.has(id)) throw new Error(`The figure "${id}" is computed from itself.`);
+    open.add(id);
+    if (!isLeaf(row)) row.from.forEach(visit);
+    open.delete(id);
+    done.add(id);
+    order.push(id as FigureId);
+  };
+  Object.keys(figureTable).forEach(visit);
+  return order;
+}
+
+export const figureOrder: readonly FigureId[] = sorted();
+export const figureIndex = Object.fromEntries(
+  figureOrder.map((id, index) => [id, index])
+) as Readonly<Record<FigureId, number>>;

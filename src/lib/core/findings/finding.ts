@@ -1,0 +1,113 @@
+import type { Act } from '../acts/act';
+import type { FigureRecord } from '../figures/record';
+import type { FigureUnit } from '../figures/rows';
+import type { FigureId } from '../figures/table';
+import type { GearItem } from '../model/gear';
+import type { Plan, PlanLine } from '../model/plan';
+import type { Project } from '../model/project';
+import type { Shelf } from '../model/shelf';
+import type { MoneyStatement } from '../money/statement';
+import type { Kit } from '../rigs/kit';
+import type { PlacedRig } from '../rigs/placed-rig';
+
+/** `stop` cannot work or is unsafe; `warn` works at a cost; `note` worth knowing. */
+export const severities = ['note', 'warn', 'stop'] as const;
+export type Severity = (typeof severities)[number];
+
+export function severityRank(severity: Severity): number {
+  return severities.indexOf(severity);
+}
+
+export const families = [
+  'body',
+  'lens',
+  'sound',
+  'light',
+  'support',
+  'storage',
+  'power',
+  'money',
+  'whole',
+  'unknown'
+] as const;
+export type Family = (typeof families)[number];
+
+/** What a row found: the verdict now, the words only when somebody looks. */
+export interface Held {
+  severity: Severity;
+  /** Tells apart two findings of one code in one scene. */
+  about?: string;
+  lineIds?: readonly string[];
+  /** Scenes a finding of the whole plan stops. */
+  sceneIds?: readonly string[];
+  has?: number;
+  needs?: number;
+  unit?: FigureUnit | 'money';
+  figure?: FigureId;
+  title: () => string;
+  why: () => string;
+}
+
+/** A change that may mend a finding; whether it does, the judge decides. */
+export type Proposal =
+  | { label: string; act: Act }
+  | {
+      /** Parts to try, cheapest first; the first that truly mends is offered. */
+      parts: readonly GearItem[];
+      label: (gear: GearItem) => string;
+      /** How the part comes in; by default it is added. */
+      act?: (line: PlanLine) => Act;
+    };
+
+export interface AngleContext {
+  rig: PlacedRig;
+  record: FigureRecord;
+  shelf: Shelf;
+  plan: Plan;
+  project: Project;
+}
+
+export interface PlanContext {
+  project: Project;
+  plan: Plan;
+  shelf: Shelf;
+  kit: Kit;
+  money: MoneyStatement;
+  rigs: readonly PlacedRig[];
+}
+
+interface RowBase {
+  code: string;
+  family: Family;
+  /** What the code is about, in a few words, for the documents. */
+  about: string;
+}
+
+/** A finding judged for each angle of each scene. */
+export interface AngleFindingRow extends RowBase {
+  scope: 'angle';
+  /** Figures the verdict stands on; an unknown one raises a question instead of a verdict. */
+  reads: readonly FigureId[];
+  judge: (rig: PlacedRig, record: FigureRecord) => Held | undefined;
+  propose: (context: AngleContext, held: Held) => Proposal[];
+}
+
+/** A finding judged once for the whole plan. */
+export interface PlanFindingRow extends RowBase {
+  scope: 'plan';
+  judge: (context: PlanContext) => Held[];
+  propose: (context: PlanContext, held: Held) => Proposal[];
+}
+
+export type FindingRow = AngleFindingRow | PlanFindingRow;
+
+/** A finding that stands. */
+export interface Finding extends Held {
+  row: FindingRow;
+  code: string;
+  /** Same finding before and after a change: code, scene, angle and what it is about. */
+  key: string;
+  sceneId?: string;
+  sceneName?: string;
+  angleId?: string;
+}

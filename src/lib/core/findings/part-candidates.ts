@@ -1,0 +1,57 @@
+import type { Act } from '../acts/act';
+import type { GearItem, GearKind, GearOf } from '../model/gear';
+import type { Plan, PlanLine } from '../model/plan';
+import type { Project } from '../model/project';
+import type { Shelf } from '../model/shelf';
+
+/** Parts of a kind that pass a test, cheapest first; those without a price in the project's currency cannot be proposed. */
+export function cheapestOf<K extends GearKind>(
+  shelf: Shelf,
+  project: Project,
+  kind: K,
+  passes: (gear: GearOf<K>) => boolean = () => true
+): GearOf<K>[] {
+  return shelf
+    .ofKind(kind)
+    .filter((gear) => gear.priceNew?.currency === project.currency && passes(gear))
+    .sort((a, b) => a.priceNew!.likely - b.priceNew!.likely || (a.id < b.id ? -1 : 1));
+}
+
+/** A fresh line for a part, with an id no line of the plan has. The same plan gives the same id. */
+export function newLine(plan: Plan, gear: GearItem, quantity = 1): PlanLine {
+  let number = plan.lines.length + 1;
+  while (plan.lines.some((line) => line.id === `line-${number}`)) number += 1;
+  return {
+    id: `line-${number}`,
+    gearId: gear.id,
+    quantity,
+    basis: 'new',
+    state: 'wanted',
+    step: 'now',
+    locked: false
+  };
+}
+
+/** Puts a new part in an old one's place, keeping the order of choosing. */
+export function swapFor(lineId: string): (line: PlanLine) => Act {
+  return (line) => ({
+    type: 'together',
+    acts: [
+      { type: 'add line', line, before: lineId },
+      { type: 'remove line', lineId }
+    ]
+  });
+}
+
+/** One more piece of a line that is there already. */
+export function oneMoreOf(line: PlanLine): Act {
+  return { type: 'change line', lineId: line.id, patch: { quantity: line.quantity + 1 } };
+}
+
+/** The brief and setting of the angle a remedy speaks of. */
+export function setRig(
+  context: { rig: { scene: { id: string }; angle: { id: string } } },
+  patch: Extract<Act, { type: 'set rig' }>['patch']
+): Act {
+  return { type: 'set rig', sceneId: context.rig.scene.id, angleId: context.rig.angle.id, patch };
+}

@@ -1,0 +1,99 @@
+import Papa from 'papaparse';
+import { fullName, pocketOf } from '../model/gear';
+import { formatMoney, minorPerMajor } from '../money/format';
+import type { MoneyStatement, StatementLine } from '../money/statement';
+
+/** Lines one still has to pay for, in buying order: now, next, later. */
+export function linesToBuy(money: MoneyStatement): StatementLine[] {
+  const order = ['now', 'next', 'later'];
+  return money.lines
+    .filter(({ line }) => line.state === 'wanted' || line.state === 'ordered')
+    .map((line, index) => ({ line, index }))
+    .sort(
+      (a, b) =>
+        order.indexOf(a.line.line.step) - order.indexOf(b.line.line.step) || a.index - b.index
+    )
+    .map(({ line }) => line);
+}
+
+/** What stands in a Markdown line is text: pipes, brackets and line ends lose their meaning. */
+function markdownText(text: string): string {
+  return text.replace(/[\r\n]+/g, ' ').replace(/[\\`*_{}[\]<>()#+!|-]/g, '\\$&');
+}
+
+/** The buying list as Markdown, one table a step. */
+export function buyingListMarkdown(
+  projectName: string,
+  money: MoneyStatement,
+  notes: readonly string[]
+): string {
+  const list = linesToBuy(money);
+  const out: string[] = [`# Buying list: ${markdownText(projectName)}`, ''];
+  for (const step of ['now', 'next', 'later'] as const) {
+    const lines = list.filter(({ line }) => line.step === step);
+    if (lines.length === 0) continue;
+    out.push(
+      `## ${step[0]!.toUpperCase()}${step.slice(1)}`,
+      '',
+      '| Part | Pieces | Each | Together | Left after | Price of |',
+      '|---|---:|---:|---:|---:|---|'
+    );
+    for (const one of lines) {
+      const name = one.gear ? fullName(one.gear) : one.line.gearId;
+      const together = one.line.step === 'later' ? one.laterMinor : one.firmMinor;
+      out.push(
+        `| ${markdownText(name)}${one.line.basis === 'used' ? ' (used)' : ''} | ${one.line.quantity} | ${one.unitMinor === undefined ? 'no price' : formatMoney(one.unitMinor, money.currency)} | ${formatMoney(together, money.currency)} | ${one.line.step === 'later' ? '' : formatMoney(one.remainingMinor, money.currency)} | ${one.price ? `${one.price.date}, ${markdownText(one.price.source)}` : ''} |`
+      );
+    }
+    out.push('');
+  }
+  if (list.length === 0) out.push('Nothing is left to buy.', '');
+  out.push(
+    `Firm total ${formatMoney(money.firmMinor, money.currency)} of ${formatMoney(money.spendableMinor, money.currency)} (limit ${formatMoney(money.limitMinor, money.currency)}, kept back ${formatMoney(money.reserveMinor, money.currency)}): ${formatMoney(Math.abs(money.remainingMinor), money.currency)} ${money.remainingMinor < 0 ? 'over' : 'left'}.`,
+    ''
+  );
+  if (notes.length > 0)
+    out.push('## Mind', '', ...notes.map((note) => `- ${markdownText(note)}`), '');
+  return out.join('\n');
+}
+
+/** The buying list as CSV (RFC 4180). Cells that a spreadsheet would run as formulas are made text. */
+export function buyingListCsv(money: MoneyStatement): string {
+  const perMajor = minorPerMajor(money.currency);
+  const amount = (minor: number | undefined) =>
+    minor === undefined ? '' : (minor / perMajor).toFixed(Math.log10(perMajor));
+  return `${Papa.unparse(
+    {
+      fields: [
+        'step',
+        'pocket',
+        'maker',
+        'model',
+        'pieces',
+        'basis',
+        'state',
+        `each ${money.currency}`,
+        `together ${money.currency}`,
+        `left after ${money.currency}`,
+        'price date',
+        'price source'
+      ],
+      data: linesToBuy(money).map((one) => [
+        one.line.step,
+        one.gear ? pocketOf(one.gear) : '',
+        one.gear?.maker ?? '',
+        one.gear?.model ?? one.line.gearId,
+        one.line.quantity,
+        one.line.basis,
+        one.line.state,
+        amount(one.unitMinor),
+        amount(one.line.step === 'later' ? one.laterMinor : one.firmMinor),
+        one.line.step === 'later' ? '' : amount(one.remainingMinor),
+        one.price?.date ?? '',
+        one.price?.source ?? ''
+      ])
+    },
+    // A leading minus is a number here, so only what is not one is neutralised.
+    { escapeFormulae: /^(?!-?\d+(?:\.\d+)?$)[=+\-@\t\r].*$/s, newline: '\r\n' }
+  )}\r\n`;
+}

@@ -1,0 +1,137 @@
+import { plainToInstance } from 'class-transformer';
+import { validateSync } from 'class-validator';
+import { type GearItem, gearKindNames, gearKinds } from '../model/gear';
+import { type Project, Project as ProjectClass, projectFaults } from '../model/project';
+import { makeShelf, type Shelf } from '../model/shelf';
+import { type Fault, faultsOf } from './faults';
+
+export const SATCHEL_FORMAT = 'hearty-satchel';
+export const SATCHEL_VERSION = 1;
+/** Larger files are refused before they are read. */
+export const SATCHEL_MOST_BYTES = 20 * 1024 * 1024;
+
+/** The whole project in one file, with the parts its plans name. */
+export interface SatchelFile {
+  format: typeof SATCHEL_FORMAT;
+  version: typeof SATCHEL_VERSION;
+  project: Project;
+  shelf: GearItem[];
+}
+
+export type SatchelReading = { ok: true; file: SatchelFile } | { ok: false; faults: Fault[] };
+
+const fault = (field: string, says: string): SatchelReading => ({
+  ok: false,
+  faults: [{ field, says }]
+});
+
+function isPlainObject(value: unknown): value is Record<string, unknown> {
+  return typeof value === 'object' && value !== null && !Array.isArray(value);
+}
+
+/** Kinds first: an object of unknown kind cannot be checked against a class. */
+function gearFaults(list: unknown, path: string): Fault[] {
+  if (!Array.isArray(list)) return [{ field: path, says: 'must be a list of parts' }];
+  return list.flatMap((gear: unknown, index): Fault[] => {
+    const here = `${path}[${index}]`;
+    if (!isPlainObject(gear))
+      return [{ field: here, says: 'must be a part: an object with a kind' }];
+    const kind = gearKindNames.find((name) => name === gear.kind);
+    if (!kind)
+      return [{ field: `${here}.kind`, says: `must be one of: ${gearKindNames.join(', ')}` }];
+    return faultsOf(
+      validateSync(plainToInstance(gearKinds[kind].make as new () => object, gear)),
+      here
+    );
+  });
+}
+
+/** Checks what claims to be a project. The plain object itself is kept, unknown fields and all. */
+export function checkProject(value: unknown, path = 'project'): Fault[] {
+  if (!isPlainObject(value)) return [{ field: path, says: 'must be an object' }];
+  const own = gearFaults(value.ownGear, `${path}.ownGear`);
+  if (own.length > 0) return own;
+  const faults = faultsOf(validateSync(plainToInstance(ProjectClass, value)), path);
+  if (faults.length > 0) return faults;
+  return projectFaults(value as unknown as Project).map(({ field, says }) => ({
+    field: `${path}.${field}`,
+    says
+  }));
+}
+
+/** Checks a parsed satchel file. All or nothing: any fault and nothing is taken. */
+export function checkSatchel(value: unknown): SatchelReading {
+  if (!isPlainObject(value)) return fault('', 'The file must hold one JSON object');
+  if (value.format !== SATCHEL_FORMAT)
+    return fault('format', `must be "${SATCHEL_FORMAT}"; this is some other file`);
+  if (value.version !== SATCHEL_VERSION) {
+    return fault(
+      'version',
+      `must be ${SATCHEL_VERSION}; ${typeof value.version === 'number' && value.version > SATCHEL_VERSION ? 'the file comes from a newer Hearty Satchel, update first' : 'the file does not say which version it is'}`
+    );
+  }
+  const faults = [...checkProject(value.project), ...gearFaults(value.shelf, 'shelf')];
+  if (faults.length > 0) return { ok: false, faults };
+  const file = value as unknown as SatchelFile;
+  const known = makeShelf(file.shelf, file.project.ownGear);
+  const lost = file.project.plans.flatMap((plan, planAt) =>
+    plan.lines.flatMap((line, lineAt): Fault[] =>
+      known.byId.has(line.gearId)
+        ? []
+        : [
+            {
+              field: `project.plans[${planAt}].lines[${lineAt}].gearId`,
+              says: `names the part "${line.gearId}", which the file's shelf does not hold`
+            }
+          ]
+    )
+  );
+  return lost.length > 0 ? { ok: false, faults: lost } : { ok: true, file };
+}
+
+/** Reads the text of a satchel file. */
+export function readSatchel(text: string): SatchelReading {
+  if (new TextEncoder().encode(text).length > SATCHEL_MOST_BYTES) {
+    return fault(
+      '',
+      `The file is larger than ${SATCHEL_MOST_BYTES / 1024 / 1024} MB; export the project again without pictures`
+    );
+  }
+  let value: unknown;
+  try {
+    value = JSON.parse(text.replace(/^\uFEFF/, ''));
+  } catch (error) {
+    return fault('', `The file is no JSON: ${(error as Error).message}`);
+  }
+  return checkSatchel(value);
+}
+
+/** The file of a project, with every part its plans name. */
+export function makeSatchel(project: Project, shelf: Shelf): SatchelFile {
+  const named = new Set(project.plans.flatMap((plan) => plan.lines.map((line) => line.gearId)));
+  return {
+    format: SATCHEL_FORMAT,
+    version: SATCHEL_VERSION,
+    project,
+    shelf: [...named].flatMap((id) => shelf.byId.get(id) ?? [])
+  };
+}
+
+/** Two-space JSON, the same bytes for the same project. */
+export function writeSatchel(file: SatchelFile): string {
+  return `${JSON.stringify(file, null, 2)}\n`;
+}
+
+/**
+ * The project to keep after reading a file: parts the local shelf has not, or has otherwise, come
+ * along as the person's own.
+ */
+export function projectFromSatchel(file: SatchelFile, catalogue: Shelf): Project {
+  const own = new Map(file.project.ownGear.map((gear) => [gear.id, gear]));
+  for (const gear of file.shelf) {
+    if (own.has(gear.id)) continue;
+    const here = catalogue.byId.get(gear.id);
+    if (!here || JSON.stringify(here) !== JSON.stringify(gear)) own.set(gear.id, gear);
+  }
+  return { ...file.project, ownGear: [...own.values()] };
+}

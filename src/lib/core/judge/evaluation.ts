@@ -1,0 +1,123 @@
+import { figureWords } from '../figures/figure-words';
+import { absent, known } from '../figures/record';
+import { figureIndex, figureOrder, figureTable } from '../figures/table';
+import type { Plan } from '../model/plan';
+import type { Project } from '../model/project';
+import type { Shelf } from '../model/shelf';
+import type { Judgement } from './judge-plan';
+import { judgePlan } from './judge-plan';
+
+/** A number JSON can carry: levels of nothing and endless ranges become words. */
+function jsonNumber(value: number): number | 'without end' | 'none' {
+  return value === Infinity ? 'without end' : value === -Infinity ? 'none' : value;
+}
+
+/** The judgement as plain data: what `POST /api/evaluate` answers with. */
+export function evaluationOf(project: Project, plan: Plan, judgement: Judgement) {
+  const { money, merit } = judgement;
+  return {
+    project: project.id,
+    plan: plan.id,
+    money: {
+      currency: money.currency,
+      limitMinor: money.limitMinor,
+      reserveMinor: money.reserveMinor,
+      spendableMinor: money.spendableMinor,
+      firmMinor: money.firmMinor,
+      remainingMinor: money.remainingMinor,
+      laterMinor: money.laterMinor,
+      pockets: money.pockets,
+      lines: money.lines.map((one) => ({
+        lineId: one.line.id,
+        gearId: one.line.gearId,
+        pocket: one.pocket,
+        unitMinor: one.unitMinor,
+        quantity: one.line.quantity,
+        firmMinor: one.firmMinor,
+        runningMinor: one.runningMinor,
+        remainingMinor: one.remainingMinor
+      }))
+    },
+    scenes: judgement.angles.map(({ scene, angle, record, rig }) => ({
+      sceneId: scene.id,
+      angleId: angle.id,
+      rig: {
+        bodyLineId: rig.body?.line.id,
+        lensLineId: rig.lens?.lineId,
+        micLineId: rig.mic?.line.id,
+        micPlace: rig.micPlace,
+        supportLineId: rig.support?.line.id,
+        filterLineId: rig.filter?.line.id,
+        keyLampLineId: rig.keyLamp?.part.line.id,
+        fillLampLineId: rig.fillLamp?.part.line.id
+      },
+      figures: Object.fromEntries(
+        figureOrder.flatMap((id) => {
+          const at = figureIndex[id];
+          const state = record.states[at];
+          if (state === absent) return [];
+          const { unit, words } = figureTable[id];
+          const value = record.values[at]!;
+          return [
+            [
+              id,
+              state === known
+                ? {
+                    value: words ? (words[value] ?? value) : jsonNumber(value),
+                    unit,
+                    words: words ? undefined : figureWords(value, unit, project.units)
+                  }
+                : { value: null, unit, unknown: true, refused: record.refused?.get(id)?.message }
+            ]
+          ];
+        })
+      )
+    })),
+    findings: judgement.findings.map((finding) => ({
+      code: finding.code,
+      severity: finding.severity,
+      sceneId: finding.sceneId,
+      angleId: finding.angleId,
+      lineIds: finding.lineIds ?? [],
+      figure: finding.figure,
+      has: finding.has === undefined ? undefined : jsonNumber(finding.has),
+      needs: finding.needs === undefined ? undefined : jsonNumber(finding.needs),
+      unit: finding.unit,
+      title: finding.title(),
+      why: finding.why()
+    })),
+    merit: {
+      mustDoWorking: merit.mustDoWorking,
+      mustDoScenes: merit.mustDoScenes,
+      stops: merit.stops,
+      meritHundredths: merit.meritHundredths,
+      scenes: merit.scenes.map((scene) => ({
+        sceneId: scene.sceneId,
+        low: scene.low,
+        high: scene.high,
+        works: scene.works,
+        heldBackBy: scene.heldBackBy,
+        axes: Object.fromEntries(
+          Object.entries(scene.axes).map(([axis, score]) => [
+            axis,
+            {
+              low: score.low,
+              high: score.high,
+              parts: score.parts.map((part) => ({
+                ...part,
+                value: part.value === undefined ? null : jsonNumber(part.value)
+              }))
+            }
+          ])
+        )
+      }))
+    }
+  };
+}
+
+export type Evaluation = ReturnType<typeof evaluationOf>;
+
+/** Judges and describes in one go. */
+export function evaluate(project: Project, plan: Plan, shelf: Shelf): Evaluation {
+  return evaluationOf(project, plan, judgePlan(project, plan, shelf));
+}

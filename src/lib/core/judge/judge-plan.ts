@@ -1,0 +1,159 @@
+import { computeFigures, type FigureRecord, stateOf, unknown } from '../figures/record';
+import { isLeaf } from '../figures/rows';
+import { type FigureId, figureTable } from '../figures/table';
+import { partOfLeaf, unknownLeaves } from '../figures/why';
+import { type AngleFindingRow, type Finding, type Held, severityRank } from '../findings/finding';
+import { angleFindings, planFindings } from '../findings/table';
+import { type KitMerit, meritOfKit } from '../merit/kit-merit';
+import { meritOfScene, scoreScene } from '../merit/scene-merit';
+import { schools } from '../merit/schools';
+import type { Plan } from '../model/plan';
+import type { Project } from '../model/project';
+import type { Angle, Scene } from '../model/scene';
+import type { Shelf } from '../model/shelf';
+import { type MoneyStatement, statementOf } from '../money/statement';
+import { type Kit, makeKit } from '../rigs/kit';
+import { placeRig } from '../rigs/place-rig';
+import type { PlacedRig } from '../rigs/placed-rig';
+
+export interface AngleJudgement {
+  scene: Scene;
+  angle: Angle;
+  rig: PlacedRig;
+  record: FigureRecord;
+}
+
+/** Everything the product says of a plan. Same input, same judgement, to the last figure. */
+export interface Judgement {
+  money: MoneyStatement;
+  kit: Kit;
+  angles: AngleJudgement[];
+  /** Worst first; within a severity in the order of the finding table. */
+  findings: Finding[];
+  merit: KitMerit;
+}
+
+/** A figure nobody has stated decides a verdict: said as a question to a seller. */
+const questionRow: AngleFindingRow = {
+  code: 'Q1',
+  family: 'unknown',
+  scope: 'angle',
+  about: 'an unknown figure decides a verdict',
+  reads: [],
+  judge: () => undefined,
+  propose: () => []
+};
+
+/**
+ * Judges a plan against its project: money, every figure of every angle, findings and merit.
+ *
+ * @param project scenes, limits and school
+ * @param plan the lines and rigs to judge
+ * @param shelf the parts the lines name
+ */
+export function judgePlan(project: Project, plan: Plan, shelf: Shelf): Judgement {
+  const money = statementOf(project, plan, shelf);
+  const kit = makeKit(plan, shelf);
+  const angles: AngleJudgement[] = [];
+  const findings: Finding[] = [];
+  const asked = new Set<string>();
+  for (const scene of project.scenes) {
+    for (const angle of scene.angles) {
+      const rig = placeRig(project, plan, kit, scene, angle);
+      const record = computeFigures(rig);
+      angles.push({ scene, angle, rig, record });
+      for (const row of angleFindings) {
+        const held = row.judge(rig, record);
+        if (held) findings.push(asFinding(row, held, scene, angle));
+        else askAbout(row, rig, record, asked, findings);
+      }
+    }
+  }
+  const planContext = { project, plan, shelf, kit, money, rigs: angles.map(({ rig }) => rig) };
+  for (const row of planFindings) {
+    for (const held of row.judge(planContext))
+      findings.push({ ...held, row, code: row.code, key: `${row.code}:${held.about ?? ''}` });
+  }
+  findings.sort((a, b) => severityRank(b.severity) - severityRank(a.severity));
+
+  const { weights } = schools[project.school];
+  const merits = project.scenes.map((scene) => {
+    const own = angles.filter((one) => one.scene === scene);
+    const stopped = findings.some(
+      (finding) =>
+        finding.severity === 'stop' &&
+        (finding.sceneId === scene.id || finding.sceneIds?.includes(scene.id))
+    );
+    return meritOfScene(scene.id, scoreScene(own), weights, !stopped);
+  });
+  const stops = findings.reduce(
+    (count, finding) => count + (finding.severity === 'stop' ? 1 : 0),
+    0
+  );
+  return { money, kit, angles, findings, merit: meritOfKit(project.scenes, merits, stops) };
+}
+
+function asFinding(row: AngleFindingRow, held: Held, scene: Scene, angle: Angle): Finding {
+  return {
+    ...held,
+    row,
+    code: row.code,
+    key: `${row.code}:${scene.id}:${angle.id}:${held.about ?? ''}`,
+    sceneId: scene.id,
+    sceneName: scene.name,
+    angleId: angle.id
+  };
+}
+
+function askAbout(
+  row: AngleFindingRow,
+  rig: PlacedRig,
+  record: FigureRecord,
+  asked: Set<string>,
+  findings: Finding[]
+): void {
+  for (const id of row.reads) {
+    if (stateOf(record, id) !== unknown) continue;
+    for (const leaf of unknownLeaves(record, id)) {
+      const part = partOfLeaf(rig, leaf);
+      const key = `Q1:${part?.lineId ?? ''}:${leaf}`;
+      if (asked.has(key)) continue;
+      asked.add(key);
+      findings.push({
+        ...questionAbout(leaf, part?.name ?? 'the kit', row),
+        row: questionRow,
+        code: 'Q1',
+        key,
+        lineIds: part ? [part.lineId] : []
+      });
+    }
+    for (const [figure, refusal] of record.refused ?? []) {
+      const key = `Q1:${rig.scene.id}:${rig.angle.id}:${figure}`;
+      if (asked.has(key)) continue;
+      asked.add(key);
+      findings.push({
+        severity: 'note',
+        row: questionRow,
+        code: 'Q1',
+        key,
+        sceneId: rig.scene.id,
+        sceneName: rig.scene.name,
+        angleId: rig.angle.id,
+        title: () => `${rig.scene.name}: ${figureTable[figure].name} cannot be worked out`,
+        why: () => refusal.message
+      });
+    }
+  }
+}
+
+function questionAbout(leaf: FigureId, partName: string, row: AngleFindingRow): Held {
+  const figure = figureTable[leaf];
+  const asks = (isLeaf(figure) && figure.asks) || `What is the ${figure.name} of %?`;
+  return {
+    severity: 'note',
+    about: leaf,
+    figure: leaf,
+    title: () => asks.replace('%', partName),
+    why: () => `Nobody has stated it, so “${row.about}” cannot be ruled out. Ask before paying.`
+  };
+}

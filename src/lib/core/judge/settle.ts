@@ -1,0 +1,224 @@
+import type { Act } from '../acts/act';
+import { applyAct } from '../acts/apply-act';
+import { chainProposals } from '../findings/chain-proposals';
+import {
+  type AngleContext,
+  type Finding,
+  type PlanContext,
+  type Proposal,
+  severityRank
+} from '../findings/finding';
+import { newLine } from '../findings/part-candidates';
+import { activePlan, type Project } from '../model/project';
+import type { Shelf } from '../model/shelf';
+import { connectionsOf, type ConnectionPurpose } from '../rigs/connections';
+import { judgePlan, type Judgement } from './judge-plan';
+
+/** A change that was tried and does mend: its price, and what it costs elsewhere. */
+export interface Remedy {
+  label: string;
+  act: Act;
+  /** What it adds to the firm total; negative when it saves. */
+  costMinor: number;
+  /** New findings it brings, none worse than what it mends. */
+  brings: string[];
+  /** It takes the finding away; otherwise it makes it milder. */
+  mends: boolean;
+}
+
+const MOST_REMEDIES = 3;
+/** A pocket's candidates are tried from the cheapest; past this many the part is not worth the wait. */
+const MOST_TRIED = 40;
+
+/** The same judgement of another state of the project. */
+function judged(project: Project, shelf: Shelf): Judgement {
+  return judgePlan(project, activePlan(project), shelf);
+}
+
+/**
+ * Adds the cheapest joining parts that close what a change has left open, so that a proposed part
+ * comes with its cable, ring or thread piece. What was open before stays as it was, but for the
+ * finding that is being mended.
+ */
+export function completeJoints(
+  before: Judgement,
+  project: Project,
+  shelf: Shelf,
+  mending?: string
+): { project: Project; acts: Act[]; judgement: Judgement } {
+  const openBefore = new Set(before.findings.map((finding) => finding.key));
+  const acts: Act[] = [];
+  let now = project;
+  let judgement = judged(now, shelf);
+  const purposes: Partial<Record<string, ConnectionPurpose[]>> = {
+    B3: ['microphone into body'],
+    L1: ['lens on body'],
+    L8: ['filter on lens'],
+    S5: ['camera held', 'microphone held', 'lamp held']
+  };
+  for (let round = 0; round < 4; round++) {
+    const open = judgement.findings.find(
+      (finding) =>
+        purposes[finding.code] !== undefined &&
+        (!openBefore.has(finding.key) || finding.key === mending)
+    );
+    const angle =
+      open &&
+      judgement.angles.find(
+        (one) => one.scene.id === open.sceneId && one.angle.id === open.angleId
+      );
+    if (!open || !angle) break;
+    const context: AngleContext = {
+      rig: angle.rig,
+      record: angle.record,
+      shelf,
+      plan: activePlan(now),
+      project: now
+    };
+    const wanted = purposes[open.code]!.filter((purpose) =>
+      connectionsOf(angle.rig).some((need) => need.purpose === purpose)
+    );
+    const proposal = wanted.flatMap((purpose) => chainProposals(context, purpose))[0];
+    if (!proposal || !('act' in proposal) || proposal.act === undefined || 'parts' in proposal)
+      break;
+    acts.push(proposal.act);
+    now = applyAct(now, proposal.act);
+    judgement = judged(now, shelf);
+  }
+  return { project: now, acts, judgement };
+}
+
+/** A change that takes at least this share of the gap away is worth offering though a rest remains. */
+const WORTHWHILE_SHARE = 0.3;
+
+function comesNearer(before: Finding, after: Finding): boolean {
+  if (
+    before.has === undefined ||
+    before.needs === undefined ||
+    after.has === undefined ||
+    after.needs === undefined
+  )
+    return false;
+  const gapBefore = Math.abs(before.has - before.needs);
+  const gapAfter = Math.abs(after.has - after.needs);
+  return Number.isFinite(gapBefore) && gapAfter <= gapBefore * (1 - WORTHWHILE_SHARE);
+}
+
+/** Tries one act; answers with a remedy when it takes the finding away or eases it without a worse one. */
+function tried(
+  project: Project,
+  shelf: Shelf,
+  before: Judgement,
+  finding: Finding,
+  label: string,
+  act: Act
+): Remedy | undefined {
+  const changed = applyAct(project, act);
+  const { acts: joints, judgement: after } = completeJoints(before, changed, shelf, finding.key);
+  const rest = after.findings.find((one) => one.key === finding.key);
+  const eased =
+    rest !== undefined &&
+    (severityRank(rest.severity) < severityRank(finding.severity) || comesNearer(finding, rest));
+  if (rest && !eased) return undefined;
+  const severityBefore = new Map(
+    before.findings.map((one) => [one.key, severityRank(one.severity)])
+  );
+  const brings = after.findings.filter(
+    (one) => severityRank(one.severity) > (severityBefore.get(one.key) ?? -1) && one.code !== 'Q1'
+  );
+  const limit = severityRank(finding.severity);
+  // Going over a limit is told as a cost; a new stop is never offered.
+  if (
+    brings.some(
+      (one) =>
+        one.severity === 'stop' ||
+        (severityRank(one.severity) > limit && one.row.family !== 'money')
+    )
+  )
+    return undefined;
+  return {
+    label,
+    act: joints.length > 0 ? { type: 'together', acts: [act, ...joints] } : act,
+    costMinor: after.money.firmMinor - before.money.firmMinor,
+    brings: brings.filter((one) => one.severity !== 'note').map((one) => one.title()),
+    mends: rest === undefined
+  };
+}
+
+function remedyOf(
+  project: Project,
+  shelf: Shelf,
+  before: Judgement,
+  finding: Finding,
+  proposal: Proposal
+): Remedy | undefined {
+  if (!('parts' in proposal))
+    return tried(project, shelf, before, finding, proposal.label, proposal.act);
+  const plan = activePlan(project);
+  let easing: Remedy | undefined;
+  for (const gear of proposal.parts.slice(0, MOST_TRIED)) {
+    const line = newLine(plan, gear);
+    const act: Act = proposal.act ? proposal.act(line) : { type: 'add line', line };
+    const remedy = tried(project, shelf, before, finding, proposal.label(gear), act);
+    if (remedy?.mends) return remedy;
+    easing ??= remedy;
+  }
+  return easing;
+}
+
+/** Everything a finding's row needs to propose. */
+function contextOf(
+  project: Project,
+  shelf: Shelf,
+  judgement: Judgement,
+  finding: Finding
+): AngleContext | PlanContext | undefined {
+  const plan = activePlan(project);
+  if (finding.row.scope === 'plan') {
+    return {
+      project,
+      plan,
+      shelf,
+      kit: judgement.kit,
+      money: judgement.money,
+      rigs: judgement.angles.map(({ rig }) => rig)
+    };
+  }
+  const angle = judgement.angles.find(
+    (one) => one.scene.id === finding.sceneId && one.angle.id === finding.angleId
+  );
+  return angle && { rig: angle.rig, record: angle.record, shelf, plan, project };
+}
+
+/**
+ * Up to three ways to settle a finding, each tried on the whole kit: those that mend before those
+ * that ease, free ones before those that cost.
+ */
+export function remediesFor(
+  project: Project,
+  shelf: Shelf,
+  judgement: Judgement,
+  finding: Finding
+): Remedy[] {
+  const context = contextOf(project, shelf, judgement, finding);
+  if (!context) return [];
+  const proposals =
+    finding.row.scope === 'plan'
+      ? finding.row.propose(context as PlanContext, finding)
+      : finding.row.propose(context as AngleContext, finding);
+  const remedies: Remedy[] = [];
+  for (const proposal of proposals) {
+    const remedy = remedyOf(project, shelf, judgement, finding, proposal);
+    if (remedy && !remedies.some((one) => one.label === remedy.label)) remedies.push(remedy);
+    if (remedies.filter((one) => one.mends && one.brings.length === 0).length >= MOST_REMEDIES)
+      break;
+  }
+  return remedies
+    .sort(
+      (a, b) =>
+        Number(b.mends) - Number(a.mends) ||
+        a.brings.length - b.brings.length ||
+        a.costMinor - b.costMinor
+    )
+    .slice(0, MOST_REMEDIES);
+}

@@ -1,0 +1,99 @@
+import type { Pocket } from '../model/pocket';
+import type { SchoolId } from '../model/project';
+import type { Axis } from './axes';
+
+export interface School {
+  name: string;
+  /** What its people say, and what the others answer. */
+  says: string;
+  othersAnswer: string;
+  /** Order of choosing. */
+  pocketOrder: readonly Pocket[];
+  /** How it would share the limit, in percent. */
+  split: Readonly<Record<Pocket, number>>;
+  weights: Readonly<Record<Axis, number>>;
+}
+
+const weigh = (
+  ...values: [number, number, number, number, number, number, number]
+): Record<Axis, number> => ({
+  sound: values[0],
+  light: values[1],
+  picture: values[2],
+  steadiness: values[3],
+  endurance: values[4],
+  ease: values[5],
+  'safety net': values[6]
+});
+
+const share = (
+  body: number,
+  lens: number,
+  sound: number,
+  light: number,
+  support: number,
+  storage: number,
+  power: number,
+  joining: number
+): Record<Pocket, number> => ({
+  body,
+  lens,
+  sound,
+  light,
+  support,
+  storage,
+  power,
+  joining
+});
+
+/** Schools of thought: practitioners disagree, and each has its reasons. A school is a weight vector and an order. */
+export const schools: Readonly<Record<SchoolId, School>> = {
+  'sound and light first': {
+    name: 'Sound and light first',
+    says: 'people forgive a plain picture and leave bad sound.',
+    othersAnswer: 'glass outlives the body and makes the look.',
+    pocketOrder: ['sound', 'light', 'body', 'lens', 'support', 'power', 'storage', 'joining'],
+    split: share(34, 12, 18, 18, 7, 3, 3, 5),
+    weights: weigh(25, 20, 15, 10, 10, 10, 10)
+  },
+  'glass first': {
+    name: 'Glass first',
+    says: 'the lens outlives the body and makes the look.',
+    othersAnswer: 'nobody watches a beautiful picture they cannot hear.',
+    pocketOrder: ['lens', 'body', 'sound', 'light', 'support', 'power', 'storage', 'joining'],
+    split: share(30, 32, 12, 9, 7, 3, 3, 4),
+    weights: weigh(15, 15, 30, 10, 10, 10, 10)
+  },
+  'body first': {
+    name: 'Body first',
+    says: 'screen, focus and inputs make filming alone possible at all.',
+    othersAnswer: 'bodies age fastest; what is around them stays.',
+    pocketOrder: ['body', 'lens', 'sound', 'support', 'light', 'power', 'storage', 'joining'],
+    split: share(50, 15, 11, 7, 6, 3, 4, 4),
+    weights: weigh(15, 15, 22, 16, 12, 10, 10)
+  },
+  'what you have': {
+    name: 'Start with what you have',
+    says: 'a phone and a window will do; improve one thing at a time.',
+    othersAnswer: 'fighting the tool costs more evenings than it saves money.',
+    pocketOrder: ['sound', 'light', 'support', 'body', 'lens', 'power', 'storage', 'joining'],
+    split: share(15, 0, 30, 25, 15, 5, 5, 5),
+    weights: weigh(25, 20, 8, 10, 12, 17, 8)
+  },
+  'buy once': {
+    name: 'Buy once',
+    says: 'cheap stands, supports and capture devices are bought twice.',
+    othersAnswer: 'needs change before good things wear out.',
+    pocketOrder: ['support', 'sound', 'body', 'lens', 'light', 'power', 'storage', 'joining'],
+    split: share(31, 11, 17, 16, 15, 3, 3, 4),
+    weights: weigh(20, 15, 15, 16, 12, 6, 16)
+  },
+  'light on the back': {
+    name: 'Light on the back',
+    says: 'seconds to the first take and grams decide whether you film at all.',
+    othersAnswer: 'small things have small sensors, small cells and thin sound.',
+    pocketOrder: ['body', 'sound', 'lens', 'power', 'support', 'storage', 'light', 'joining'],
+    split: share(45, 15, 13, 4, 8, 4, 6, 5),
+    weights: weigh(16, 10, 14, 14, 14, 24, 8)
+  }
+};

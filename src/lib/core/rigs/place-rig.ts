@@ -1,0 +1,363 @@
+import type { FilterGear, LampGear, MicrophoneGear, SupportGear } from '../model/gear';
+import type { RecordingMode } from '../model/gear/body';
+import { type MicPlace, type Plan, type Rig } from '../model/plan';
+import type { Project } from '../model/project';
+import type { Angle, Scene } from '../model/scene';
+import { sensorFormats } from '../model/sensor-formats';
+import { framingSizes, groupWidthM } from '../relations/optics/framing-sizes';
+import { pictureAreaMm } from '../relations/optics/picture-area';
+import { focalLengthForSizeMm } from '../relations/optics/picture-size';
+import { pickupPatterns } from '../relations/sound/directivity';
+import { levelAtDistanceDb, powerSumDb } from '../relations/sound/level';
+import { windCoverDb, windNoiseDbA } from '../relations/sound/wind';
+import type { Kit, KitPart } from './kit';
+import type { PlacedLamp, PlacedRig, UsedLens } from './placed-rig';
+import {
+  lampPlaces,
+  micPlaceDistanceM,
+  micPlacesByForm,
+  micPlacesByStyle,
+  supportsByPlace
+} from './places';
+
+/** The size a framing asks for, and which side of the picture it is measured on. */
+export function framedSize(
+  scene: Scene,
+  angle: Angle
+): { side: 'width' | 'height'; sizeM: number } {
+  const framing = framingSizes[angle.framing];
+  const seated = scene.style === 'seated' || scene.style === 'live call';
+  return {
+    side: framing.side,
+    sizeM: angle.framedSizeM ?? framing.sizeM ?? groupWidthM(angle.people, seated)
+  };
+}
+
+/**
+ * The row of the mode table that answers the scene: the exact one, else the nearest at the wanted
+ * rate, else the nearest at all. The fastest-writing row never wins a tie: small files do the same.
+ */
+export function chooseMode(
+  modes: readonly RecordingMode[],
+  scene: Scene
+): RecordingMode | undefined {
+  let best: RecordingMode | undefined;
+  let bestMiss = Infinity;
+  for (const mode of modes) {
+    const rateMiss = Math.abs(Math.log2(mode.fps / scene.fps)) * 100;
+    const sizeMiss = Math.abs(Math.log2(mode.pixelsAcross / scene.pixelsAcross)) * 10;
+    const miss = rateMiss + sizeMiss + (mode.crop ?? 1) * 0.1 + mode.bitRateMbps * 1e-6;
+    if (miss < bestMiss) {
+      bestMiss = miss;
+      best = mode;
+    }
+  }
+  return best;
+}
+
+function lensesFor(kit: Kit, body: PlacedRig['body']): UsedLens[] {
+  const builtIn = body?.gear.builtInLens;
+  if (body && builtIn) {
+    return [
+      {
+        lineId: body.line.id,
+        name: `${body.gear.maker} ${body.gear.model}`,
+        builtIn: true,
+        gear: undefined,
+        ...builtIn,
+        apertureLeastN: builtIn.apertureLeastN,
+        nearestFocusM: builtIn.nearestFocusM,
+        stabilised: builtIn.stabilised
+      }
+    ];
+  }
+  return kit.of('lens').map(({ line, gear }) => ({
+    lineId: line.id,
+    name: `${gear.maker} ${gear.model}`,
+    builtIn: false,
+    gear,
+    focalLengthMinMm: gear.focalLengthMinMm,
+    focalLengthMaxMm: gear.focalLengthMaxMm,
+    apertureWideN: gear.apertureWideN,
+    apertureTeleN: gear.apertureTeleN,
+    apertureLeastN: gear.apertureLeastN,
+    nearestFocusM: gear.nearestFocusM,
+    stabilised: gear.stabilised
+  }));
+}
+
+/** Widest aperture of a lens at a focal length: it slides evenly between its two ends. */
+export function widestApertureN(lens: UsedLens, focalLengthMm: number): number {
+  const span = lens.focalLengthMaxMm - lens.focalLengthMinMm;
+  if (span <= 0) return lens.apertureWideN;
+  const along = Math.min(1, Math.max(0, (focalLengthMm - lens.focalLengthMinMm) / span));
+  return lens.apertureWideN + (lens.apertureTeleN - lens.apertureWideN) * along;
+}
+
+function lensMounts(kit: Kit, lens: UsedLens, bodyMount: string | undefined): boolean {
+  if (lens.builtIn) return true;
+  const mount = lens.gear?.mount;
+  if (mount === undefined || bodyMount === undefined) return false;
+  return (
+    mount === bodyMount ||
+    kit
+      .of('mount adapter')
+      .some(({ gear }) => gear.lensMount === mount && gear.bodyMount === bodyMount)
+  );
+}
+
+/** The mount a body takes lenses by. */
+export function mountOf(body: PlacedRig['body']): string | undefined {
+  return body?.gear.ports.find((port) => port.role === 'lens')?.type;
+}
+
+/** What is worth hearing at a place, roughly; only to choose where a new microphone goes. */
+function roughSpeechToNoise(
+  scene: Scene,
+  angle: Angle,
+  mic: MicrophoneGear,
+  place: MicPlace,
+  cover: keyof typeof windCoverDb
+): number {
+  const distanceM =
+    place === 'boom'
+      ? Math.min(0.45, angle.distanceM)
+      : place === 'shoe' || place === 'side arm'
+        ? angle.distanceM
+        : micPlaceDistanceM[place];
+  const pattern = mic.pattern ?? 'omni';
+  const noise = powerSumDb(
+    scene.noiseDbA - 10 * Math.log10(pickupPatterns[pattern].q),
+    mic.selfNoiseDbA ?? 30,
+    scene.room ? -Infinity : windNoiseDbA(scene.windMps, pattern, cover)
+  );
+  return levelAtDistanceDb(60, distanceM) - noise;
+}
+
+/** The best cover the kit holds for a microphone, its own included. */
+export function coverFor(kit: Kit, mic: MicrophoneGear): Pick<PlacedRig, 'cover' | 'coverPart'> {
+  let cover = mic.coverIncluded ?? 'none';
+  let coverPart: PlacedRig['coverPart'];
+  for (const part of kit.of('wind cover')) {
+    if (!part.gear.fitsForms.includes(mic.form)) continue;
+    if (windCoverDb[part.gear.cover] > windCoverDb[cover]) {
+      cover = part.gear.cover;
+      coverPart = part;
+    }
+  }
+  return { cover, coverPart };
+}
+
+/** Places a microphone may take in this scene with what the kit holds, the usual one first. */
+export function micPlacesFor(kit: Kit, scene: Scene, mic: MicrophoneGear): MicPlace[] {
+  const places: readonly MicPlace[] = micPlacesByForm[mic.form];
+  const sensible: readonly MicPlace[] = micPlacesByStyle[scene.style];
+  const hasBoom = kit.of('support').some(({ gear }) => gear.form === 'boom');
+  const hasSideArm = kit.of('coupling').some(({ gear }) => gear.movesShoeAside === true);
+  return places.filter(
+    (place) =>
+      sensible.includes(place) &&
+      (place !== 'boom' || hasBoom) &&
+      (place !== 'side arm' || hasSideArm)
+  );
+}
+
+function placeMic(
+  kit: Kit,
+  scene: Scene,
+  angle: Angle,
+  said: Rig | undefined,
+  body: PlacedRig['body']
+) {
+  if (scene.voice === 'none') return { mic: undefined, micPlace: undefined };
+  let best: { mic: KitPart<MicrophoneGear>; micPlace: MicPlace; worth: number } | undefined;
+  for (const mic of kit.of('microphone')) {
+    if (said?.micLineId !== undefined && mic.line.id !== said.micLineId) continue;
+    const { cover } = coverFor(kit, mic.gear);
+    for (const place of micPlacesFor(kit, scene, mic.gear)) {
+      if (said?.micPlace !== undefined && place !== said.micPlace) continue;
+      let worth = roughSpeechToNoise(scene, angle, mic.gear, place, cover);
+      // The side arm sounds the same and keeps a flip-up screen in view.
+      if (place === 'side arm' && body?.gear.screen === 'flips up') worth += 0.1;
+      if (!best || worth > best.worth) best = { mic, micPlace: place, worth };
+    }
+  }
+  return { mic: best?.mic, micPlace: best?.micPlace };
+}
+
+function lampRuns(lamp: LampGear, kit: Kit, hasSocket: boolean): boolean {
+  if (hasSocket && lamp.runsFromMains) return true;
+  if (lamp.internalCellWh !== undefined) return true;
+  return (
+    lamp.cellType !== undefined &&
+    kit.of('cell').some(({ gear }) => gear.cellType === lamp.cellType)
+  );
+}
+
+function placeLamps(kit: Kit, scene: Scene, said: Rig | undefined, hasSocket: boolean) {
+  if (scene.lightSource === 'sky' || scene.lightSource === 'as found') return [];
+  const lamps: KitPart<LampGear>[] = [];
+  for (const part of kit.of('lamp')) {
+    if (part.gear.form === 'practical' || !lampRuns(part.gear, kit, hasSocket)) continue;
+    for (let piece = 0; piece < Math.min(2, part.line.quantity); piece++) lamps.push(part);
+  }
+  lamps.sort((a, b) => (b.gear.illuminanceAt1mLx ?? 0) - (a.gear.illuminanceAt1mLx ?? 0));
+  return lamps.slice(0, 2).map((part, index): PlacedLamp => {
+    const own = said?.lamps?.filter((placing) => placing.lineId === part.line.id) ?? [];
+    const twin = index === 1 && lamps[0]?.line.id === part.line.id ? 1 : 0;
+    const placing = own[twin] ?? own[0];
+    const usual = index === 0 ? lampPlaces.key : lampPlaces.fill;
+    return {
+      part,
+      distanceM: placing?.distanceM ?? usual.distanceM,
+      angleDeg: placing?.angleDeg ?? usual.angleDeg
+    };
+  });
+}
+
+function placeSupport(
+  kit: Kit,
+  angle: Angle,
+  said: Rig | undefined
+): KitPart<SupportGear> | undefined {
+  const supports = kit.of('support');
+  if (said?.supportLineId !== undefined) {
+    const chosen = supports.find((part) => part.line.id === said.supportLineId);
+    if (chosen) return chosen;
+  }
+  for (const form of supportsByPlace[angle.cameraPlace]) {
+    let best: KitPart<SupportGear> | undefined;
+    for (const part of supports) {
+      if (part.gear.form === form && (part.gear.payloadKg ?? 0) > (best?.gear.payloadKg ?? -1))
+        best = part;
+    }
+    if (best) return best;
+  }
+  return undefined;
+}
+
+/** True when the filter's thread is the lens's own or rings of the kit lead from one to the other. */
+export function filterScrewsOn(
+  kit: Kit,
+  filterThreadMm: number,
+  lensThreadMm: number | undefined
+): boolean {
+  if (lensThreadMm === undefined) return false;
+  const rings = kit.of('ring');
+  const reached = new Set([lensThreadMm]);
+  for (let grown = true; grown && !reached.has(filterThreadMm);) {
+    grown = false;
+    for (const { gear } of rings) {
+      if (reached.has(gear.lensThreadMm) && !reached.has(gear.filterThreadMm)) {
+        reached.add(gear.filterThreadMm);
+        grown = true;
+      }
+    }
+  }
+  return reached.has(filterThreadMm);
+}
+
+function placeFilter(
+  kit: Kit,
+  lens: UsedLens | undefined,
+  said: Rig | undefined
+): Pick<PlacedRig, 'filter' | 'filterFits'> {
+  let filter: KitPart<FilterGear> | undefined;
+  let filterFits = false;
+  for (const part of kit.of('filter')) {
+    if (part.gear.form !== 'fixed density' && part.gear.form !== 'variable density') continue;
+    if (said?.filterLineId !== undefined && part.line.id !== said.filterLineId) continue;
+    const fits = filterScrewsOn(kit, part.gear.threadMm, lens?.gear?.filterThreadMm);
+    const stronger = (part.gear.stopsMax ?? 0) > (filter?.gear.stopsMax ?? -1);
+    if (!filter || (fits && !filterFits) || (fits === filterFits && stronger)) {
+      filter = part;
+      filterFits = fits;
+    }
+  }
+  return { filter, filterFits };
+}
+
+/**
+ * Puts the kit in place for one angle. What the person has said stands; the rest follows the usual
+ * places, so that a part swapped in is judged where it would really be used.
+ */
+export function placeRig(
+  project: Project,
+  plan: Plan,
+  kit: Kit,
+  scene: Scene,
+  angle: Angle
+): PlacedRig {
+  const said = plan.rigs.find((rig) => rig.sceneId === scene.id && rig.angleId === angle.id);
+  const bodies = kit.of('body');
+  const body = bodies.find((part) => part.line.id === said?.bodyLineId) ?? bodies[0];
+  const mode = body && chooseMode(body.gear.modes, scene);
+  const hasSocket = scene.daysWithoutSocket === 0;
+
+  const { side, sizeM } = framedSize(scene, angle);
+  let wantedFocalMm: number | undefined;
+  if (body) {
+    const format = sensorFormats[body.gear.sensorFormat];
+    const area = pictureAreaMm(format.widthMm, format.heightMm, mode?.crop ?? 1, scene.orientation);
+    wantedFocalMm = focalLengthForSizeMm(
+      side === 'width' ? area.widthMm : area.heightMm,
+      sizeM,
+      angle.distanceM
+    );
+  }
+  const bodyMount = mountOf(body);
+  let lens: UsedLens | undefined;
+  let focalLengthMm: number | undefined;
+  let bestMiss = Infinity;
+  for (const candidate of lensesFor(kit, body)) {
+    const reach = (wanted: number) =>
+      Math.min(candidate.focalLengthMaxMm, Math.max(candidate.focalLengthMinMm, wanted));
+    const focal = reach(wantedFocalMm ?? candidate.focalLengthMinMm);
+    let miss =
+      Math.abs(Math.log2(focal / (wantedFocalMm ?? focal))) + candidate.apertureWideN * 0.01;
+    if (!lensMounts(kit, candidate, bodyMount)) miss += 100;
+    if (said?.lensLineId === candidate.lineId) miss -= 1000;
+    if (miss < bestMiss) {
+      bestMiss = miss;
+      lens = candidate;
+      focalLengthMm = said?.focalLengthMm === undefined ? focal : reach(said.focalLengthMm);
+    }
+  }
+  let apertureN: number | undefined;
+  if (lens && focalLengthMm !== undefined) {
+    const widest = widestApertureN(lens, focalLengthMm);
+    apertureN = Math.max(
+      widest,
+      Math.min(said?.apertureN ?? widest, lens.apertureLeastN ?? Infinity)
+    );
+  }
+
+  const { mic, micPlace } = placeMic(kit, scene, angle, said, body);
+  const { cover, coverPart } = mic
+    ? coverFor(kit, mic.gear)
+    : { cover: 'none' as const, coverPart: undefined };
+  const [keyLamp, fillLamp] = placeLamps(kit, scene, said, hasSocket);
+  return {
+    project,
+    scene,
+    angle,
+    said,
+    kit,
+    body,
+    mode,
+    lens,
+    focalLengthMm,
+    apertureN,
+    mic,
+    micPlace,
+    cover,
+    coverPart,
+    keyLamp,
+    fillLamp,
+    support: placeSupport(kit, angle, said),
+    boom:
+      micPlace === 'boom' ? kit.of('support').find(({ gear }) => gear.form === 'boom') : undefined,
+    ...placeFilter(kit, lens, said),
+    hasSocket
+  };
+}

@@ -1,0 +1,66 @@
+import type { LampGear } from '../model/gear';
+import type {
+  BodyGear,
+  FilterGear,
+  MicrophoneGear,
+  SupportGear,
+  WindCoverGear
+} from '../model/gear';
+import type { RecordingMode } from '../model/gear/body';
+import type { LensGear } from '../model/gear/lens';
+import type { WindCover } from '../model/gear/microphone';
+import type { MicPlace, Rig } from '../model/plan';
+import type { Project } from '../model/project';
+import type { Angle, Scene } from '../model/scene';
+import type { Kit, KitPart } from './kit';
+
+/** A lens as an angle uses it, whether it comes off or not. */
+export interface UsedLens {
+  lineId: string;
+  name: string;
+  builtIn: boolean;
+  gear: LensGear | undefined;
+  focalLengthMinMm: number;
+  focalLengthMaxMm: number;
+  apertureWideN: number;
+  apertureTeleN: number;
+  apertureLeastN: number | undefined;
+  nearestFocusM: number | undefined;
+  stabilised: boolean | undefined;
+}
+
+export interface PlacedLamp {
+  part: KitPart<LampGear>;
+  distanceM: number;
+  angleDeg: number;
+}
+
+/** One angle with every part in its place: what the figures are computed from. */
+export interface PlacedRig {
+  project: Project;
+  scene: Scene;
+  angle: Angle;
+  said: Rig | undefined;
+  kit: Kit;
+  body: KitPart<BodyGear> | undefined;
+  mode: RecordingMode | undefined;
+  lens: UsedLens | undefined;
+  focalLengthMm: number | undefined;
+  apertureN: number | undefined;
+  mic: KitPart<MicrophoneGear> | undefined;
+  micPlace: MicPlace | undefined;
+  cover: WindCover;
+  coverPart: KitPart<WindCoverGear> | undefined;
+  keyLamp: PlacedLamp | undefined;
+  fillLamp: PlacedLamp | undefined;
+  support: KitPart<SupportGear> | undefined;
+  boom: KitPart<SupportGear> | undefined;
+  filter: KitPart<FilterGear> | undefined;
+  /** The filter screws on, itself or through rings of the kit. */
+  filterFits: boolean;
+  hasSocket: boolean;
+}
+
+export function isOutdoors(scene: Scene): boolean {
+  return scene.room === undefined;
+}
