@@ -1,0 +1,164 @@
+import { type GearItem, type GearKind, gearKinds } from '../core/model/gear';
+import type { Price } from '../core/model/gear/price';
+import type { Port, PortEnd, PortFamily, PortRole } from '../core/model/ports';
+import { makeShelf, type Shelf } from '../core/model/shelf';
+import body from './shelf/body.json';
+import joining from './shelf/joining.json';
+import lamp from './shelf/lamp.json';
+import lens from './shelf/lens.json';
+import microphone from './shelf/microphone.json';
+import power from './shelf/power.json';
+import soundExtras from './shelf/sound-extras.json';
+import storage from './shelf/storage.json';
+import support from './shelf/support.json';
+
+/** A shelf file: one kind, its columns, a row a part. Empty cells stay unsaid. */
+interface ShelfTable {
+  kind: string;
+  columns: string[];
+  modeColumns?: string[];
+  rows: unknown[][];
+}
+
+const tables: ShelfTable[] = [
+  body,
+  lens,
+  microphone,
+  ...soundExtras,
+  lamp,
+  ...support,
+  ...storage,
+  ...power,
+  ...joining
+] as ShelfTable[];
+
+/** Prices of the shelf are in pounds and pence. */
+const SHELF_CURRENCY = 'GBP';
+const PENCE = 100;
+
+/** `[low, likely, high, day, source]`, in whole pounds. */
+function priceFrom(cell: [number, number, number, string, string]): Price {
+  const [low, likely, high, date, source] = cell;
+  return {
+    low: low * PENCE,
+    likely: likely * PENCE,
+    high: high * PENCE,
+    currency: SHELF_CURRENCY,
+    date,
+    source
+  };
+}
+
+/** `role family type end`, the type possibly of several words: `carries mechanical 5/8 stud plug`. */
+function portFrom(text: string): Port {
+  const words = text.split(' ');
+  return {
+    role: words[0] as PortRole,
+    family: words[1] as PortFamily,
+    type: words.slice(2, -1).join(' '),
+    end: words.at(-1) as PortEnd
+  };
+}
+
+/** Ports that follow from other figures of the part are not written twice. */
+function impliedPorts(kind: GearKind, part: Record<string, unknown>): Port[] {
+  const thread = (mm: unknown, end: PortEnd, role: PortRole): Port => ({
+    family: 'thread',
+    type: `${String(mm)} mm`,
+    end,
+    role
+  });
+  const mount = (name: unknown, end: PortEnd, role: PortRole): Port => ({
+    family: 'mount',
+    type: String(name),
+    end,
+    role
+  });
+  switch (kind) {
+    case 'lens':
+      return [
+        mount(part.mount, 'plug', 'lens'),
+        ...(part.filterThreadMm === undefined
+          ? []
+          : [thread(part.filterThreadMm, 'socket', 'filter')])
+      ];
+    case 'filter':
+      return [thread(part.threadMm, 'plug', 'filter')];
+    case 'ring':
+      return [
+        thread(part.lensThreadMm, 'plug', 'joins'),
+        thread(part.filterThreadMm, 'socket', 'joins')
+      ];
+    case 'mount adapter':
+      return [mount(part.lensMount, 'socket', 'joins'), mount(part.bodyMount, 'plug', 'joins')];
+    case 'card':
+      return [{ family: 'card', type: String(part.cardKind), end: 'plug', role: 'card' }];
+    case 'reader':
+      return [{ family: 'card', type: String(part.cardKind), end: 'socket', role: 'card' }];
+    default:
+      return [];
+  }
+}
+
+const slug = (text: string) =>
+  text
+    .normalize('NFKD')
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-|-$/g, '');
+
+function partFrom(table: ShelfTable, row: unknown[]): GearItem {
+  const kind = table.kind as GearKind;
+  const part: Record<string, unknown> = { kind };
+  for (const [at, column] of table.columns.entries()) {
+    const cell = row[at];
+    if (cell === null || cell === undefined) continue;
+    switch (column) {
+      case 'new':
+        part.priceNew = priceFrom(cell as Parameters<typeof priceFrom>[0]);
+        break;
+      case 'used':
+        part.priceUsed = priceFrom(cell as Parameters<typeof priceFrom>[0]);
+        break;
+      case 'size': {
+        const [width, height, depth] = cell as number[];
+        part.sizeMm = { width, height, depth };
+        break;
+      }
+      case 'ports':
+        part.ports = (cell as string[]).map(portFrom);
+        break;
+      case 'modes':
+        part.modes = (cell as unknown[][]).map((mode) =>
+          Object.fromEntries(
+            table
+              .modeColumns!.map((name, index) => [name, mode[index]])
+              .filter(([, value]) => value !== null)
+          )
+        );
+        break;
+      case 'more':
+        Object.assign(part, cell);
+        break;
+      default:
+        part[column] = cell;
+    }
+  }
+  part.id = slug(`${String(part.maker)} ${String(part.model)}`);
+  part.ports = [...((part.ports as Port[] | undefined) ?? []), ...impliedPorts(kind, part)];
+  return part as unknown as GearItem;
+}
+
+/** The shelf that ships with the app: invented makers, models, mounts and cells. */
+export const catalogue: Shelf = makeShelf(
+  tables.flatMap((table) => {
+    if (!(table.kind in gearKinds))
+      throw new Error(`The shelf has a table of unknown kind "${table.kind}".`);
+    return table.rows.map((row) => partFrom(table, row));
+  })
+);
+
+/** The shelf as one project sees it: the shipped one with the person's own parts before it. */
+export function shelfOf(project: { ownGear: readonly GearItem[] }): Shelf {
+  return project.ownGear.length === 0 ? catalogue : makeShelf(catalogue.items, project.ownGear);
+}
