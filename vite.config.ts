@@ -10,7 +10,6 @@ export default defineConfig({
   worker: { format: 'es' },
   test: {
     include: ['src/**/*.test.ts', 'scripts/**/*.test.ts'],
-    setupFiles: ['src/lib/core/model/metadata.ts'],
     benchmark: { include: ['src/**/*.bench.ts'] }
   }
 });

@@ -3,6 +3,7 @@ import { figureOf } from '../figures/record';
 import { figureWords, lengthWords } from '../figures/figure-words';
 import { fullName, type LensGear } from '../model/gear';
 import { neutralDensityStops } from '../relations/exposure/exposure';
+import { shutterSteps } from '../relations/exposure/shutter';
 import { apertureSteps, stoppedDownTo } from '../relations/exposure/aperture-steps';
 import { distanceForSizeM } from '../relations/optics/picture-size';
 import { blurWord } from '../relations/optics/background-blur';
@@ -423,6 +424,15 @@ export const lensFindings: AngleFindingRow[] = [
           });
         }
       }
+      const smallest = [...apertureSteps]
+        .reverse()
+        .find((step) => step <= Math.min(cap, rig.lens?.apertureLeastN ?? Infinity));
+      if (smallest !== undefined && smallest > rig.apertureN!) {
+        proposals.push({
+          label: `Stop down to f/${smallest}`,
+          act: setRig(context, { apertureN: smallest })
+        });
+      }
       if (rig.filter && !rig.filterFits) {
         const rings = chainProposals(context, 'filter on lens');
         proposals.push(...rings);
@@ -467,6 +477,33 @@ export const lensFindings: AngleFindingRow[] = [
             label: (gear) => `${rig.filter ? 'Swap to' : 'Add'} ${gear.model}`,
             act: rig.filter ? swapFor(rig.filter.line.id) : undefined
           });
+        }
+      }
+      // What people do when no filter is at hand: a short shutter, paid for in motion; and when even
+      // that is not enough, a smaller opening with it.
+      if (bright !== undefined && base !== undefined) {
+        for (const apertureN of [rig.apertureN!, smallest ?? rig.apertureN!]) {
+          const step = shutterSteps.find(
+            (one) =>
+              one > 2 * rig.scene.fps &&
+              neutralDensityStops(apertureN, 1 / one, bright, base) <=
+                most + DENSITY_TOLERANCE_STOPS
+          );
+          if (step === undefined) continue;
+          proposals.push({
+            label:
+              `${apertureN === rig.apertureN ? '' : `f/${apertureN}, `}shutter 1/${step} s, motion turns choppy`.replace(
+                /^s/,
+                'S'
+              ),
+            act: setRig(
+              context,
+              apertureN === rig.apertureN
+                ? { shutterS: 1 / step }
+                : { apertureN, shutterS: 1 / step }
+            )
+          });
+          break;
         }
       }
       return proposals;

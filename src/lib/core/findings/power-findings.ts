@@ -97,7 +97,7 @@ export const powerFindings: AngleFindingRow[] = [
         unit: 'min',
         title: () => `${rig.scene.name}: power for ${minutesWords(have)} of ${minutesWords(need)}`,
         why: () =>
-          `One cell lasts ${minutesWords(figureOf(record, 'minutesPerCell') ?? 0)} at ${figureWords(figureOf(record, 'bodyDraw')!, 'W')}; ${figureWords(figureOf(record, 'cellCount')!, 'count')} are packed.`
+          `One cell lasts ${minutesWords(figureOf(record, 'minutesPerCell') ?? 0)} at ${figureWords(figureOf(record, 'bodyDraw')!, 'W')}; ${figureWords(figureOf(record, 'cellCount')!, 'count')} ${figureOf(record, 'cellCount') === 1 ? 'is' : 'are'} packed.`
       };
     },
     propose: (context) => {

@@ -100,7 +100,9 @@ export const soundFindings: AngleFindingRow[] = [
         needs: band.cleanDb,
         unit: 'dB',
         title: () =>
-          `${rig.scene.name}: the voice stands ${figureWords(Math.round(db), 'dB')} over the noise`,
+          db < 0
+            ? `${rig.scene.name}: the voice drowns, ${figureWords(Math.round(-db), 'dB')} under the noise`
+            : `${rig.scene.name}: the voice stands ${figureWords(Math.round(db), 'dB')} over the noise`,
         why: () =>
           `${fullName(rig.mic!.gear)} hears ${figureWords(figureOf(record, 'voiceAtMic')!, 'dB(A)')} of voice from ${lengthWords(figureOf(record, 'micDistance')!, rig.project.units)} and ${figureWords(figureOf(record, 'noiseAtMic')!, 'dB(A)')} of everything else: ${speechWord(db, place)}; clean begins at ${band.cleanDb} dB here.`
       };

@@ -91,6 +91,7 @@ export function evaluationOf(project: Project, plan: Plan, judgement: Judgement)
       mustDoScenes: merit.mustDoScenes,
       stops: merit.stops,
       meritHundredths: merit.meritHundredths,
+      onceSettledHundredths: merit.onceSettledHundredths,
       scenes: merit.scenes.map((scene) => ({
         sceneId: scene.sceneId,
         low: scene.low,

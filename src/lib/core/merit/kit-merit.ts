@@ -8,6 +8,8 @@ export interface KitMerit {
   stops: number;
   /** Share-weighted merit of the scenes that work, hundredths of a point. */
   meritHundredths: number;
+  /** The same over all scenes, as if every stop were settled; tells apart kits that are stopped alike. */
+  onceSettledHundredths: number;
   scenes: SceneMerit[];
 }
 
@@ -20,11 +22,13 @@ export function meritOfKit(
   let mustDoScenes = 0;
   let shares = 0;
   let sum = 0;
+  let onceSettled = 0;
   for (const [index, scene] of scenes.entries()) {
     const merit = merits[index]!;
     if (scene.mustDo) mustDoScenes += 1;
     if (scene.mustDo && merit.works) mustDoWorking += 1;
     shares += scene.sharePercent;
+    onceSettled += scene.sharePercent * merit.low;
     if (merit.works) sum += scene.sharePercent * merit.low;
   }
   return {
@@ -32,6 +36,7 @@ export function meritOfKit(
     mustDoScenes,
     stops,
     meritHundredths: shares > 0 ? Math.round((100 * sum) / shares) : 0,
+    onceSettledHundredths: shares > 0 ? Math.round((100 * onceSettled) / shares) : 0,
     scenes: [...merits]
   };
 }

@@ -1,3 +1,4 @@
+import './metadata';
 import {
   IsBoolean,
   IsIn,

@@ -1,0 +1,58 @@
+import { type Page, test as base, expect } from '@playwright/test';
+
+/**
+ * A page that is watched: a console error, a thrown error or a request to another origin fails the
+ * test that caused it.
+ */
+export const test = base.extend<{ page: Page }>({
+  page: async ({ page, baseURL }, use) => {
+    const faults: string[] = [];
+    page.on('console', (message) => {
+      if (message.type() === 'error') faults.push(`console: ${message.text()}`);
+    });
+    page.on('pageerror', (error) => faults.push(`thrown: ${error.message}`));
+    page.on('request', (request) => {
+      const url = request.url();
+      if (!url.startsWith(baseURL!) && !url.startsWith('blob:') && !url.startsWith('data:')) faults.push(`foreign request: ${url}`);
+    });
+    await use(page);
+    expect(faults).toEqual([]);
+  }
+});
+
+export { expect };
+
+/** Opens the demo from an empty browser and waits until remedies are there. */
+export async function openDemo(page: Page): Promise<void> {
+  await page.goto('/?open=demo');
+  await page.waitForURL('**/satchel');
+  await expect(page.getByRole('region', { name: 'The open bag' })).toBeVisible();
+  await remediesReady(page);
+}
+
+export async function remediesReady(page: Page): Promise<void> {
+  await expect(page.getByText('looking for remedies…')).toHaveCount(0);
+}
+
+/** The one number that matters, as shown at the right of the strap. */
+export function verdict(page: Page) {
+  return page.locator('.strap .verdict .sum');
+}
+
+/** Goes on once what was done is in the database. */
+export async function kept(page: Page): Promise<void> {
+  await expect(page.getByText('all kept')).toBeVisible();
+}
+
+/** The project as the satchel file would carry it. */
+export async function exportedFile(page: Page): Promise<{ text: string; value: { project: Record<string, unknown>; shelf: unknown[] } }> {
+  await page.getByRole('button', { name: 'File', exact: true }).click();
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save a satchel file' }).click();
+  const stream = await (await download).createReadStream();
+  const chunks: Buffer[] = [];
+  for await (const chunk of stream) chunks.push(chunk as Buffer);
+  const text = Buffer.concat(chunks).toString('utf8');
+  await page.keyboard.press('Escape');
+  return { text, value: JSON.parse(text) };
+}

@@ -1,0 +1,24 @@
+import { defineConfig } from '@playwright/test';
+
+const port = Number(process.env.TEST_PORT) || 4310;
+
+export default defineConfig({
+  testDir: 'e2e',
+  timeout: 60_000,
+  workers: 2,
+  fullyParallel: true,
+  retries: 0,
+  reporter: process.env.PLAYWRIGHT_JSON_OUTPUT_NAME ? [['list'], ['json']] : 'list',
+  use: {
+    baseURL: `http://localhost:${port}`,
+    viewport: { width: 1280, height: 800 },
+    locale: 'en-GB',
+    launchOptions: { executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run'] }
+  },
+  webServer: {
+    command: `node -e "import('./scripts/serve.mjs').then((m) => m.serve(${port}))"`,
+    url: `http://localhost:${port}/api/health`,
+    reuseExistingServer: false,
+    timeout: 30_000
+  }
+});

@@ -1,0 +1,61 @@
+// What both commands do first: install from the lock file when needed, build when sources changed.
+// Only Node.js itself is used here, for on a fresh clone nothing else is there.
+import { spawnSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+export const projectRoot = dirname(dirname(fileURLToPath(import.meta.url)));
+
+/** Runs a command with its output shown. @param {string} command @param {string[]} args @param {Record<string, string>} [env] */
+export function run(command, args, env = {}) {
+  const done = spawnSync(command, args, { cwd: projectRoot, stdio: 'inherit', env: { ...process.env, ...env } });
+  return done.status ?? 1;
+}
+
+/** @param {string[]} paths */
+function fingerprint(paths) {
+  const hash = createHash('sha256');
+  const add = (/** @type {string} */ path) => {
+    if (!existsSync(path)) return;
+    if (statSync(path).isDirectory()) {
+      for (const name of readdirSync(path).sort()) add(join(path, name));
+    } else {
+      hash.update(path).update('\0').update(readFileSync(path)).update('\0');
+    }
+  };
+  for (const path of paths) add(join(projectRoot, path));
+  return hash.digest('hex');
+}
+
+/** @param {string} stamp @param {string} value */
+const isStamped = (stamp, value) => existsSync(stamp) && readFileSync(stamp, 'utf8') === value;
+
+/** Installs the packages of the lock file unless exactly those are there. */
+export function installWhenNeeded() {
+  const stamp = join(projectRoot, 'node_modules', '.installed-from');
+  const lock = fingerprint(['package-lock.json', 'package.json']);
+  if (isStamped(stamp, lock)) return;
+  console.log('Installing the packages of the lock file …');
+  const npm = process.platform === 'win32' ? 'npm.cmd' : 'npm';
+  if (run(npm, ['ci', '--no-audit', '--no-fund']) !== 0) {
+    console.error('The packages could not be installed. Is the package registry reachable?');
+    process.exit(1);
+  }
+  mkdirSync(dirname(stamp), { recursive: true });
+  writeFileSync(stamp, lock);
+}
+
+/** Builds the app unless the build was made from exactly these sources. */
+export function buildWhenChanged() {
+  const stamp = join(projectRoot, 'build', '.built-from');
+  const sources = fingerprint(['src', 'static', 'package-lock.json', 'vite.config.ts', 'svelte.config.js', 'tsconfig.json', 'scripts/carbon-prune.mjs']);
+  if (isStamped(stamp, sources)) return;
+  console.log('Building …');
+  if (run(process.execPath, [join('node_modules', 'vite', 'bin', 'vite.js'), 'build', '--logLevel', 'warn']) !== 0) {
+    console.error('The build failed; its messages stand above.');
+    process.exit(1);
+  }
+  writeFileSync(stamp, sources);
+}

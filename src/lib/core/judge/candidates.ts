@@ -1,0 +1,186 @@
+import type { Act } from '../acts/act';
+import { applyAct } from '../acts/apply-act';
+import { type Finding, severityRank } from '../findings/finding';
+import { newLine, swapFor } from '../findings/part-candidates';
+import { compareKits, type KitMerit } from '../merit/kit-merit';
+import { type GearItem, pocketOf } from '../model/gear';
+import type { PlanLine, PriceBasis } from '../model/plan';
+import type { Pocket } from '../model/pocket';
+import { activePlan, type Project } from '../model/project';
+import type { Shelf } from '../model/shelf';
+import { judgePlan, type Judgement } from './judge-plan';
+import { completeJoints } from './settle';
+
+/** One part of a pocket, judged as if it were taken into the whole kit. */
+export interface Candidate {
+  gear: GearItem;
+  basis: PriceBasis;
+  /** In the plan now. */
+  packed: boolean;
+  /** The line it would take the place of. */
+  replaces: string | undefined;
+  /** The part and the joins it needs, at what they really cost here. */
+  trueCostMinor: number;
+  joins: string[];
+  firmMinor: number;
+  remainingMinor: number;
+  merit: KitMerit;
+  settles: CandidateChange[];
+  breaks: CandidateChange[];
+  act: Act | undefined;
+}
+
+export interface CandidateChange {
+  code: string;
+  severity: string;
+  title: string;
+}
+
+/** The same thing said of two scenes is said once. */
+function onceEach(findings: readonly Finding[]): CandidateChange[] {
+  const changes = new Map<string, CandidateChange>();
+  for (const { code, severity, title } of findings) {
+    const words = title();
+    if (!changes.has(words)) changes.set(words, { code, severity, title: words });
+  }
+  return [...changes.values()];
+}
+
+/** Parts that do the same job: one takes the other's place. Small joining parts only ever join. */
+function jobOf(gear: GearItem): string | undefined {
+  switch (gear.kind) {
+    case 'support': {
+      const form =
+        gear.form === 'flexible legs' ? 'table legs' : gear.form === 'gimbal' ? 'grip' : gear.form;
+      return `support ${form}`;
+    }
+    case 'cell':
+    case 'charger':
+    case 'mains block':
+      return `${gear.kind} ${gear.cellType}`;
+    case 'card':
+      return `card ${gear.cardKind}`;
+    case 'lamp':
+      return gear.form === 'practical' ? undefined : 'lamp';
+    case 'filter':
+      return gear.form.endsWith('density') ? 'neutral density' : undefined;
+    case 'body':
+    case 'lens':
+    case 'microphone':
+    case 'drive':
+    case 'bank':
+    case 'recorder':
+    case 'monitor':
+    case 'cage':
+    case 'capture device':
+      return gear.kind;
+    default:
+      return undefined;
+  }
+}
+
+function replacedLine(
+  lines: readonly PlanLine[],
+  gear: GearItem,
+  shelf: Shelf
+): PlanLine | undefined {
+  const job = jobOf(gear);
+  if (job === undefined) return undefined;
+  return lines.find((line) => {
+    if (line.locked || line.state === 'owned' || line.state === 'returned' || line.step === 'later')
+      return false;
+    const there = shelf.byId.get(line.gearId);
+    return there !== undefined && jobOf(there) === job;
+  });
+}
+
+function judgeCandidate(
+  project: Project,
+  shelf: Shelf,
+  before: Judgement,
+  gear: GearItem
+): Candidate {
+  const plan = activePlan(project);
+  const there = plan.lines.find(
+    (line) => line.gearId === gear.id && line.step !== 'later' && line.state !== 'returned'
+  );
+  const basis: PriceBasis = there?.basis ?? (gear.priceNew ? 'new' : 'used');
+  if (there) {
+    const statement = before.money.lines.find(({ line }) => line.id === there.id);
+    return {
+      gear,
+      basis,
+      packed: true,
+      replaces: there.id,
+      trueCostMinor: statement?.firmMinor ?? 0,
+      joins: [],
+      firmMinor: before.money.firmMinor,
+      remainingMinor: before.money.remainingMinor,
+      merit: before.merit,
+      settles: [],
+      breaks: [],
+      act: undefined
+    };
+  }
+  const replaced = replacedLine(plan.lines, gear, shelf);
+  const line: PlanLine = { ...newLine(plan, gear), basis, quantity: replaced?.quantity ?? 1 };
+  const take: Act = replaced ? swapFor(replaced.id)(line) : { type: 'add line', line };
+  const changed = applyAct(project, take);
+  const { acts, judgement: after } = completeJoints(before, changed, shelf);
+  const had = new Map(
+    before.findings.map((finding) => [finding.key, severityRank(finding.severity)])
+  );
+  const has = new Map(
+    after.findings.map((finding) => [finding.key, severityRank(finding.severity)])
+  );
+  const replacedCost = replaced
+    ? (before.money.lines.find((one) => one.line.id === replaced.id)?.firmMinor ?? 0)
+    : 0;
+  const joinedIds = new Set(plan.lines.map((one) => one.id));
+  return {
+    gear,
+    basis,
+    packed: false,
+    replaces: replaced?.id,
+    trueCostMinor: after.money.firmMinor - before.money.firmMinor + replacedCost,
+    joins: after.money.lines
+      .filter((one) => !joinedIds.has(one.line.id) && one.line.id !== line.id)
+      .map((one) => one.gear?.model ?? one.line.gearId),
+    firmMinor: after.money.firmMinor,
+    remainingMinor: after.money.remainingMinor,
+    merit: after.merit,
+    settles: onceEach(
+      before.findings.filter(
+        (finding) =>
+          finding.severity !== 'note' &&
+          (has.get(finding.key) ?? -1) < severityRank(finding.severity)
+      )
+    ),
+    breaks: onceEach(
+      after.findings.filter(
+        (finding) =>
+          finding.severity !== 'note' &&
+          (had.get(finding.key) ?? -1) < severityRank(finding.severity)
+      )
+    ),
+    act: acts.length > 0 ? { type: 'together', acts: [take, ...acts] } : take
+  };
+}
+
+/**
+ * Every part of the shelf that belongs into a pocket, judged in the whole kit. Best kit first; among
+ * equals the cheaper.
+ */
+export function judgeCandidates(project: Project, shelf: Shelf, pocket: Pocket): Candidate[] {
+  const before = judgePlan(project, activePlan(project), shelf);
+  return shelf.items
+    .filter((gear) => pocketOf(gear) === pocket)
+    .map((gear) => judgeCandidate(project, shelf, before, gear))
+    .sort(
+      (a, b) =>
+        compareKits(b.merit, a.merit) ||
+        b.merit.onceSettledHundredths - a.merit.onceSettledHundredths ||
+        a.trueCostMinor - b.trueCostMinor ||
+        (a.gear.id < b.gear.id ? -1 : 1)
+    );
+}

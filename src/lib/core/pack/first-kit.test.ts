@@ -1,0 +1,67 @@
+import { describe, expect, it } from 'vitest';
+import { catalogue } from '../../catalogue/load-catalogue';
+import { judgePlan } from '../judge/judge-plan';
+import { newProject } from '../model/new-project';
+import { activePlan, type SchoolId } from '../model/project';
+import type { SceneStyle } from '../model/scene';
+import { packFirstKit } from './first-kit';
+
+function packed(
+  styles: SceneStyle[],
+  limitMinor: number,
+  school: SchoolId = 'sound and light first'
+) {
+  const project = packFirstKit(
+    newProject('p', 'first', {
+      styles,
+      limitMinor,
+      school,
+      currency: 'GBP',
+      mainsHz: 50,
+      units: 'metric'
+    }),
+    catalogue
+  );
+  return { project, judgement: judgePlan(project, activePlan(project), catalogue) };
+}
+
+describe('a first kit', () => {
+  it.each([
+    [['seated'], 120_000],
+    [['walk', 'seated'], 120_000],
+    [['hands'], 90_000],
+    [['live call'], 120_000],
+    [['walk'], 100_000]
+  ] as [SceneStyle[], number][])(
+    'for %j with %i pence stays within the limit and every scene works',
+    (styles, limit) => {
+      const { judgement, project } = packed(styles, limit);
+      if (process.env.SHOW)
+        console.log(
+          styles,
+          judgement.money.remainingMinor,
+          activePlan(project).lines.map((l) => l.gearId + '×' + l.quantity),
+          judgement.findings
+            .filter((f) => f.severity === 'stop')
+            .map((f) => f.code + ' ' + f.title())
+        );
+      expect(judgement.money.remainingMinor).toBeGreaterThanOrEqual(0);
+      expect(
+        judgement.findings
+          .filter((finding) => finding.severity === 'stop')
+          .map((finding) => finding.title())
+      ).toEqual([]);
+      expect(judgement.merit.meritHundredths).toBeGreaterThan(4500);
+    }
+  );
+
+  it('with nothing to spend stays empty and says what is missing', () => {
+    const { project, judgement } = packed(['walk'], 0);
+    expect(activePlan(project).lines).toEqual([]);
+    expect(judgement.findings.some((finding) => finding.code === 'M7')).toBe(true);
+  });
+
+  it('is the same every time', () => {
+    expect(packed(['walk'], 90_000).project).toEqual(packed(['walk'], 90_000).project);
+  });
+});

@@ -1,0 +1,42 @@
+import Dexie, { type EntityTable } from 'dexie';
+import type { RecordedChange } from '../core/acts/record-act';
+import type { Project } from '../core/model/project';
+
+/** A project as kept: whole, in one row, so that a write is either all there or not at all. */
+export interface ProjectRow {
+  id: string;
+  project: Project;
+  /** Milliseconds since 1970. */
+  savedAt: number;
+}
+
+/** One act in the log of a project. Undone steps stay until another act is done. */
+export interface StepRow {
+  sequence: number;
+  projectId: string;
+  at: number;
+  label: string;
+  change: RecordedChange;
+  undone: 0 | 1;
+}
+
+export interface SettingRow {
+  key: 'open project' | 'theme';
+  value: string;
+}
+
+/** Everything the browser keeps. Upgrades are added below the versions that were, never in their place. */
+export class SatchelDatabase extends Dexie {
+  projects!: EntityTable<ProjectRow, 'id'>;
+  steps!: EntityTable<StepRow, 'sequence'>;
+  settings!: EntityTable<SettingRow, 'key'>;
+
+  constructor(name = 'hearty-satchel') {
+    super(name);
+    this.version(1).stores({
+      projects: 'id, savedAt',
+      steps: '++sequence, projectId, [projectId+undone]',
+      settings: 'key'
+    });
+  }
+}

@@ -1,0 +1,145 @@
+import type { Act } from '../core/acts/act';
+import { actWords } from '../core/acts/act-words';
+import { applyRecorded, redoChange, undoChange } from '../core/acts/record-act';
+import { checkProject } from '../core/formats/satchel-file';
+import { faultSentence } from '../core/formats/faults';
+import type { Project } from '../core/model/project';
+import { shelfOf } from '../catalogue/load-catalogue';
+import type { ProjectRow, SatchelDatabase, StepRow } from './database';
+
+/** The log grows no longer than this; older acts can no longer be undone. */
+const MOST_STEPS = 500;
+
+/** What is kept cannot be read as a project any more. */
+export class StoredProjectError extends Error {}
+
+/** What can be undone and redone next, in words. */
+export interface UndoState {
+  undo: string | undefined;
+  redo: string | undefined;
+}
+
+/** Reads and writes whole projects. Every write is one transaction over the project and its log. */
+export class ProjectRepository {
+  constructor(private readonly db: SatchelDatabase) {}
+
+  async list(): Promise<{ id: string; name: string; savedAt: number }[]> {
+    const rows = await this.db.projects.orderBy('savedAt').reverse().toArray();
+    return rows.map(({ id, project, savedAt }) => ({ id, name: project.name, savedAt }));
+  }
+
+  /** The project as kept, checked before anything trusts it. @throws StoredProjectError */
+  async load(id: string): Promise<Project | undefined> {
+    const row = await this.db.projects.get(id);
+    if (!row) return undefined;
+    const faults = checkProject(row.project, 'project');
+    if (faults.length > 0) {
+      throw new StoredProjectError(
+        `The project kept here cannot be read: ${faults.slice(0, 3).map(faultSentence).join(' ')}`
+      );
+    }
+    return row.project;
+  }
+
+  async openId(): Promise<string | undefined> {
+    return (await this.db.settings.get('open project'))?.value;
+  }
+
+  async setOpenId(id: string): Promise<void> {
+    await this.db.settings.put({ key: 'open project', value: id });
+  }
+
+  /** Keeps a project that was not here before, and opens it. */
+  async add(project: Project): Promise<void> {
+    await this.db.transaction('rw', this.db.projects, this.db.steps, this.db.settings, async () => {
+      await this.db.steps.where('projectId').equals(project.id).delete();
+      await this.db.projects.put({ id: project.id, project, savedAt: Date.now() });
+      await this.db.settings.put({ key: 'open project', value: project.id });
+    });
+  }
+
+  async remove(id: string): Promise<void> {
+    await this.db.transaction('rw', this.db.projects, this.db.steps, async () => {
+      await this.db.projects.delete(id);
+      await this.db.steps.where('projectId').equals(id).delete();
+    });
+  }
+
+  /**
+   * Applies an act to what is kept now, which may be newer than what this tab shows, and logs it.
+   * @throws ActError when the act names what another tab has taken away
+   */
+  async commit(projectId: string, act: Act): Promise<Project> {
+    return this.db.transaction('rw', this.db.projects, this.db.steps, async () => {
+      const row = await this.rowOf(projectId);
+      const { project, change } = applyRecorded(row.project, act);
+      if (change.patches.length === 0) return row.project;
+      const label = actWords(act, row.project, shelfOf(row.project));
+      await this.db.steps.where({ projectId, undone: 1 }).delete();
+      await this.db.steps.add({ projectId, at: Date.now(), label, change, undone: 0 } as StepRow);
+      await this.forgetOldSteps(projectId);
+      await this.db.projects.put({ id: projectId, project, savedAt: Date.now() });
+      return project;
+    });
+  }
+
+  async undo(projectId: string): Promise<Project | undefined> {
+    return this.turn(projectId, 0);
+  }
+
+  async redo(projectId: string): Promise<Project | undefined> {
+    return this.turn(projectId, 1);
+  }
+
+  async undoState(projectId: string): Promise<UndoState> {
+    const [undo, redo] = await Promise.all([
+      this.lastStep(projectId, 0),
+      this.lastStep(projectId, 1)
+    ]);
+    return { undo: undo?.label, redo: redo?.label };
+  }
+
+  /** The kept row, for watching. */
+  row(projectId: string): Promise<ProjectRow | undefined> {
+    return this.db.projects.get(projectId);
+  }
+
+  private async rowOf(projectId: string): Promise<ProjectRow> {
+    const row = await this.db.projects.get(projectId);
+    if (!row)
+      throw new StoredProjectError(
+        'The project is not kept here any more; it may have been deleted in another tab.'
+      );
+    return row;
+  }
+
+  private async lastStep(projectId: string, undone: 0 | 1): Promise<StepRow | undefined> {
+    const steps = await this.db.steps.where({ projectId, undone }).sortBy('sequence');
+    // Undone steps wait in the order they were done: the earliest of them comes back first.
+    return undone === 0 ? steps.at(-1) : steps[0];
+  }
+
+  private async turn(projectId: string, undone: 0 | 1): Promise<Project | undefined> {
+    return this.db.transaction('rw', this.db.projects, this.db.steps, async () => {
+      const step = await this.lastStep(projectId, undone);
+      if (!step) return undefined;
+      const row = await this.rowOf(projectId);
+      const project =
+        undone === 0 ? undoChange(row.project, step.change) : redoChange(row.project, step.change);
+      await this.db.steps.update(step.sequence, { undone: undone === 0 ? 1 : 0 });
+      await this.db.projects.put({ id: projectId, project, savedAt: Date.now() });
+      return project;
+    });
+  }
+
+  private async forgetOldSteps(projectId: string): Promise<void> {
+    const count = await this.db.steps.where('projectId').equals(projectId).count();
+    if (count <= MOST_STEPS) return;
+    const oldest = await this.db.steps
+      .where('projectId')
+      .equals(projectId)
+      .limit(count - MOST_STEPS)
+      .primaryKeys();
+    await this.db.steps.bulkDelete(oldest);
+  }
+}

@@ -1,0 +1,32 @@
+const STORED_AS = 'hearty-satchel-theme';
+export type ThemeChoice = 'system' | 'day' | 'dusk';
+
+/** Day or dusk, by the system until the person says otherwise. */
+class Theme {
+  choice = $state<ThemeChoice>('system');
+  private dark = globalThis.matchMedia?.('(prefers-color-scheme: dark)');
+
+  constructor() {
+    const stored = globalThis.localStorage?.getItem(STORED_AS);
+    if (stored === 'day' || stored === 'dusk') this.choice = stored;
+    this.dark?.addEventListener('change', () => this.apply());
+    this.apply();
+  }
+
+  get isDusk(): boolean {
+    return this.choice === 'dusk' || (this.choice === 'system' && this.dark?.matches === true);
+  }
+
+  set(choice: ThemeChoice): void {
+    this.choice = choice;
+    if (choice === 'system') localStorage.removeItem(STORED_AS);
+    else localStorage.setItem(STORED_AS, choice);
+    this.apply();
+  }
+
+  private apply(): void {
+    document.documentElement.dataset.theme = this.isDusk ? 'dusk' : 'day';
+  }
+}
+
+export const theme = new Theme();

@@ -1,0 +1,142 @@
+<script lang="ts">
+  import { massWords, minutesWords } from '../../core/figures/figure-words';
+  import { figureOf } from '../../core/figures/record';
+  import type { AngleJudgement, Judgement } from '../../core/judge/judge-plan';
+  import { schools } from '../../core/merit/schools';
+  import type { Pocket } from '../../core/model/pocket';
+  import type { Project } from '../../core/model/project';
+  import BodyChecks from './BodyChecks.svelte';
+  import DensityScale from './DensityScale.svelte';
+  import FramingThumb from './FramingThumb.svelte';
+  import LevelBars from './LevelBars.svelte';
+  import LightFalloff from './LightFalloff.svelte';
+  import { pocketSummaries } from './pocket-summary';
+  import PocketPanel from './PocketPanel.svelte';
+
+  interface Props {
+    project: Project;
+    judgement: Judgement;
+    angle: AngleJudgement | undefined;
+  }
+  const { project, judgement, angle }: Props = $props();
+
+  const order = $derived(schools[project.school].pocketOrder);
+  const large: readonly Pocket[] = ['sound', 'light', 'body', 'lens'];
+  /** Pockets with a picture stand large, the others small, each in the school's order. */
+  const arranged = $derived([
+    ...order.filter((pocket) => large.includes(pocket)),
+    ...order.filter((pocket) => !large.includes(pocket))
+  ]);
+  const facts = $derived.by(() => {
+    if (!angle) return '';
+    const mass = figureOf(angle.record, 'rigMass');
+    const setUp = figureOf(angle.record, 'setUp');
+    const switches = figureOf(angle.record, 'switches');
+    return [
+      mass === undefined ? 'weight unknown' : massWords(mass, project.units),
+      switches === undefined
+        ? ''
+        : `${switches} ${switches === 1 ? 'switch' : 'switches'} to remember`,
+      setUp === undefined ? '' : `about ${minutesWords(Math.round(setUp))} to the first take`
+    ]
+      .filter(Boolean)
+      .join(' · ');
+  });
+</script>
+
+<section class="bag" aria-label="The open bag">
+  <div class="flap">
+    <h2>Packed for {angle ? angle.scene.name : 'nothing yet'}</h2>
+    <span class="figures">{facts}</span>
+  </div>
+  <div class="pockets">
+    {#each arranged as pocket (pocket)}
+      {@const money = judgement.money.pockets[pocket]}
+      {#snippet picture()}
+        {#if angle}
+          {#if pocket === 'sound'}<LevelBars record={angle.record} />
+          {:else if pocket === 'light'}
+            {#if angle.rig.keyLamp}<LightFalloff {angle} />{:else}<DensityScale
+                record={angle.record}
+              />{/if}
+          {:else if pocket === 'body'}<BodyChecks {angle} />
+          {:else if pocket === 'lens'}<FramingThumb {angle} />{/if}
+        {/if}
+      {/snippet}
+      <PocketPanel
+        {pocket}
+        lines={judgement.money.lines.filter((line) => line.pocket === pocket)}
+        firmMinor={money.firmMinor}
+        limitMinor={money.limitMinor}
+        currency={judgement.money.currency}
+        summary={angle
+          ? pocketSummaries[pocket](angle, judgement)
+          : { left: '', right: '', filled: undefined, short: false }}
+        large={large.includes(pocket)}
+        {picture}
+      />
+    {/each}
+  </div>
+</section>
+
+<style>
+  .bag {
+    position: relative;
+    padding: 0.9rem 0.95rem 1rem;
+    border-radius: 26px 26px 30px 30px;
+    background: radial-gradient(
+      120% 80% at 50% 0%,
+      color-mix(in srgb, var(--hide) 82%, white) 0%,
+      var(--hide) 55%,
+      var(--hide-deep) 130%
+    );
+    box-shadow:
+      inset 0 0 0 2px var(--hide-deep),
+      0 8px 24px var(--shade);
+    color: var(--hide-ink);
+  }
+
+  .bag::before {
+    content: '';
+    position: absolute;
+    inset: 6px;
+    border: 1.6px dashed var(--thread);
+    border-radius: 21px 21px 25px 25px;
+    pointer-events: none;
+  }
+
+  .flap {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.15rem 1rem;
+    align-items: baseline;
+    justify-content: space-between;
+    padding: 0.1rem 0.9rem 0.55rem;
+    font-size: 0.8125rem;
+  }
+
+  h2 {
+    font-size: 1.05rem;
+  }
+
+  .pockets {
+    position: relative;
+    display: grid;
+    grid-template-columns: repeat(4, minmax(0, 1fr));
+    gap: 0.7rem;
+  }
+
+  .pockets > :global(.large) {
+    grid-column: span 2;
+  }
+
+  @media (max-width: 700px) {
+    .bag {
+      padding: 0.8rem 0.75rem;
+    }
+
+    .pockets > :global(*) {
+      grid-column: 1 / -1 !important;
+    }
+  }
+</style>

@@ -1,0 +1,85 @@
+<script lang="ts">
+  import { scaleLinear, scaleLog } from 'd3-scale';
+  import { line } from 'd3-shape';
+  import { figureOf } from '../../core/figures/record';
+  import type { AngleJudgement } from '../../core/judge/judge-plan';
+  import { lampIlluminanceLx } from '../../core/relations/lighting/lamp-illuminance';
+
+  /** How the key lamp falls off with distance, where it stands, and what the picture wants. */
+  const { angle }: { angle: AngleJudgement } = $props();
+  const width = 136;
+  const height = 72;
+  const nearest = 0.3;
+  const farthest = 3;
+
+  const curve = $derived.by(() => {
+    const lamp = angle.rig.keyLamp;
+    const { illuminanceAt1mLx, sourceRadiusM } = lamp?.part.gear ?? {};
+    const need = figureOf(angle.record, 'lightNeeded');
+    if (
+      !lamp ||
+      illuminanceAt1mLx === undefined ||
+      sourceRadiusM === undefined ||
+      need === undefined
+    )
+      return undefined;
+    const at = (distance: number) =>
+      lampIlluminanceLx(illuminanceAt1mLx, 1, sourceRadiusM, distance, 0, lamp.angleDeg);
+    const x = scaleLinear([nearest, farthest], [2, width - 2]);
+    const y = scaleLog(
+      [Math.min(need, at(farthest)) * 0.7, Math.max(need, at(nearest)) * 1.3],
+      [height - 4, 4]
+    );
+    const points = Array.from(
+      { length: 28 },
+      (_, step) => nearest + ((farthest - nearest) * step) / 27
+    );
+    return {
+      path:
+        line<number>(
+          (d) => x(d),
+          (d) => y(at(d))
+        )(points) ?? '',
+      dotX: x(Math.min(farthest, lamp.distanceM)),
+      dotY: y(at(Math.min(farthest, lamp.distanceM))),
+      needY: y(need),
+      words: `${at(lamp.distanceM).toFixed(0)} lux at ${lamp.distanceM.toFixed(2)} metres; ${need.toFixed(0)} lux wanted`,
+      have: at(lamp.distanceM),
+      distance: lamp.distanceM
+    };
+  });
+</script>
+
+{#if curve}
+  <svg {width} {height} viewBox="0 0 {width} {height}" role="img" aria-label={curve.words}>
+    <line x1="0" x2={width} y1={curve.needY} y2={curve.needY} class="need" />
+    <text x={width} y={curve.needY - 3} text-anchor="end">wanted</text>
+    <path d={curve.path} class="curve" />
+    <circle cx={curve.dotX} cy={curve.dotY} r="4.5" class="dot" />
+    <text x={curve.dotX + 8} y={curve.dotY + 3}>{curve.distance.toFixed(2)} m</text>
+  </svg>
+{/if}
+
+<style>
+  .curve {
+    fill: none;
+    stroke: var(--pocket-light);
+    stroke-width: 2;
+  }
+
+  .dot {
+    fill: var(--pocket-light);
+    stroke: var(--linen);
+    stroke-width: 1.5;
+  }
+
+  .need {
+    stroke: var(--ink-soft);
+    stroke-dasharray: 3 3;
+  }
+
+  text {
+    fill: var(--ink-soft);
+    font-size: 10.5px;
+  }
+</style>

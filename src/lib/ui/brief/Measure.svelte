@@ -1,0 +1,101 @@
+<script lang="ts">
+  import { NumberInput } from 'carbon-components-svelte';
+  import type { UnitSystem } from '../../core/model/project';
+
+  /** A figure one slides or types; kept when let go. Lengths follow the person's units. */
+  interface Props {
+    label: string;
+    value: number;
+    min: number;
+    max: number;
+    step: number;
+    unit: string;
+    units?: UnitSystem;
+    /** Lux and the like span decades: the slider then goes by equal ratios. */
+    decades?: boolean;
+    onset: (value: number) => void;
+  }
+  const {
+    label,
+    value,
+    min,
+    max,
+    step,
+    unit,
+    units = 'metric',
+    decades = false,
+    onset
+  }: Props = $props();
+
+  const inch = 0.0254;
+  const asInches = $derived(unit === 'm' && units === 'imperial');
+  const shown = (si: number) =>
+    asInches ? Math.round((si / inch) * 10) / 10 : Math.round(si / step) * step;
+  const kept = (typed: number) => (asInches ? typed * inch : typed);
+  const clean = (number: number) => Number(number.toPrecision(6));
+  // The slider starts just above nothing, where a ratio has a meaning.
+  const floor = $derived(decades ? Math.max(1, min) : min);
+  const toSlider = (si: number) =>
+    decades
+      ? Math.log(Math.max(floor, si) / floor) / Math.log(max / floor)
+      : (si - min) / (max - min);
+  const fromSlider = (along: number) =>
+    decades ? floor * (max / floor) ** along : min + (max - min) * along;
+  const roundTo = (number: number) =>
+    decades ? Number(number.toPrecision(2)) : Math.round(number / step) * step;
+  let sliding = $state<number | undefined>(undefined);
+  const now = $derived(sliding ?? value);
+
+  function setTyped(typed: number | null | undefined) {
+    if (typed === null || typed === undefined || Number.isNaN(typed)) return;
+    const si = clean(kept(typed));
+    if (si >= min && si <= max && si !== value) onset(si);
+  }
+</script>
+
+<span class="measure">
+  <NumberInput
+    size="sm"
+    labelText="{label}, {asInches ? 'in' : unit}"
+    value={clean(shown(now))}
+    min={clean(shown(min))}
+    max={clean(shown(max))}
+    step={asInches ? 0.5 : step}
+    invalidText="From {clean(shown(min))} to {clean(shown(max))} {asInches ? 'in' : unit}."
+    hideSteppers
+    on:change={(event) => setTyped(event.detail)}
+  />
+  <input
+    type="range"
+    min="0"
+    max="1"
+    step="0.005"
+    value={toSlider(now)}
+    aria-label={label}
+    aria-valuetext="{clean(shown(now))} {asInches ? 'inches' : unit}"
+    oninput={(event) => (sliding = clean(roundTo(fromSlider(Number(event.currentTarget.value)))))}
+    onchange={() => {
+      if (sliding !== undefined && sliding !== value) onset(Math.min(max, Math.max(min, sliding)));
+      sliding = undefined;
+    }}
+  />
+  {#if asInches}<span class="soft figures">{(now * 100).toFixed(0)} cm</span>{/if}
+</span>
+
+<style>
+  .measure {
+    display: grid;
+    gap: 0.35rem;
+    min-width: 15rem;
+  }
+
+  input[type='range'] {
+    width: 100%;
+    accent-color: var(--moss);
+  }
+
+  .soft {
+    color: var(--ink-soft);
+    font-size: 0.75rem;
+  }
+</style>

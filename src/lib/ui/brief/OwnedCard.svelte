@@ -1,0 +1,115 @@
+<script lang="ts">
+  import { Button, ComboBox, Modal } from 'carbon-components-svelte';
+  import type { Act } from '../../core/acts/act';
+  import { newLine } from '../../core/findings/part-candidates';
+  import { fullName } from '../../core/model/gear';
+  import type { Plan } from '../../core/model/plan';
+  import type { Shelf } from '../../core/model/shelf';
+  import Glyph from '../glyphs/Glyph.svelte';
+  import { glyphOf } from '../glyphs/glyph-shapes';
+
+  interface Props {
+    plan: Plan;
+    shelf: Shelf;
+    onact: (act: Act) => void;
+  }
+  const { plan, shelf, onact }: Props = $props();
+  const owned = $derived(plan.lines.filter((line) => line.state === 'owned'));
+  let open = $state(false);
+  let selectedId = $state<string | undefined>(undefined);
+  const items = $derived(
+    shelf.items
+      .map((gear) => ({ id: gear.id, text: fullName(gear) }))
+      .sort((a, b) => a.text.localeCompare(b.text))
+  );
+
+  function add() {
+    const gear = selectedId === undefined ? undefined : shelf.byId.get(selectedId);
+    if (!gear) return;
+    onact({ type: 'add line', line: { ...newLine(plan, gear), state: 'owned' } });
+    selectedId = undefined;
+    open = false;
+  }
+</script>
+
+<div class="card owned">
+  {#each owned as line (line.id)}
+    {@const gear = shelf.byId.get(line.gearId)}
+    <figure>
+      <Glyph name={gear ? glyphOf(gear) : 'sundry'} size={44} />
+      <figcaption>
+        {gear ? gear.model : line.gearId}
+        <button
+          aria-label="{gear ? fullName(gear) : line.gearId} is not mine"
+          onclick={() => onact({ type: 'remove line', lineId: line.id })}>not mine</button
+        >
+      </figcaption>
+    </figure>
+  {:else}
+    <p class="soft">Nothing yet. What you own costs nothing and counts in the kit.</p>
+  {/each}
+  <Button size="small" kind="tertiary" on:click={() => (open = true)}>Add what I own</Button>
+</div>
+<Modal
+  bind:open
+  modalHeading="What is in the cupboard?"
+  primaryButtonText="It is mine"
+  secondaryButtonText="Leave it"
+  primaryButtonDisabled={selectedId === undefined}
+  size="sm"
+  on:click:button--secondary={() => (open = false)}
+  on:submit={add}
+>
+  <div class="pick">
+    <ComboBox
+      labelText="Find it on the shelf"
+      placeholder="Name of the part"
+      {items}
+      bind:selectedId
+      shouldFilterItem={(item, value) =>
+        !value || item.text.toLowerCase().includes(value.toLowerCase())}
+    />
+  </div>
+</Modal>
+
+<style>
+  .owned {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.9rem;
+    align-items: center;
+    padding: 0.8rem 1rem;
+  }
+
+  figure {
+    display: grid;
+    justify-items: center;
+  }
+
+  figcaption {
+    display: grid;
+    justify-items: center;
+    max-width: 8rem;
+    font-size: 0.75rem;
+    text-align: center;
+  }
+
+  figcaption button {
+    padding: 0;
+    border: 0;
+    background: none;
+    color: var(--moss);
+    font-size: 0.75rem;
+    text-decoration: underline;
+    cursor: pointer;
+  }
+
+  .soft {
+    color: var(--ink-soft);
+    font-size: 0.8125rem;
+  }
+
+  .pick {
+    min-height: 16rem;
+  }
+</style>

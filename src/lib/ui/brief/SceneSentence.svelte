@@ -1,0 +1,422 @@
+<script lang="ts">
+  import { lengthWords, minutesWords } from '../../core/figures/figure-words';
+  import type { Project } from '../../core/model/project';
+  import type { Angle, Scene } from '../../core/model/scene';
+  import { framedSize } from '../../core/rigs/place-rig';
+  import { distanceForSizeM } from '../../core/relations/optics/picture-size';
+  import Choice from './Choice.svelte';
+  import Measure from './Measure.svelte';
+  import {
+    awayWord,
+    feelWords,
+    framingWords,
+    lightWord,
+    noiseWord,
+    ordinaryRoom,
+    placeWords,
+    sourceWords,
+    styleWords,
+    voiceWords,
+    windWord
+  } from './scene-vocabulary';
+  import Word from './Word.svelte';
+
+  interface Props {
+    scene: Scene;
+    project: Project;
+    /** Side of the picture area the framing is measured on, mm; unknown without a body. */
+    sideMm: number | undefined;
+    onscene: (patch: Partial<Omit<Scene, 'id' | 'angles'>>) => void;
+    onangle: (patch: Partial<Omit<Angle, 'id'>>) => void;
+  }
+  const { scene, project, sideMm, onscene, onangle }: Props = $props();
+  const { units } = $derived(project);
+  const angle = $derived(scene.angles[0]!);
+  const size = $derived(framedSize(scene, angle));
+  const outdoors = $derived(scene.room === undefined);
+  const lx = (value: number) => value.toLocaleString('en-GB').replace(/,/g, ' ');
+  const fpsWord = $derived(String(scene.fps) as '24' | '25' | '30' | '50' | '60');
+  const yesNo = { yes: 'yes', no: 'no' } as const;
+  /** The zoom one owns as a measuring stick: what it reads tells where to stand. */
+  let zoomReads = $state<number | undefined>(undefined);
+  const zoomDistance = $derived(
+    zoomReads !== undefined && zoomReads > 0 && sideMm !== undefined
+      ? distanceForSizeM(sideMm, zoomReads, size.sizeM)
+      : undefined
+  );
+</script>
+
+<p class="sentence">
+  I <Word word={styleWords[scene.style]} question="What do you do here?">
+    <Choice
+      name="style-{scene.id}"
+      options={styleWords}
+      value={scene.style}
+      onchoose={(style) => onscene({ style })}
+    />
+  </Word>
+  {#if scene.room}
+    in a room
+    <Word
+      word="this large"
+      question="How large is the room?"
+      figure="{scene.room.lengthM} × {scene.room.widthM} × {scene.room.heightM} m"
+    >
+      {@const room = scene.room}
+      <Measure
+        label="Length"
+        value={room.lengthM}
+        min={0.8}
+        max={30}
+        step={0.05}
+        unit="m"
+        {units}
+        onset={(lengthM) => onscene({ room: { ...room, lengthM } })}
+      />
+      <Measure
+        label="Width"
+        value={room.widthM}
+        min={0.8}
+        max={30}
+        step={0.05}
+        unit="m"
+        {units}
+        onset={(widthM) => onscene({ room: { ...room, widthM } })}
+      />
+      <Measure
+        label="Height"
+        value={room.heightM}
+        min={1}
+        max={12}
+        step={0.05}
+        unit="m"
+        {units}
+        onset={(heightM) => onscene({ room: { ...room, heightM } })}
+      />
+    </Word>
+    that is
+    <Word word={feelWords[scene.room.feel]} question="How does the room feel?">
+      {@const room = scene.room}
+      <Choice
+        name="feel-{scene.id}"
+        options={feelWords}
+        value={room.feel}
+        onchoose={(feel) => onscene({ room: { ...room, feel } })}
+      />
+    </Word>
+    and
+  {:else}
+    <Word word="outdoors" question="Indoors or out?">
+      <Choice
+        name="place-{scene.id}"
+        options={{ out: 'outdoors', in: 'in a room' }}
+        value="out"
+        onchoose={(value) => value === 'in' && onscene({ room: ordinaryRoom, windMps: 0 })}
+      />
+    </Word>, where it is
+  {/if}
+  <Word
+    word={noiseWord(scene.noiseDbA)}
+    question="How loud is the place before you speak?"
+    figure="{scene.noiseDbA} dB"
+  >
+    <Measure
+      label="Noise of the place"
+      value={scene.noiseDbA}
+      min={15}
+      max={90}
+      step={1}
+      unit="dB(A)"
+      onset={(noiseDbA) => onscene({ noiseDbA })}
+    />
+    {#if scene.room}
+      <button class="inline" onclick={() => onscene({ room: undefined })}>It is outdoors</button>
+    {/if}
+  </Word>{#if outdoors}{' '}and <Word
+      word={windWord(scene.windMps)}
+      question="How strong is the wind?"
+      figure="{scene.windMps} m/s"
+    >
+      <Measure
+        label="Wind"
+        value={scene.windMps}
+        min={0}
+        max={25}
+        step={0.5}
+        unit="m/s"
+        onset={(windMps) => onscene({ windMps })}
+      />
+    </Word>{/if}. The camera stands
+  <Word
+    word={placeWords[angle.cameraPlace]}
+    question="Where is the camera?"
+    figure={lengthWords(angle.distanceM, units)}
+  >
+    <Choice
+      name="camera-{scene.id}"
+      options={placeWords}
+      value={angle.cameraPlace}
+      onchoose={(cameraPlace) => onangle({ cameraPlace })}
+    />
+    <Measure
+      label="Lens to {angle.framing === 'hands' || angle.framing === 'table' ? 'work' : 'face'}"
+      value={angle.distanceM}
+      min={0.2}
+      max={8}
+      step={0.01}
+      unit="m"
+      {units}
+      onset={(distanceM) => onangle({ distanceM })}
+    />
+    {#if sideMm !== undefined}
+      <span class="zoom">
+        <label
+          >Or frame it with the zoom you own; it reads
+          <input class="mm" type="number" min="2" max="400" bind:value={zoomReads} /> mm
+        </label>
+        {#if zoomDistance !== undefined}
+          <button
+            class="inline"
+            onclick={() => onangle({ distanceM: Math.round(zoomDistance * 100) / 100 })}
+            >Stand at {lengthWords(zoomDistance, units)}</button
+          >
+        {/if}
+      </span>
+    {/if}
+  </Word>{#if angle.backgroundM !== undefined}, the wall <Word
+      word="behind"
+      question="How far behind is the background?"
+      figure={lengthWords(angle.backgroundM, units)}
+    >
+      <Measure
+        label="Face to background"
+        value={angle.backgroundM}
+        min={0.05}
+        max={20}
+        step={0.05}
+        unit="m"
+        {units}
+        onset={(backgroundM) => onangle({ backgroundM })}
+      />
+    </Word>{/if}, and shows
+  <Word
+    word={framingWords[angle.framing]}
+    question="What shall the picture show?"
+    figure="{lengthWords(size.sizeM, units)} {size.side === 'width' ? 'wide' : 'high'}"
+  >
+    <Choice
+      name="framing-{scene.id}"
+      options={framingWords}
+      value={angle.framing}
+      onchoose={(framing) => onangle({ framing, framedSizeM: undefined })}
+    />
+    <Measure
+      label="Picture {size.side} at the subject"
+      value={size.sizeM}
+      min={0.1}
+      max={6}
+      step={0.01}
+      unit="m"
+      {units}
+      onset={(framedSizeM) => onangle({ framedSizeM })}
+    />
+  </Word>. I <Word word={voiceWords[scene.voice]} question="How do you speak?">
+    <Choice
+      name="voice-{scene.id}"
+      options={voiceWords}
+      value={scene.voice}
+      onchoose={(voice) => onscene({ voice })}
+    />
+  </Word>
+  in <Word word={sourceWords[scene.lightSource]} question="Whose light is it?">
+    <Choice
+      name="source-{scene.id}"
+      options={sourceWords}
+      value={scene.lightSource}
+      onchoose={(lightSource) => onscene({ lightSource })}
+    />
+  </Word>, the place itself
+  <Word
+    word={lightWord(scene.lightDimLx) === lightWord(scene.lightBrightLx)
+      ? lightWord(scene.lightDimLx)
+      : `${lightWord(scene.lightDimLx)} to ${lightWord(scene.lightBrightLx)}`}
+    question="How dark and how bright does it get, without your lamps?"
+    figure="{lx(scene.lightDimLx)}–{lx(scene.lightBrightLx)} lx"
+  >
+    <Measure
+      label="At its dimmest"
+      value={scene.lightDimLx}
+      min={0}
+      max={120_000}
+      step={1}
+      unit="lx"
+      decades
+      onset={(dim) =>
+        onscene({ lightDimLx: dim, lightBrightLx: Math.max(dim, scene.lightBrightLx) })}
+    />
+    <Measure
+      label="At its brightest"
+      value={scene.lightBrightLx}
+      min={0}
+      max={120_000}
+      step={1}
+      unit="lx"
+      decades
+      onset={(bright) =>
+        onscene({ lightBrightLx: bright, lightDimLx: Math.min(bright, scene.lightDimLx) })}
+    />
+  </Word>
+  and <Word word="{scene.temperatureC} °C" question="How cold or warm is it?">
+    <Measure
+      label="Air"
+      value={scene.temperatureC}
+      min={-20}
+      max={45}
+      step={1}
+      unit="°C"
+      onset={(temperatureC) => onscene({ temperatureC })}
+    />
+  </Word>. Takes run
+  <Word word="up to {minutesWords(scene.longestTakeMin)}" question="How long is the longest take?">
+    <Measure
+      label="Longest take"
+      value={scene.longestTakeMin}
+      min={0.5}
+      max={240}
+      step={0.5}
+      unit="min"
+      onset={(longest) =>
+        onscene({ longestTakeMin: longest, recordedMin: Math.max(longest, scene.recordedMin) })}
+    />
+  </Word>,
+  <Word word="{minutesWords(scene.recordedMin)} in a day" question="How much is recorded in a day?">
+    <Measure
+      label="Recorded in a day"
+      value={scene.recordedMin}
+      min={1}
+      max={720}
+      step={1}
+      unit="min"
+      onset={(recorded) =>
+        onscene({
+          recordedMin: recorded,
+          longestTakeMin: Math.min(recorded, scene.longestTakeMin)
+        })}
+    />
+  </Word>,
+  <Word word={awayWord(scene.daysWithoutSocket)} question="How many days away from a socket?">
+    <Measure
+      label="Days without a socket"
+      value={scene.daysWithoutSocket}
+      min={0}
+      max={14}
+      step={1}
+      unit="days"
+      onset={(daysWithoutSocket) => onscene({ daysWithoutSocket })}
+    />
+  </Word>, in
+  <Word
+    word="{scene.pixelsAcross >= 3840 ? '4K' : '1080'} at {scene.fps} frames"
+    question="Which picture, how many frames?"
+  >
+    <Choice
+      name="size-{scene.id}"
+      options={{ '1920': '1080: small files', '3840': '4K: crop later' }}
+      value={scene.pixelsAcross >= 3840 ? '3840' : '1920'}
+      onchoose={(value) => onscene({ pixelsAcross: Number(value) })}
+    />
+    <Choice
+      name="fps-{scene.id}"
+      options={{ '24': '24', '25': '25', '30': '30', '50': '50', '60': '60' }}
+      value={fpsWord}
+      onchoose={(value) => onscene({ fps: Number(value) })}
+    />
+    <span class="soft"
+      >Under {project.mainsHz} Hz lamps {project.mainsHz === 50 ? '25 or 50' : '30 or 60'} frames keep
+      flicker away; some film one rate everywhere and accept the shutter that goes with it.</span
+    >
+  </Word>.
+  {#if angle.framing !== 'hands' && angle.framing !== 'table'}
+    I want <Word
+      word={scene.wantsSeeSelf ? 'to see myself' : 'no screen to the front'}
+      question="Do you need to see yourself while filming?"
+    >
+      <Choice
+        name="see-{scene.id}"
+        options={yesNo}
+        value={scene.wantsSeeSelf ? 'yes' : 'no'}
+        onchoose={(value) => onscene({ wantsSeeSelf: value === 'yes' })}
+      />
+    </Word>,
+    <Word
+      word={scene.wantsFaceSharp ? 'nose and ears sharp' : 'eyes sharp, the rest as it falls'}
+      question="How much of the face shall be sharp?"
+    >
+      <Choice
+        name="sharp-{scene.id}"
+        options={{ yes: 'nose and ears', no: 'the eyes are enough' }}
+        value={scene.wantsFaceSharp ? 'yes' : 'no'}
+        onchoose={(value) => onscene({ wantsFaceSharp: value === 'yes' })}
+      />
+    </Word>
+    and <Word
+      word={scene.wantsBlurPercent > 0 ? 'the background soft' : 'the background as it is'}
+      question="How soft shall the background be?"
+      figure={scene.wantsBlurPercent > 0 ? `${scene.wantsBlurPercent} %` : undefined}
+    >
+      <Measure
+        label="Blur of the picture width"
+        value={scene.wantsBlurPercent}
+        min={0}
+        max={4}
+        step={0.1}
+        unit="%"
+        onset={(wantsBlurPercent) => onscene({ wantsBlurPercent })}
+      />
+      <span class="soft">0.3 softened, 1 soft, 2.5 melted; 0 asks for none.</span>
+    </Word>.
+  {/if}
+</p>
+
+<style>
+  .sentence {
+    font-family: var(--display);
+    font-size: 1.05rem;
+    line-height: 1.75;
+  }
+
+  .inline {
+    justify-self: start;
+    padding: 0.2rem 0.75rem;
+    border: 1.5px solid var(--moss);
+    border-radius: 999px;
+    background: transparent;
+    color: var(--moss);
+    font-size: 0.8125rem;
+    font-weight: 600;
+    cursor: pointer;
+  }
+
+  .zoom {
+    display: grid;
+    gap: 0.3rem;
+    padding-top: 0.5rem;
+    border-top: 1px dashed var(--line);
+    color: var(--ink-soft);
+    font-size: 0.8125rem;
+  }
+
+  .mm {
+    width: 4.2rem;
+    padding: 0.15rem 0.3rem;
+    border: 1px solid var(--tan-line);
+    border-radius: 6px;
+    background: var(--paper);
+    color: var(--ink);
+  }
+
+  .soft {
+    color: var(--ink-soft);
+    font-size: 0.75rem;
+  }
+</style>

@@ -1,0 +1,120 @@
+import { framingSizes } from '../../core/relations/optics/framing-sizes';
+import type {
+  CameraPlace,
+  Framing,
+  LightSource,
+  RoomFeel,
+  Scene,
+  SceneStyle,
+  Voice
+} from '../../core/model/scene';
+
+/** Words of the brief and what each stands for. A word is a short way to a figure; the figure rules. */
+export const styleWords: Readonly<Record<SceneStyle, string>> = {
+  walk: 'walk and talk',
+  seated: 'sit and talk',
+  hands: 'show hands at work',
+  'live call': 'talk live',
+  evening: 'film after dusk'
+};
+
+export const placeWords: Readonly<Record<CameraPlace, string>> = {
+  hand: 'at arm’s reach',
+  stick: 'on a stick',
+  bench: 'on the bench',
+  floor: 'on the floor',
+  above: 'above, looking down'
+};
+
+export const framingWords = Object.fromEntries(
+  Object.entries(framingSizes).map(([id, { words }]) => [id, words])
+) as Record<Framing, string>;
+
+export const feelWords: Readonly<Record<RoomFeel, string>> = {
+  bare: 'bare',
+  'lived-in': 'lived-in',
+  treated: 'treated with blankets'
+};
+
+export const voiceWords: Readonly<Record<Voice, string>> = {
+  none: 'say nothing',
+  normal: 'speak as usual',
+  raised: 'raise my voice',
+  loud: 'call out'
+};
+
+export const sourceWords: Readonly<Record<LightSource, string>> = {
+  sky: 'the light of the sky',
+  window: 'the light of a window',
+  lamps: 'light I make myself',
+  'as found': 'the light there is'
+};
+
+interface Named {
+  upTo: number;
+  word: string;
+}
+
+const nameOf = (scale: readonly Named[], value: number) =>
+  (scale.find(({ upTo }) => value <= upTo) ?? scale.at(-1)!).word;
+
+/** Air speed in words. */
+export function windWord(mps: number): string {
+  return nameOf(
+    [
+      { upTo: 0.9, word: 'still' },
+      { upTo: 3, word: 'a light air' },
+      { upTo: 7, word: 'breezy' },
+      { upTo: 12, word: 'windy' },
+      { upTo: Infinity, word: 'a gale' }
+    ],
+    mps
+  );
+}
+
+/** Level of a place in words. */
+export function noiseWord(dbA: number): string {
+  return nameOf(
+    [
+      { upTo: 30, word: 'very quiet' },
+      { upTo: 40, word: 'quiet-ish' },
+      { upTo: 52, word: 'humming' },
+      { upTo: 65, word: 'noisy' },
+      { upTo: Infinity, word: 'loud' }
+    ],
+    dbA
+  );
+}
+
+/** Scene light in words. */
+export function lightWord(lx: number): string {
+  return nameOf(
+    [
+      { upTo: 8, word: 'near dark' },
+      { upTo: 30, word: 'lamplight in the street' },
+      { upTo: 100, word: 'a dim room' },
+      { upTo: 500, word: 'a lit room' },
+      { upTo: 5_000, word: 'a bright window' },
+      { upTo: 15_000, word: 'overcast' },
+      { upTo: 40_000, word: 'bright overcast' },
+      { upTo: Infinity, word: 'full sun' }
+    ],
+    lx
+  );
+}
+
+export function awayWord(days: number): string {
+  return days === 0
+    ? 'with a socket at hand'
+    : days === 1
+      ? 'one day from a socket'
+      : `${days} days from a socket`;
+}
+
+/** Placing a scene outdoors drops its room; bringing it in gives it an ordinary one to measure. */
+export const ordinaryRoom: NonNullable<Scene['room']> = {
+  lengthM: 3.6,
+  widthM: 3.1,
+  heightM: 2.4,
+  feel: 'lived-in'
+};

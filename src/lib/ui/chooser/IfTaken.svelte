@@ -1,0 +1,123 @@
+<script lang="ts">
+  import { Button } from 'carbon-components-svelte';
+  import type { Candidate } from '../../core/judge/candidates';
+  import { fullName } from '../../core/model/gear';
+  import { formatMoney } from '../../core/money/format';
+
+  /** What would change with the candidate looked at. */
+  interface Props {
+    candidate: Candidate | undefined;
+    pinned: boolean;
+    currency: string;
+    replacedName: string | undefined;
+    ontake: () => void;
+    onpin: () => void;
+  }
+  const { candidate, pinned, currency, replacedName, ontake, onpin }: Props = $props();
+</script>
+
+<h2 class="section-name">If you take it</h2>
+{#if !candidate}
+  <p class="card none">Go through the list; what each part would change is told here.</p>
+{:else}
+  <div class="card head">
+    <p class="name">{fullName(candidate.gear)}</p>
+    <p>
+      {candidate.packed
+        ? 'It is in the bag now.'
+        : replacedName
+          ? `Takes the place of ${replacedName}.`
+          : 'Comes in beside what is there.'}
+      {#if candidate.joins.length > 0}Needs {candidate.joins.join(', ')}, counted in.{/if}
+    </p>
+    {#if candidate.gear.priceNew}
+      <p class="soft figures">
+        {formatMoney(candidate.gear.priceNew.likely, currency, { short: true })} new{candidate.gear
+          .priceUsed
+          ? `, ${formatMoney(candidate.gear.priceUsed.likely, currency, { short: true })} used`
+          : ''}; {candidate.gear.priceNew.source}, {candidate.gear.priceNew.date}
+      </p>
+    {/if}
+  </div>
+  <ul>
+    {#each candidate.settles as change (change.code + change.title)}
+      <li class="card good"><span class="soft">settles</span>{change.title}</li>
+    {/each}
+    {#each candidate.breaks as change (change.code + change.title)}
+      <li class="card {change.severity === 'stop' ? 'stop' : 'bad'}">
+        <span class="soft">{change.severity === 'stop' ? 'would stop' : 'brings'}</span
+        >{change.title}
+      </li>
+    {/each}
+    {#if !candidate.packed && candidate.settles.length === 0 && candidate.breaks.length === 0}
+      <li class="card">
+        <span class="soft">Nothing is settled and nothing breaks; only the figures move.</span>
+      </li>
+    {/if}
+  </ul>
+  {#if !candidate.packed}
+    <div class="do">
+      <Button on:click={ontake}>Take it</Button>
+      <Button kind="tertiary" on:click={onpin}>{pinned ? 'Unpin' : 'Pin'}</Button>
+    </div>
+  {/if}
+{/if}
+
+<style>
+  .none,
+  .head {
+    padding: 0.7rem 0.8rem;
+  }
+
+  .head {
+    margin-bottom: 0.6rem;
+    font-size: 0.8125rem;
+  }
+
+  .name {
+    font-family: var(--display);
+    font-size: 1.05rem;
+    font-weight: 600;
+  }
+
+  .soft {
+    display: block;
+    color: var(--ink-soft);
+    font-size: 0.75rem;
+  }
+
+  ul {
+    display: grid;
+    gap: 0.5rem;
+  }
+
+  li {
+    padding: 0.5rem 0.8rem;
+    border-left: 5px solid var(--line);
+    font-weight: 600;
+    overflow-wrap: anywhere;
+  }
+
+  li .soft {
+    font-weight: 400;
+  }
+
+  .good {
+    border-left-color: var(--moss);
+  }
+
+  .bad {
+    border-left-color: var(--ochre);
+    border-left-style: double;
+  }
+
+  .stop {
+    border-left-color: var(--brick);
+  }
+
+  .do {
+    display: flex;
+    gap: 0.5rem;
+    margin-top: 0.8rem;
+  }
+</style>

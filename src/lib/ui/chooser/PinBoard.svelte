@@ -1,0 +1,135 @@
+<script lang="ts">
+  import { axes } from '../../core/merit/axes';
+  import type { Candidate } from '../../core/judge/candidates';
+  import { fullName } from '../../core/model/gear';
+  import type { Scene } from '../../core/model/scene';
+  import { formatMoney } from '../../core/money/format';
+  import { partGist } from './candidate-words';
+
+  /** Pinned candidates side by side: only what differs. */
+  interface Props {
+    pinned: readonly Candidate[];
+    scenes: readonly Scene[];
+    currency: string;
+    onunpin: (id: string) => void;
+  }
+  const { pinned, scenes, currency, onunpin }: Props = $props();
+
+  const rows = $derived.by(() => {
+    const list: { words: string; cells: string[] }[] = [];
+    const add = (words: string, cells: string[]) => {
+      if (new Set(cells).size > 1) list.push({ words, cells });
+    };
+    add(
+      'true cost',
+      pinned.map((one) => formatMoney(one.trueCostMinor, currency, { short: true }))
+    );
+    scenes.forEach((scene, at) => {
+      add(
+        scene.name,
+        pinned.map((one) =>
+          one.merit.scenes[at]?.works ? Math.round(one.merit.scenes[at].low).toFixed(0) : 'stopped'
+        )
+      );
+      for (const axis of axes) {
+        const points = pinned.map((one) => one.merit.scenes[at]?.axes[axis]?.low);
+        const [first] = points;
+        if (
+          first !== undefined &&
+          points.some((value) => value !== undefined && Math.abs(value - first) >= 3)
+        ) {
+          add(
+            `${scene.name}: ${axis}`,
+            points.map((value) => (value === undefined ? '—' : value.toFixed(0)))
+          );
+        }
+      }
+    });
+    add(
+      'weight',
+      pinned.map((one) => (one.gear.massG === undefined ? 'not stated' : `${one.gear.massG} g`))
+    );
+    return list;
+  });
+</script>
+
+{#if pinned.length > 0}
+  <section class="board card" aria-label="Pinned, side by side">
+    <table>
+      <thead>
+        <tr>
+          <th scope="col"><span class="unseen">What differs</span></th>
+          {#each pinned as one (one.gear.id)}
+            <th scope="col">
+              {fullName(one.gear)}
+              <button aria-label="Unpin {fullName(one.gear)}" onclick={() => onunpin(one.gear.id)}
+                >×</button
+              >
+              <span>{partGist(one.gear)}</span>
+            </th>
+          {/each}
+        </tr>
+      </thead>
+      <tbody>
+        {#each rows as row (row.words)}
+          <tr>
+            <th scope="row">{row.words}</th>
+            {#each row.cells as cell, at (at)}<td class="figures">{cell}</td>{/each}
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+    {#if pinned.length === 1}<p class="hint">Pin another with Space to see what differs.</p>{/if}
+  </section>
+{/if}
+
+<style>
+  .board {
+    margin-top: 0.7rem;
+    padding: 0.5rem 0.8rem;
+    overflow-x: auto;
+  }
+
+  table {
+    width: 100%;
+    border-collapse: collapse;
+    font-size: 0.8125rem;
+  }
+
+  th {
+    padding: 0.2rem 0.5rem 0.2rem 0;
+    font-weight: 600;
+    text-align: left;
+    vertical-align: top;
+  }
+
+  thead span {
+    display: block;
+    color: var(--ink-soft);
+    font-size: 0.75rem;
+    font-weight: 400;
+  }
+
+  tbody th {
+    color: var(--ink-soft);
+    font-weight: 400;
+  }
+
+  td {
+    padding: 0.15rem 0.5rem 0.15rem 0;
+    border-top: 1px dashed var(--line);
+  }
+
+  button {
+    border: 0;
+    background: none;
+    color: var(--brick);
+    cursor: pointer;
+  }
+
+  .hint {
+    color: var(--ink-soft);
+    font-size: 0.75rem;
+    font-style: italic;
+  }
+</style>

@@ -1,0 +1,143 @@
+<script lang="ts">
+  import type { Act } from '../../core/acts/act';
+  import type { Judgement } from '../../core/judge/judge-plan';
+  import { fullName } from '../../core/model/gear';
+  import type { Pocket } from '../../core/model/pocket';
+  import { formatMoney } from '../../core/money/format';
+
+  /** What is in the pocket now: pieces, new or used, owned, put off, locked, taken out. */
+  interface Props {
+    pocket: Pocket;
+    judgement: Judgement;
+    onact: (act: Act) => void;
+  }
+  const { pocket, judgement, onact }: Props = $props();
+  const { currency } = $derived(judgement.money);
+  const lines = $derived(judgement.money.lines.filter((line) => line.pocket === pocket));
+  type Patch = Extract<Act, { type: 'change line' }>['patch'];
+  const change = (lineId: string, patch: Patch) => onact({ type: 'change line', lineId, patch });
+</script>
+
+{#if lines.length > 0}
+  <ul aria-label="In this pocket">
+    {#each lines as { line, gear, firmMinor, laterMinor, inKit } (line.id)}
+      {@const name = gear ? fullName(gear) : line.gearId}
+      <li class:aside={!inKit}>
+        <b>{name}</b>
+        <span class="pieces">
+          <button
+            aria-label="One {name} fewer"
+            disabled={line.quantity <= 1}
+            onclick={() => change(line.id, { quantity: line.quantity - 1 })}>−</button
+          >
+          <span class="figures">{line.quantity}</span>
+          <button
+            aria-label="One {name} more"
+            disabled={line.quantity >= 999}
+            onclick={() => change(line.id, { quantity: line.quantity + 1 })}>+</button
+          >
+        </span>
+        <span class="figures sum"
+          >{line.step === 'later'
+            ? `${formatMoney(laterMinor, currency, { short: true })} later`
+            : line.state === 'owned'
+              ? 'owned'
+              : formatMoney(firmMinor, currency, { short: true })}</span
+        >
+        {#if gear?.priceUsed && line.state !== 'owned'}
+          <button
+            class="word"
+            onclick={() => change(line.id, { basis: line.basis === 'used' ? 'new' : 'used' })}
+            >{line.basis === 'used' ? 'buy it new' : 'buy it used'}</button
+          >
+        {/if}
+        <button
+          class="word"
+          onclick={() => change(line.id, { state: line.state === 'owned' ? 'wanted' : 'owned' })}
+          >{line.state === 'owned' ? 'not owned' : 'I own it'}</button
+        >
+        <button
+          class="word"
+          onclick={() => change(line.id, { step: line.step === 'later' ? 'now' : 'later' })}
+          >{line.step === 'later' ? 'bring it back' : 'put off'}</button
+        >
+        <button
+          class="word"
+          aria-pressed={line.locked}
+          onclick={() => change(line.id, { locked: !line.locked })}
+          >{line.locked ? 'unlock' : 'lock'}</button
+        >
+        <button class="word out" onclick={() => onact({ type: 'remove line', lineId: line.id })}
+          >take out</button
+        >
+      </li>
+    {/each}
+  </ul>
+{/if}
+
+<style>
+  ul {
+    margin-bottom: 0.7rem;
+    padding-bottom: 0.4rem;
+    border-bottom: 1px solid var(--line);
+  }
+
+  li {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.2rem 0.8rem;
+    align-items: center;
+    padding: 0.15rem 0;
+    font-size: 0.8125rem;
+  }
+
+  li b {
+    flex: 1 1 11rem;
+    font-weight: 600;
+    overflow-wrap: anywhere;
+  }
+
+  .aside b {
+    color: var(--ink-soft);
+    font-style: italic;
+  }
+
+  .pieces {
+    display: inline-flex;
+    gap: 0.35rem;
+    align-items: center;
+  }
+
+  .pieces button {
+    width: 1.5rem;
+    height: 1.5rem;
+    border: 1px solid var(--tan-line);
+    border-radius: 999px;
+    background: var(--paper);
+    line-height: 1;
+    cursor: pointer;
+  }
+
+  .pieces button:disabled {
+    opacity: 0.4;
+  }
+
+  .sum {
+    min-width: 4rem;
+    text-align: right;
+  }
+
+  .word {
+    padding: 0.1rem 0;
+    border: 0;
+    background: none;
+    color: var(--moss);
+    text-decoration: underline;
+    text-underline-offset: 2px;
+    cursor: pointer;
+  }
+
+  .out {
+    color: var(--brick);
+  }
+</style>

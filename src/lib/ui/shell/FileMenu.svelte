@@ -1,0 +1,120 @@
+<script lang="ts">
+  import { Button, InlineNotification, Modal } from 'carbon-components-svelte';
+  import { goto } from '$app/navigation';
+  import { satchel } from '$lib/state/project-store.svelte';
+  import { saveFile } from './save-file';
+
+  let open = $state(false);
+  let faults = $state<string[]>([]);
+  let opened = $state('');
+  let input = $state<HTMLInputElement>();
+  const MOST_SHOWN = 8;
+
+  function exportSatchel() {
+    const name =
+      (satchel.project?.name ?? 'satchel')
+        .replace(/[^\p{L}\p{N}]+/gu, '-')
+        .toLowerCase()
+        .slice(0, 60) || 'satchel';
+    saveFile(`${name}.satchel.json`, 'application/json', satchel.exportText());
+  }
+
+  async function importFile(event: Event) {
+    const field = event.currentTarget as HTMLInputElement;
+    const file = field.files?.[0];
+    field.value = '';
+    if (!file) return;
+    opened = '';
+    faults = await satchel.importText(await file.text());
+    if (faults.length === 0) {
+      opened = `${file.name} is open.`;
+      open = false;
+      await goto('/satchel');
+    }
+  }
+
+  async function openDemo() {
+    await satchel.beginDemo();
+    open = false;
+    await goto('/satchel');
+  }
+</script>
+
+<button class="file" onclick={() => (open = true)}>File</button>
+<Modal bind:open passiveModal modalHeading="Files" size="sm" on:close={() => (faults = [])}>
+  <div class="choices">
+    {#if satchel.project}
+      <div>
+        <p>
+          Everything of <strong>{satchel.project.name}</strong> in one file: scenes, limits, plans, parts
+          and prices.
+        </p>
+        <Button size="small" on:click={exportSatchel}>Save a satchel file</Button>
+      </div>
+    {/if}
+    <div>
+      <p>Open a satchel file. It is checked whole first; a file with a fault changes nothing.</p>
+      <input
+        bind:this={input}
+        class="unseen"
+        type="file"
+        accept=".json,application/json"
+        aria-label="Satchel file"
+        tabindex="-1"
+        onchange={importFile}
+      />
+      <Button size="small" kind="tertiary" on:click={() => input?.click()}
+        >Open a satchel file</Button
+      >
+    </div>
+    <div>
+      <p>
+        The Saltmarsh loom again as it ships. What you changed in it is put aside; undo does not
+        reach across.
+      </p>
+      <Button size="small" kind="tertiary" on:click={openDemo}>Open the demo anew</Button>
+    </div>
+    {#if faults.length > 0}
+      <InlineNotification
+        kind="error"
+        lowContrast
+        hideCloseButton
+        title="The file was not opened; nothing has changed."
+      />
+      <ul class="faults">
+        {#each faults.slice(0, MOST_SHOWN) as fault, index (index)}<li>{fault}</li>{/each}
+        {#if faults.length > MOST_SHOWN}<li>and {faults.length - MOST_SHOWN} more</li>{/if}
+      </ul>
+    {/if}
+    <p class="unseen" role="status">{opened}</p>
+  </div>
+</Modal>
+
+<style>
+  .file {
+    height: 2rem;
+    padding: 0 0.85rem;
+    border: 1px solid color-mix(in srgb, var(--hide-ink) 45%, transparent);
+    border-radius: 999px;
+    background: transparent;
+    color: var(--hide-ink);
+    font-size: 0.8125rem;
+    cursor: pointer;
+  }
+
+  .choices {
+    display: grid;
+    gap: 1.1rem;
+  }
+
+  .choices p {
+    margin-bottom: 0.4rem;
+    padding: 0;
+  }
+
+  .faults {
+    padding-left: 1rem;
+    list-style: disc;
+    overflow-wrap: anywhere;
+  }
+</style>

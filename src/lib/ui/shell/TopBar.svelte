@@ -1,0 +1,202 @@
+<script lang="ts">
+  import { page } from '$app/state';
+  import Redo from 'carbon-icons-svelte/lib/Redo.svelte';
+  import Undo from 'carbon-icons-svelte/lib/Undo.svelte';
+  import { satchel } from '$lib/state/project-store.svelte';
+  import { theme } from '$lib/state/theme.svelte';
+  import FileMenu from './FileMenu.svelte';
+  import { views } from './views';
+
+  const { onkeys }: { onkeys: () => void } = $props();
+  const savedWords = { saved: 'all kept', saving: 'keeping…', failed: 'not kept' } as const;
+</script>
+
+<header>
+  <a class="brand" href="/">Hearty Satchel</a>
+  {#if satchel.project && satchel.plan}
+    <span class="project">{satchel.project.name} · {satchel.plan.name}</span>
+    <span class="saved" class:failed={satchel.saved === 'failed'} role="status"
+      >{savedWords[satchel.saved]}</span
+    >
+    <div class="tools">
+      <button
+        class="tool"
+        disabled={satchel.undoState.undo === undefined}
+        title={satchel.undoState.undo ? `Undo: ${satchel.undoState.undo}` : 'Nothing to undo'}
+        aria-label={satchel.undoState.undo ? `Undo: ${satchel.undoState.undo}` : 'Undo'}
+        onclick={() => satchel.undo()}><Undo size={20} /></button
+      >
+      <button
+        class="tool"
+        disabled={satchel.undoState.redo === undefined}
+        title={satchel.undoState.redo ? `Redo: ${satchel.undoState.redo}` : 'Nothing to redo'}
+        aria-label={satchel.undoState.redo ? `Redo: ${satchel.undoState.redo}` : 'Redo'}
+        onclick={() => satchel.redo()}><Redo size={20} /></button
+      >
+    </div>
+  {/if}
+  <nav aria-label="Views">
+    {#if satchel.status === 'ready'}
+      {#each views as view (view.path)}
+        <a
+          href={view.path}
+          aria-current={page.url.pathname.startsWith(view.path) ? 'page' : undefined}
+        >
+          {view.name}<kbd aria-hidden="true">{view.key}</kbd>
+        </a>
+      {/each}
+    {/if}
+  </nav>
+  <div class="tools end">
+    <button
+      class="tool wordy"
+      aria-label={theme.isDusk ? 'Change to day colours' : 'Change to dusk colours'}
+      onclick={() => theme.set(theme.isDusk ? 'day' : 'dusk')}
+      >{theme.isDusk ? 'day' : 'dusk'}</button
+    >
+    <button class="tool wordy" aria-label="Show the keys" onclick={onkeys}>?</button>
+    <FileMenu />
+  </div>
+</header>
+
+<style>
+  header {
+    display: flex;
+    gap: 0.9rem;
+    align-items: center;
+    min-height: 2.9rem;
+    padding: 0.25rem 1.1rem;
+    background: linear-gradient(var(--hide-deep), color-mix(in srgb, var(--hide-deep) 88%, black));
+    color: var(--hide-ink);
+    box-shadow: inset 0 -5px 0 -3.5px var(--thread);
+  }
+
+  .brand {
+    color: var(--hide-ink);
+    font-family: var(--display);
+    font-size: 1.25rem;
+    font-weight: 600;
+    text-decoration: none;
+    white-space: nowrap;
+  }
+
+  .project {
+    padding-left: 0.9rem;
+    overflow: hidden;
+    border-left: 1px solid color-mix(in srgb, var(--hide-ink) 35%, transparent);
+    font-size: 0.8125rem;
+    text-overflow: ellipsis;
+    white-space: nowrap;
+  }
+
+  .saved {
+    opacity: 0.85;
+    font-size: 0.75rem;
+    font-style: italic;
+    white-space: nowrap;
+  }
+
+  .saved.failed {
+    padding: 0.05rem 0.5rem;
+    border-radius: 999px;
+    background: #ffd9cd;
+    color: #6d1a0a;
+    opacity: 1;
+  }
+
+  nav {
+    display: flex;
+    gap: 0.15rem;
+    margin-left: auto;
+  }
+
+  nav a {
+    padding: 0.35rem 0.85rem;
+    border-radius: 999px;
+    color: var(--hide-ink);
+    font-size: 0.8125rem;
+    text-decoration: none;
+    white-space: nowrap;
+  }
+
+  nav a:hover {
+    background: rgb(255 255 255 / 10%);
+  }
+
+  nav a[aria-current] {
+    background: var(--linen);
+    color: var(--ink);
+    font-weight: 600;
+  }
+
+  kbd {
+    margin-left: 0.4rem;
+    opacity: 0.7;
+    font-family: inherit;
+    font-size: 0.75rem;
+  }
+
+  .tools {
+    display: flex;
+    gap: 0.15rem;
+    align-items: center;
+  }
+
+  .tool {
+    display: inline-grid;
+    place-items: center;
+    min-width: 2rem;
+    height: 2rem;
+    padding: 0 0.4rem;
+    border: 0;
+    border-radius: 999px;
+    background: transparent;
+    color: var(--hide-ink);
+    cursor: pointer;
+  }
+
+  .tool:hover:not(:disabled) {
+    background: rgb(255 255 255 / 12%);
+  }
+
+  .tool:disabled {
+    opacity: 0.4;
+    cursor: default;
+  }
+
+  .wordy {
+    font-size: 0.8125rem;
+  }
+
+  header :global(:focus-visible) {
+    outline-color: var(--hide-ink);
+  }
+
+  @media (max-width: 900px) {
+    nav {
+      display: none;
+    }
+
+    .end {
+      margin-left: auto;
+    }
+  }
+
+  @media (max-width: 700px) {
+    header {
+      gap: 0.5rem;
+      padding: 0.25rem 0.8rem;
+    }
+
+    .saved,
+    .project {
+      display: none;
+    }
+  }
+
+  @media print {
+    header {
+      display: none;
+    }
+  }
+</style>

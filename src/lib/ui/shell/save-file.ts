@@ -1,0 +1,10 @@
+/** Hands a text to the browser as a download. */
+export function saveFile(name: string, type: string, text: string): void {
+  const url = URL.createObjectURL(new Blob([text], { type }));
+  const link = document.createElement('a');
+  link.href = url;
+  link.download = name;
+  link.click();
+  // The download has its own hold on the data once it has begun.
+  setTimeout(() => URL.revokeObjectURL(url), 10_000);
+}

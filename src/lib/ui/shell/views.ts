@@ -1,0 +1,21 @@
+/** The views there are, the key that opens each, and what a phone's bar calls it. */
+export const views = [
+  { path: '/brief', key: '1', name: 'Brief', glyph: '¶' },
+  { path: '/satchel', key: '2', name: 'Satchel', glyph: '◫' },
+  { path: '/buying', key: '8', name: 'Buying list', glyph: '✓' }
+] as const;
+
+/** Every key, for the dialog that shows them. */
+export const keys: readonly { keys: string; does: string }[] = [
+  { keys: '1  2  8', does: 'Brief, Satchel, Buying list' },
+  { keys: 'Ctrl Z', does: 'undo, also after closing the app' },
+  { keys: 'Ctrl Shift Z', does: 'redo' },
+  { keys: '← → on the strap', does: 'go along the lengths' },
+  { keys: 'Enter on the strap', does: 'open the pocket of the length' },
+  { keys: 'L on the strap', does: 'put the part off until later' },
+  { keys: '↑ ↓ in a pocket', does: 'go through the candidates' },
+  { keys: 'Enter in a pocket', does: 'take the candidate' },
+  { keys: 'Space in a pocket', does: 'pin it, to compare two or three' },
+  { keys: 'Esc', does: 'close what is open' },
+  { keys: '?', does: 'show these keys' }
+];

@@ -1,0 +1,52 @@
+import { describe, expect, it } from 'vitest';
+import { demoProject } from '../../catalogue/demo-project';
+import { shelfOf } from '../../catalogue/load-catalogue';
+import { activePlan, type Project } from '../../core/model/project';
+import { statementOf } from '../../core/money/statement';
+import { layStrap } from './strap-layout';
+
+function strapOf(change: (project: Project) => void) {
+  const project = structuredClone(demoProject());
+  change(project);
+  return layStrap(statementOf(project, activePlan(project), shelfOf(project)));
+}
+
+describe('the strap', () => {
+  it('is one length after another without a gap, in proportion to the prices', () => {
+    const { lengths, firmPercent } = strapOf(() => {});
+    let end = 0;
+    for (const length of lengths) {
+      expect(length.fromPercent).toBeCloseTo(end, 6);
+      end = length.fromPercent + length.widthPercent;
+    }
+    expect(end).toBeCloseTo(firmPercent, 6);
+    const [a, b] = lengths;
+    expect(a!.widthPercent / b!.widthPercent).toBeCloseTo(
+      a!.statement.firmMinor / b!.statement.firmMinor,
+      6
+    );
+  });
+
+  it('holds one line, forty lines, no limit and a huge one', () => {
+    expect(strapOf((project) => (project.plans[0]!.lines.length = 1)).lengths).toHaveLength(1);
+    const forty = strapOf((project) => {
+      const [first] = project.plans[0]!.lines;
+      project.plans[0]!.lines = Array.from({ length: 40 }, (_, index) => ({
+        ...first!,
+        id: `n-${index}`
+      }));
+    });
+    expect(forty.lengths).toHaveLength(40);
+    expect(forty.lengths.filter((length) => length.tick).length).toBeLessThan(25);
+    expect(forty.lengths.at(-1)!.tick).toBe(true);
+    const none = strapOf((project) => {
+      project.limitMinor = 0;
+      project.reserveMinor = 0;
+    });
+    expect(none.limitPercent).toBe(0);
+    expect(none.lengths.every((length) => length.over)).toBe(true);
+    const huge = strapOf((project) => (project.limitMinor = 100_000_000));
+    expect(huge.firmPercent).toBeLessThan(2);
+    expect(huge.lengths.every((length) => Number.isFinite(length.widthPercent))).toBe(true);
+  });
+});

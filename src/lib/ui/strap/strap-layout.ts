@@ -1,0 +1,61 @@
+import { scaleLinear } from 'd3-scale';
+import type { MoneyStatement, StatementLine } from '../../core/money/statement';
+
+/** One stitched length of the strap, in percent of its width. */
+export interface StrapLength {
+  statement: StatementLine;
+  fromPercent: number;
+  widthPercent: number;
+  /** Past what may be spent, wholly or in part. */
+  over: boolean;
+  /** The running total beneath it, when there is room for the figure. */
+  tick: boolean;
+}
+
+export interface StrapLayout {
+  lengths: StrapLength[];
+  /** Where what may be spent ends and the reserve begins. */
+  spendablePercent: number;
+  limitPercent: number;
+  /** End of the last length. */
+  firmPercent: number;
+}
+
+/** A figure beneath the strap needs about this much of its width. */
+const TICK_ROOM_PERCENT = 4.5;
+/** The buckle never sits on the very end. */
+const BEYOND = 1.03;
+
+/** Lays the chosen lines along the strap in the order of choosing, in proportion to what they cost. */
+export function layStrap(money: MoneyStatement): StrapLayout {
+  const longest = Math.max(money.limitMinor, money.firmMinor, 1) * BEYOND;
+  const scale = scaleLinear([0, longest], [0, 100]);
+  const lengths: StrapLength[] = [];
+  let lastTick = 0;
+  const paid = money.lines.filter((line) => line.firmMinor > 0);
+  for (const [index, statement] of paid.entries()) {
+    const from = scale(statement.runningMinor - statement.firmMinor);
+    const to = scale(statement.runningMinor);
+    const tick = to - lastTick >= TICK_ROOM_PERCENT || index === paid.length - 1;
+    if (tick) {
+      // The last total matters most: one too near before it gives way.
+      const previous = lengths.findLast((length) => length.tick);
+      if (previous && index === paid.length - 1 && to - lastTick < TICK_ROOM_PERCENT)
+        previous.tick = false;
+      lastTick = to;
+    }
+    lengths.push({
+      statement,
+      fromPercent: from,
+      widthPercent: to - from,
+      over: statement.remainingMinor < 0,
+      tick
+    });
+  }
+  return {
+    lengths,
+    spendablePercent: scale(Math.max(0, money.spendableMinor)),
+    limitPercent: scale(money.limitMinor),
+    firmPercent: scale(money.firmMinor)
+  };
+}

@@ -1,0 +1,137 @@
+<script lang="ts">
+  import { startScene } from '$lib/core/model/scene-starts';
+  import { type SceneStyle, sceneStyles } from '$lib/core/model/scene';
+  import { satchel } from '$lib/state/project-store.svelte';
+  import Choice from '$lib/ui/brief/Choice.svelte';
+  import OwnedCard from '$lib/ui/brief/OwnedCard.svelte';
+  import SceneCard from '$lib/ui/brief/SceneCard.svelte';
+  import SchoolCard from '$lib/ui/brief/SchoolCard.svelte';
+  import SpendCard from '$lib/ui/brief/SpendCard.svelte';
+  import { styleWords } from '$lib/ui/brief/scene-vocabulary';
+
+  const project = $derived(satchel.project);
+  const judgement = $derived(satchel.judgement);
+
+  function addScene(style: SceneStyle) {
+    if (!project) return;
+    const scene = startScene(style, project.scenes, project.scenes.length === 0 ? 100 : 20);
+    scene.fps = project.mainsHz === 50 ? 25 : 30;
+    void satchel.act({ type: 'add scene', scene });
+  }
+</script>
+
+<svelte:head><title>Brief · Hearty Satchel</title></svelte:head>
+<h1 class="unseen">Brief</h1>
+{#if project && judgement && satchel.plan}
+  <div class="bench">
+    <section aria-label="What I film">
+      <h2 class="section-name">
+        What I film, in sentences · every underlined word changes, every figure can be measured
+      </h2>
+      <div class="scenes">
+        {#each project.scenes as scene (scene.id)}
+          <SceneCard
+            {scene}
+            {project}
+            angle={judgement.angles.find((one) => one.scene.id === scene.id)}
+            onact={(act) => satchel.act(act)}
+          />
+        {:else}
+          <p class="card none">
+            Nothing is filmed yet. Choose below what you do before the lens, and the sentence writes
+            itself.
+          </p>
+        {/each}
+      </div>
+      <div class="add">
+        <span>I also</span>
+        {#each sceneStyles as style (style)}<button onclick={() => addScene(style)}
+            >{styleWords[style]}</button
+          >{/each}
+      </div>
+    </section>
+    <aside>
+      <h2 class="section-name">What may be spent</h2>
+      <SpendCard {project} {judgement} onact={(act) => satchel.act(act)} />
+      <h2 class="section-name">How I choose</h2>
+      <SchoolCard {project} shelf={satchel.shelf} {judgement} onact={(act) => satchel.act(act)} />
+      <h2 class="section-name">Already in the cupboard</h2>
+      <OwnedCard plan={satchel.plan} shelf={satchel.shelf} onact={(act) => satchel.act(act)} />
+      <h2 class="section-name">Lamps and rulers here</h2>
+      <div class="card here">
+        <Choice
+          name="mains"
+          options={{ '50': '50 Hz mains', '60': '60 Hz mains' }}
+          value={String(project.mainsHz) as '50' | '60'}
+          onchoose={(value) =>
+            satchel.act({ type: 'set project', patch: { mainsHz: value === '50' ? 50 : 60 } })}
+        />
+        <Choice
+          name="units"
+          options={{ metric: 'metres, kilograms', imperial: 'inches, pounds' }}
+          value={project.units}
+          onchoose={(units) => satchel.act({ type: 'set project', patch: { units } })}
+        />
+      </div>
+    </aside>
+  </div>
+{/if}
+
+<style>
+  .bench {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) minmax(17rem, 23rem);
+    gap: 1.2rem;
+    align-items: start;
+  }
+
+  .scenes {
+    display: grid;
+    gap: 0.9rem;
+  }
+
+  .none {
+    padding: 1.2rem;
+  }
+
+  .add {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.4rem;
+    align-items: center;
+    padding: 0.9rem 0.2rem;
+    font-family: var(--display);
+  }
+
+  .add button {
+    padding: 0.2rem 0.8rem;
+    border: 1.5px dashed var(--moss);
+    border-radius: 999px;
+    background: transparent;
+    color: var(--moss);
+    font-family: var(--text);
+    font-size: 0.8125rem;
+    font-weight: 600;
+    cursor: pointer;
+  }
+
+  .add button:hover {
+    background: var(--moss-wash);
+  }
+
+  aside h2:not(:first-child) {
+    margin-top: 1rem;
+  }
+
+  .here {
+    display: grid;
+    gap: 0.5rem;
+    padding: 0.8rem 1rem;
+  }
+
+  @media (max-width: 1000px) {
+    .bench {
+      grid-template-columns: minmax(0, 1fr);
+    }
+  }
+</style>

@@ -1,0 +1,355 @@
+<script lang="ts">
+  import { Button } from 'carbon-components-svelte';
+  import { buyingListCsv, buyingListMarkdown, linesToBuy } from '$lib/core/formats/buying-list';
+  import { fullName } from '$lib/core/model/gear';
+  import { steps } from '$lib/core/model/plan';
+  import { formatMoney } from '$lib/core/money/format';
+  import { satchel } from '$lib/state/project-store.svelte';
+  import { cautionsFor } from '$lib/ui/buying/cautions';
+  import Glyph from '$lib/ui/glyphs/Glyph.svelte';
+  import { glyphOf } from '$lib/ui/glyphs/glyph-shapes';
+  import { saveFile } from '$lib/ui/shell/save-file';
+
+  const judgement = $derived(satchel.judgement);
+  const list = $derived(judgement ? linesToBuy(judgement.money) : []);
+  const cautions = $derived(judgement ? cautionsFor(judgement) : []);
+  const questions = $derived(judgement?.findings.filter((finding) => finding.code === 'Q1') ?? []);
+  const open = $derived(judgement?.findings.filter((finding) => finding.severity === 'stop') ?? []);
+  const owned = $derived(judgement?.money.lines.filter(({ line }) => line.state === 'owned') ?? []);
+  const stepWords = { now: 'Now', next: 'Next', later: 'Later' } as const;
+  const fileName = $derived(
+    (satchel.project?.name ?? 'kit')
+      .replace(/[^\p{L}\p{N}]+/gu, '-')
+      .toLowerCase()
+      .slice(0, 60)
+  );
+</script>
+
+<svelte:head><title>Buying list · Hearty Satchel</title></svelte:head>
+{#if satchel.project && judgement}
+  {@const { money } = judgement}
+  <article class="sheet card">
+    <header>
+      <div>
+        <h1>Buying list</h1>
+        <p class="soft">
+          {satchel.project.name}, {satchel.plan?.name} · {satchel.project.scenes
+            .map((scene) => scene.name)
+            .join(', ')}
+        </p>
+      </div>
+      <div class="do">
+        <Button size="small" on:click={() => window.print()}>Print</Button>
+        <Button
+          size="small"
+          kind="tertiary"
+          on:click={() =>
+            saveFile(
+              `${fileName}-buying-list.md`,
+              'text/markdown',
+              buyingListMarkdown(satchel.project!.name, money, cautions)
+            )}>Save as Markdown</Button
+        >
+        <Button
+          size="small"
+          kind="tertiary"
+          on:click={() => saveFile(`${fileName}-buying-list.csv`, 'text/csv', buyingListCsv(money))}
+          >Save as CSV</Button
+        >
+      </div>
+    </header>
+    {#if open.length > 0}
+      <p class="warn">
+        {open.length === 1 ? 'One thing still stops' : `${open.length} things still stop`} the kit: {open
+          .map((finding) => finding.title())
+          .join('; ')}. <a href="/satchel#to-settle">Settle it first</a>
+      </p>
+    {/if}
+    {#each steps as step (step)}
+      {@const lines = list.filter(({ line }) => line.step === step)}
+      {#if lines.length > 0}
+        <h2>{stepWords[step]}</h2>
+        <table>
+          <thead>
+            <tr
+              ><th scope="col"><span class="unseen">Bought</span></th><th scope="col">Part</th><th
+                scope="col"
+                class="n">Pieces</th
+              ><th scope="col" class="n">Each</th><th scope="col" class="n">Together</th><th
+                scope="col"
+                class="n">Left after it</th
+              ><th scope="col">Price seen</th></tr
+            >
+          </thead>
+          <tbody>
+            {#each lines as one (one.line.id)}
+              {@const name = one.gear ? fullName(one.gear) : one.line.gearId}
+              <tr>
+                <td
+                  ><input
+                    type="checkbox"
+                    aria-label="{name} is bought"
+                    checked={false}
+                    onchange={() =>
+                      satchel.act({
+                        type: 'change line',
+                        lineId: one.line.id,
+                        patch: { state: 'bought' }
+                      })}
+                  /></td
+                >
+                <td
+                  ><span class="part"
+                    ><Glyph name={one.gear ? glyphOf(one.gear) : 'sundry'} size={30} /><span
+                      >{name}{one.line.basis === 'used' ? ', used' : ''}<span class="where"
+                        >{one.pocket ?? ''}</span
+                      ></span
+                    ></span
+                  ></td
+                >
+                <td class="n figures">{one.line.quantity}</td>
+                <td class="n figures"
+                  >{one.unitMinor === undefined
+                    ? 'no price'
+                    : formatMoney(one.unitMinor, money.currency)}</td
+                >
+                <td class="n figures"
+                  >{formatMoney(
+                    step === 'later' ? one.laterMinor : one.firmMinor,
+                    money.currency
+                  )}</td
+                >
+                <td class="n figures" class:over={one.remainingMinor < 0}
+                  >{step === 'later' ? '' : formatMoney(one.remainingMinor, money.currency)}</td
+                >
+                <td class="soft">{one.price ? `${one.price.date}, ${one.price.source}` : ''}</td>
+              </tr>
+            {/each}
+          </tbody>
+        </table>
+      {/if}
+    {:else}
+      <p>Nothing is in the list.</p>
+    {/each}
+    {#if list.length === 0}<p class="none">
+        Nothing is left to buy. <a href="/satchel">Back to the bag</a>
+      </p>{/if}
+    <p class="total figures">
+      Together <b>{formatMoney(money.firmMinor, money.currency)}</b> of {formatMoney(
+        money.spendableMinor,
+        money.currency
+      )} that may be spent (limit {formatMoney(money.limitMinor, money.currency)}, kept back {formatMoney(
+        money.reserveMinor,
+        money.currency
+      )}):
+      <b class:over={money.remainingMinor < 0}
+        >{formatMoney(Math.abs(money.remainingMinor), money.currency)}
+        {money.remainingMinor < 0 ? 'over' : 'left'}</b
+      >
+    </p>
+    {#if judgement.money.lines.some(({ line }) => line.state === 'bought')}
+      <h2>Bought</h2>
+      <ul class="plain">
+        {#each judgement.money.lines.filter(({ line }) => line.state === 'bought') as one (one.line.id)}
+          <li>
+            {one.gear ? fullName(one.gear) : one.line.gearId}, {formatMoney(
+              one.firmMinor,
+              money.currency
+            )}
+            <button
+              class="back"
+              onclick={() =>
+                satchel.act({
+                  type: 'change line',
+                  lineId: one.line.id,
+                  patch: { state: 'wanted' }
+                })}>not yet</button
+            >
+          </li>
+        {/each}
+      </ul>
+    {/if}
+    {#if questions.length > 0}
+      <h2>Ask before paying</h2>
+      <ul class="plain">
+        {#each questions as finding (finding.key)}<li>
+            “{finding.title()}” <span class="soft">{finding.why()}</span>
+          </li>{/each}
+      </ul>
+    {/if}
+    {#if owned.length > 0}
+      <h2>Already in the cupboard</h2>
+      <p>{owned.map((one) => (one.gear ? fullName(one.gear) : one.line.gearId)).join(', ')}</p>
+    {/if}
+    {#if cautions.length > 0}
+      <h2>Mind</h2>
+      <ul class="plain">
+        {#each cautions as caution (caution)}<li>{caution}</li>{/each}
+      </ul>
+    {/if}
+  </article>
+{/if}
+
+<style>
+  .sheet {
+    max-width: 62rem;
+    margin: 0 auto;
+    padding: 1.3rem 1.6rem 1.8rem;
+    background: var(--paper);
+    box-shadow: 0 10px 30px var(--shade);
+  }
+
+  header {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.8rem;
+    align-items: flex-start;
+    justify-content: space-between;
+  }
+
+  h1 {
+    font-size: 1.7rem;
+  }
+
+  h2 {
+    margin: 1.1rem 0 0.3rem;
+    font-size: 1.1rem;
+  }
+
+  .do {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.4rem;
+  }
+
+  .soft,
+  .where {
+    color: var(--ink-soft);
+    font-size: 0.8125rem;
+  }
+
+  .where {
+    display: block;
+    font-size: 0.75rem;
+  }
+
+  .warn {
+    margin-top: 0.8rem;
+    padding: 0.5rem 0.8rem;
+    border-left: 5px solid var(--brick);
+    border-radius: 6px;
+    background: var(--brick-wash);
+  }
+
+  table {
+    width: 100%;
+    border-collapse: collapse;
+  }
+
+  th {
+    padding: 0.2rem 0.5rem;
+    border-bottom: 1.5px solid var(--tan-line);
+    color: var(--ink-soft);
+    font-size: 0.75rem;
+    font-weight: 600;
+    text-align: left;
+  }
+
+  td {
+    padding: 0.3rem 0.5rem;
+    border-bottom: 1px dashed var(--line);
+  }
+
+  .n {
+    text-align: right;
+    white-space: nowrap;
+  }
+
+  .part {
+    display: flex;
+    gap: 0.6rem;
+    align-items: center;
+  }
+
+  .over {
+    color: var(--brick);
+  }
+
+  input[type='checkbox'] {
+    width: 1.15rem;
+    height: 1.15rem;
+    accent-color: var(--moss);
+  }
+
+  .total {
+    margin-top: 0.8rem;
+    font-size: 1rem;
+  }
+
+  .total b {
+    font-family: var(--display);
+    font-size: 1.15rem;
+  }
+
+  .plain {
+    padding-left: 1.1rem;
+    list-style: disc;
+  }
+
+  .plain li {
+    margin-bottom: 0.25rem;
+  }
+
+  .back {
+    border: 0;
+    background: none;
+    color: var(--moss);
+    text-decoration: underline;
+    cursor: pointer;
+  }
+
+  .none {
+    margin-top: 0.8rem;
+  }
+
+  @media (max-width: 760px) {
+    .sheet {
+      padding: 1rem;
+    }
+
+    thead {
+      display: none;
+    }
+
+    tr {
+      display: grid;
+      grid-template-columns: 1.8rem 1fr auto;
+      border-bottom: 1px dashed var(--line);
+    }
+
+    td {
+      border: 0;
+    }
+
+    td:nth-child(3),
+    td:nth-child(4),
+    td:nth-child(6),
+    td:nth-child(7) {
+      display: none;
+    }
+  }
+
+  @media print {
+    .sheet {
+      max-width: none;
+      border: 0;
+      box-shadow: none;
+      padding: 0;
+      background: #fff;
+    }
+
+    .do {
+      display: none;
+    }
+  }
+</style>

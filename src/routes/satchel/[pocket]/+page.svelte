@@ -1,0 +1,149 @@
+<script lang="ts">
+  import { goto } from '$app/navigation';
+  import type { Candidate } from '$lib/core/judge/candidates';
+  import { fullName } from '$lib/core/model/gear';
+  import type { Pocket } from '$lib/core/model/pocket';
+  import { satchel } from '$lib/state/project-store.svelte';
+  import { connectJudge } from '$lib/workers/connect-judge';
+  import Chooser from '$lib/ui/chooser/Chooser.svelte';
+  import IfTaken from '$lib/ui/chooser/IfTaken.svelte';
+  import SceneRail from '$lib/ui/scenes/SceneRail.svelte';
+
+  const { data }: { data: { pocket: Pocket } } = $props();
+
+  let candidates = $state.raw<Candidate[] | undefined>(undefined);
+  let chosenId = $state<string | undefined>(undefined);
+  let pinnedIds = $state<string[]>([]);
+  let fault = $state('');
+  let openPocket: Pocket | undefined;
+
+  // A newer question makes an older answer stale.
+  $effect(() => {
+    const { project } = satchel;
+    const { pocket } = data;
+    if (!project) return;
+    let stale = false;
+    if (pocket !== openPocket) {
+      candidates = undefined;
+      chosenId = undefined;
+      pinnedIds = [];
+      openPocket = pocket;
+    }
+    connectJudge()
+      .candidates(project, pocket)
+      .then((judged) => {
+        if (stale) return;
+        candidates = judged;
+        if (!judged.some((one) => one.gear.id === chosenId))
+          chosenId = (judged.find((one) => one.packed) ?? judged[0])?.gear.id;
+      })
+      .catch((error: unknown) => (fault = error instanceof Error ? error.message : String(error)));
+    return () => {
+      stale = true;
+    };
+  });
+
+  const chosen = $derived(candidates?.find((one) => one.gear.id === chosenId));
+  const replacedName = $derived.by(() => {
+    const line = satchel.plan?.lines.find((one) => one.id === chosen?.replaces);
+    const gear = line && satchel.shelf.byId.get(line.gearId);
+    return gear && fullName(gear);
+  });
+
+  function take(candidate: Candidate) {
+    if (candidate.act) void satchel.act(candidate.act);
+  }
+
+  function pin(id: string) {
+    pinnedIds = pinnedIds.includes(id)
+      ? pinnedIds.filter((one) => one !== id)
+      : [...pinnedIds, id].slice(-3);
+  }
+</script>
+
+<svelte:head><title>{data.pocket} pocket · Hearty Satchel</title></svelte:head>
+<svelte:window
+  onkeydown={(event) => {
+    if (event.key === 'Escape' && !document.querySelector('.bx--modal.is-visible'))
+      void goto('/satchel');
+  }}
+/>
+<h1 class="unseen">{data.pocket} pocket</h1>
+{#if satchel.project && satchel.judgement}
+  <p class="back"><a href="/satchel">← the open bag</a></p>
+  <div class="bench">
+    <aside class="scenes" aria-label="Scenes">
+      <SceneRail
+        scenes={satchel.project.scenes}
+        merits={satchel.judgement.merit.scenes}
+        then={chosen && !chosen.packed ? chosen.merit.scenes : undefined}
+        chosen={satchel.sceneId}
+        units={satchel.project.units}
+        onchoose={(id) => (satchel.sceneId = id)}
+      />
+    </aside>
+    <div>
+      {#if fault}<p role="alert" class="card fault">The parts could not be judged: {fault}</p>{/if}
+      <Chooser
+        pocket={data.pocket}
+        project={satchel.project}
+        judgement={satchel.judgement}
+        {candidates}
+        {chosenId}
+        {pinnedIds}
+        onchoose={(id) => (chosenId = id)}
+        onpin={pin}
+        ontake={take}
+        onact={(act) => satchel.act(act)}
+      />
+    </div>
+    <aside class="then" aria-label="If you take it">
+      <IfTaken
+        candidate={chosen}
+        pinned={chosen !== undefined && pinnedIds.includes(chosen.gear.id)}
+        currency={satchel.project.currency}
+        {replacedName}
+        ontake={() => chosen && take(chosen)}
+        onpin={() => chosen && pin(chosen.gear.id)}
+      />
+    </aside>
+  </div>
+{/if}
+
+<style>
+  .bench {
+    display: grid;
+    grid-template-columns: minmax(12rem, 14rem) minmax(0, 1fr) minmax(14rem, 16.5rem);
+    gap: 1rem;
+    align-items: start;
+  }
+
+  .back {
+    margin-bottom: 0.5rem;
+    font-size: 0.8125rem;
+    font-weight: 600;
+  }
+
+  .fault {
+    margin-bottom: 0.6rem;
+    padding: 0.7rem;
+  }
+
+  @media (max-width: 1080px) {
+    .bench {
+      grid-template-columns: minmax(0, 1fr);
+    }
+
+    .scenes {
+      order: 3;
+    }
+
+    .then {
+      order: 2;
+    }
+
+    .scenes :global(.rail) {
+      grid-template-columns: repeat(auto-fit, minmax(12rem, 1fr));
+    }
+  }
+</style>

@@ -1,0 +1,8 @@
+import { error } from '@sveltejs/kit';
+import { type Pocket, pockets } from '$lib/core/model/pocket';
+
+export function load({ params }: { params: { pocket: string } }): { pocket: Pocket } {
+  const pocket = pockets.find((one) => one === params.pocket);
+  if (!pocket) error(404, `The bag has no pocket called "${params.pocket}".`);
+  return { pocket };
+}
