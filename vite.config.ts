@@ -9,7 +9,6 @@ export default defineConfig({
   css: { postcss: { plugins: [carbonPrune()] } },
   worker: { format: 'es' },
   test: {
-    include: ['src/**/*.test.ts', 'scripts/**/*.test.ts'],
-    benchmark: { include: ['src/**/*.bench.ts'] }
+    include: ['src/**/*.test.ts', 'scripts/**/*.test.ts']
   }
 });

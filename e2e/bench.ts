@@ -13,7 +13,8 @@ export const test = base.extend<{ page: Page }>({
     page.on('pageerror', (error) => faults.push(`thrown: ${error.message}`));
     page.on('request', (request) => {
       const url = request.url();
-      if (!url.startsWith(baseURL!) && !url.startsWith('blob:') && !url.startsWith('data:')) faults.push(`foreign request: ${url}`);
+      if (!url.startsWith(baseURL!) && !url.startsWith('blob:') && !url.startsWith('data:'))
+        faults.push(`foreign request: ${url}`);
     });
     await use(page);
     expect(faults).toEqual([]);
@@ -45,7 +46,9 @@ export async function kept(page: Page): Promise<void> {
 }
 
 /** The project as the satchel file would carry it. */
-export async function exportedFile(page: Page): Promise<{ text: string; value: { project: Record<string, unknown>; shelf: unknown[] } }> {
+export async function exportedFile(
+  page: Page
+): Promise<{ text: string; value: { project: Record<string, unknown>; shelf: unknown[] } }> {
   await page.getByRole('button', { name: 'File', exact: true }).click();
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Save a satchel file' }).click();

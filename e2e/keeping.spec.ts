@@ -3,7 +3,10 @@ import { expect, exportedFile, kept, openDemo, test, verdict } from './bench';
 
 test('a reload keeps all, and undo reaches across it', async ({ page }) => {
   await openDemo(page);
-  await page.locator('[data-code="P2"]').getByRole('button', { name: /Ember 8 cell, twin/ }).click();
+  await page
+    .locator('[data-code="P2"]')
+    .getByRole('button', { name: /Ember 8 cell, twin/ })
+    .click();
   await expect(verdict(page)).toHaveText('£72.00 over');
   await kept(page);
   await page.reload();
@@ -27,7 +30,13 @@ test('a satchel file goes out and comes in equal', async ({ page, browser }) => 
   const fresh = await other.newPage();
   await fresh.goto('/');
   await fresh.getByRole('button', { name: 'File', exact: true }).click();
-  await fresh.getByLabel('Satchel file').setInputFiles({ name: 'loom.satchel.json', mimeType: 'application/json', buffer: Buffer.from(out.text) });
+  await fresh
+    .getByLabel('Satchel file')
+    .setInputFiles({
+      name: 'loom.satchel.json',
+      mimeType: 'application/json',
+      buffer: Buffer.from(out.text)
+    });
   await fresh.waitForURL('**/satchel');
   await expect(verdict(fresh)).toHaveText('£58.00 over');
   const back = await exportedFile(fresh);
@@ -38,15 +47,33 @@ test('a satchel file goes out and comes in equal', async ({ page, browser }) => 
 test('a file with faults is refused whole, with a sentence for each', async ({ page }) => {
   await openDemo(page);
   const { value } = await exportedFile(page);
-  const broken = structuredClone(value) as unknown as { project: { limitMinor: unknown; scenes: { fps: unknown }[] } };
+  const broken = structuredClone(value) as unknown as {
+    project: { limitMinor: unknown; scenes: { fps: unknown }[] };
+  };
   broken.project.limitMinor = -5;
   broken.project.scenes[1]!.fps = 'many';
   await page.getByRole('button', { name: 'File', exact: true }).click();
-  await page.getByLabel('Satchel file').setInputFiles({ name: 'x.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(broken)) });
+  await page
+    .getByLabel('Satchel file')
+    .setInputFiles({
+      name: 'x.json',
+      mimeType: 'application/json',
+      buffer: Buffer.from(JSON.stringify(broken))
+    });
   await expect(page.getByText('The file was not opened; nothing has changed.')).toBeVisible();
-  await expect(page.getByText('project.limitMinor must be a whole number of minor units, not negative.')).toBeVisible();
-  await expect(page.getByText('project.scenes[1].fps must be a number from 1 to 240 fps.')).toBeVisible();
-  await page.getByLabel('Satchel file').setInputFiles({ name: 'y.json', mimeType: 'application/json', buffer: readFileSync('package.json') });
+  await expect(
+    page.getByText('project.limitMinor must be a whole number of minor units, not negative.')
+  ).toBeVisible();
+  await expect(
+    page.getByText('project.scenes[1].fps must be a number from 1 to 240 fps.')
+  ).toBeVisible();
+  await page
+    .getByLabel('Satchel file')
+    .setInputFiles({
+      name: 'y.json',
+      mimeType: 'application/json',
+      buffer: readFileSync('package.json')
+    });
   await expect(page.getByText(/format must be "hearty-satchel"/)).toBeVisible();
   await page.keyboard.press('Escape');
   await expect(verdict(page)).toHaveText('£58.00 over');
@@ -57,7 +84,10 @@ test('two tabs see each other', async ({ page, context }) => {
   const second = await context.newPage();
   await second.goto('/satchel');
   await expect(verdict(second)).toHaveText('£58.00 over');
-  await second.locator('[data-code="P2"]').getByRole('button', { name: /Ember 8 cell, twin/ }).click();
+  await second
+    .locator('[data-code="P2"]')
+    .getByRole('button', { name: /Ember 8 cell, twin/ })
+    .click();
   await expect(verdict(page)).toHaveText('£72.00 over');
   await page.goto('/brief');
   await page.getByRole('spinbutton', { name: 'Limit, £' }).fill('1300');

@@ -8,7 +8,9 @@ test('POST /api/evaluate judges as the page does', async ({ page, request }) => 
   const judged = await answer.json();
   expect(judged.money.remainingMinor).toBe(-5800);
   expect(judged.merit.stops).toBe(3);
-  const lesson = judged.scenes.find((scene: { sceneId: string }) => scene.sceneId === 'loom-lesson');
+  const lesson = judged.scenes.find(
+    (scene: { sceneId: string }) => scene.sceneId === 'loom-lesson'
+  );
   expect(lesson.figures.minutesPerCell.value).toBeCloseTo((60 * 8.3 * 0.98) / 5.9, 6);
   const power = judged.findings.find((finding: { code: string }) => finding.code === 'P2');
   await expect(page.locator('[data-code="P2"]')).toContainText(power.title);
@@ -18,19 +20,34 @@ test('POST /api/evaluate judges as the page does', async ({ page, request }) => 
 });
 
 test('what it refuses it refuses in words, never with a stack', async ({ request }) => {
-  const wrongType = await request.post('/api/evaluate', { headers: { 'content-type': 'text/plain' }, data: 'hello' });
+  const wrongType = await request.post('/api/evaluate', {
+    headers: { 'content-type': 'text/plain' },
+    data: 'hello'
+  });
   expect(wrongType.status()).toBe(415);
-  const notJson = await request.post('/api/evaluate', { headers: { 'content-type': 'application/json' }, data: Buffer.from('{oops') });
+  const notJson = await request.post('/api/evaluate', {
+    headers: { 'content-type': 'application/json' },
+    data: Buffer.from('{oops')
+  });
   expect(notJson.status()).toBe(400);
-  const faulty = await request.post('/api/evaluate', { data: { format: 'hearty-satchel', version: 1, project: { name: 3 }, shelf: [] } });
+  const faulty = await request.post('/api/evaluate', {
+    data: { format: 'hearty-satchel', version: 1, project: { name: 3 }, shelf: [] }
+  });
   expect(faulty.status()).toBe(400);
   const { faults } = await faulty.json();
   expect(faults[0].field).toContain('project.');
-  const large = await request.post('/api/evaluate', { headers: { 'content-type': 'application/json' }, data: Buffer.alloc(21 * 1024 * 1024, 32) });
+  const large = await request.post('/api/evaluate', {
+    headers: { 'content-type': 'application/json' },
+    data: Buffer.alloc(21 * 1024 * 1024, 32)
+  });
   expect(large.status()).toBe(413);
-  const foreign = await request.post('/api/evaluate', { headers: { origin: 'https://elsewhere.example' }, data: {} });
+  const foreign = await request.post('/api/evaluate', {
+    headers: { origin: 'https://elsewhere.example' },
+    data: {}
+  });
   expect(foreign.status()).toBe(403);
-  for (const answer of [wrongType, notJson, faulty, large, foreign]) expect(await answer.text()).not.toMatch(/\bat .+:\d+:\d+/);
+  for (const answer of [wrongType, notJson, faulty, large, foreign])
+    expect(await answer.text()).not.toMatch(/\bat .+:\d+:\d+/);
 });
 
 test('health answers, and every answer carries strict headers', async ({ request }) => {

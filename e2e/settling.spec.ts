@@ -19,7 +19,9 @@ test('the demo is settled and bought by mouse', async ({ page }) => {
     if ((await cards.count()) === 0) break;
     const before = await page.locator('li[data-code]').allInnerTexts();
     await cards.first().locator('.remedy button').first().click();
-    await expect.poll(async () => page.locator('li[data-code]').allInnerTexts()).not.toEqual(before);
+    await expect
+      .poll(async () => page.locator('li[data-code]').allInnerTexts())
+      .not.toEqual(before);
   }
   await expect(page.getByText('Nothing stands in the way.')).toBeVisible();
   await expect(verdict(page)).toContainText('left');
@@ -42,7 +44,12 @@ test('the demo is settled and bought by keyboard alone', async ({ page }) => {
     // Tab until the wanted thing has the focus, as a hand would.
     for (let steps = 0; steps < 160; steps++) {
       await page.keyboard.press('Tab');
-      const focused = await page.evaluate(() => document.activeElement?.getAttribute('aria-label') ?? document.activeElement?.textContent ?? '');
+      const focused = await page.evaluate(
+        () =>
+          document.activeElement?.getAttribute('aria-label') ??
+          document.activeElement?.textContent ??
+          ''
+      );
       if (name.test(focused.trim())) {
         await page.keyboard.press('Enter');
         return;
@@ -60,11 +67,19 @@ test('the demo is settled and bought by keyboard alone', async ({ page }) => {
   await list.focus();
   await page.keyboard.press('Home');
   for (let steps = 0; steps < 20; steps++) {
-    if (await page.getByRole('option', { selected: true }).getByText('Dunmarrow Burr', { exact: true }).count()) break;
+    if (
+      await page
+        .getByRole('option', { selected: true })
+        .getByText('Dunmarrow Burr', { exact: true })
+        .count()
+    )
+      break;
     await page.keyboard.press('ArrowDown');
   }
   await page.keyboard.press('Space');
-  await expect(page.getByRole('region', { name: 'Pinned, side by side' })).toContainText('Dunmarrow Burr');
+  await expect(page.getByRole('region', { name: 'Pinned, side by side' })).toContainText(
+    'Dunmarrow Burr'
+  );
   await page.keyboard.press('Enter');
   await expect(page.getByRole('list', { name: 'In this pocket' })).toContainText('Dunmarrow Burr');
   await expect(page.getByRole('list', { name: 'In this pocket' })).not.toContainText('Perch');
@@ -79,7 +94,9 @@ test('the demo is settled and bought by keyboard alone', async ({ page }) => {
     const before = await page.locator('li[data-code]').allInnerTexts();
     await cards.first().locator('.remedy button').first().focus();
     await page.keyboard.press('Enter');
-    await expect.poll(async () => page.locator('li[data-code]').allInnerTexts()).not.toEqual(before);
+    await expect
+      .poll(async () => page.locator('li[data-code]').allInnerTexts())
+      .not.toEqual(before);
   }
   await expect(page.getByText('Nothing stands in the way.')).toBeVisible();
   await page.keyboard.press('8');
@@ -91,7 +108,11 @@ test('the demo is settled and bought by keyboard alone', async ({ page }) => {
 
 test('a why goes down to what the person typed and the maker states', async ({ page }) => {
   await openDemo(page);
-  await page.locator('[data-code="A1"]').first().getByRole('button', { name: 'How is that worked out?' }).click();
+  await page
+    .locator('[data-code="A1"]')
+    .first()
+    .getByRole('button', { name: 'How is that worked out?' })
+    .click();
   const dialog = page.getByRole('dialog');
   await expect(dialog).toContainText('voice over noise');
   await dialog.locator('summary', { hasText: 'voice at the microphone' }).click();

@@ -10,7 +10,9 @@ test.describe('the brief', () => {
     const slip = page.getByRole('dialog', { name: 'How strong is the wind?' });
     await slip.getByRole('spinbutton').fill('0');
     await slip.getByRole('spinbutton').press('Tab');
-    await expect(marsh.getByRole('button', { name: /How strong is the wind\?/ })).toContainText('still');
+    await expect(marsh.getByRole('button', { name: /How strong is the wind\?/ })).toContainText(
+      'still'
+    );
     await page.keyboard.press('Escape');
     await marsh.getByRole('button', { name: /Where is the camera\?/ }).click();
     const camera = page.getByRole('dialog', { name: 'Where is the camera?' });
@@ -32,7 +34,9 @@ test.describe('the brief', () => {
     await expect(loom).toContainText('1.08 m');
   });
 
-  test('scenes come, are renamed and go; schools and limits change what may be spent', async ({ page }) => {
+  test('scenes come, are renamed and go; schools and limits change what may be spent', async ({
+    page
+  }) => {
     await openDemo(page);
     await page.goto('/brief');
     await page.getByRole('button', { name: 'talk live' }).click();
@@ -40,9 +44,13 @@ test.describe('the brief', () => {
     await expect(live).toBeVisible();
     await live.getByLabel('Name of the scene').fill('<img src=x onerror=alert(1)> talk');
     await live.getByLabel('Name of the scene').press('Tab');
-    await expect(page.getByRole('article', { name: '<img src=x onerror=alert(1)> talk' })).toBeVisible();
+    await expect(
+      page.getByRole('article', { name: '<img src=x onerror=alert(1)> talk' })
+    ).toBeVisible();
     await page.goto('/satchel');
-    await expect(page.locator('[data-code="B5"]')).toContainText('The live picture carries the menus');
+    await expect(page.locator('[data-code="B5"]')).toContainText(
+      'The live picture carries the menus'
+    );
     await page.goto('/brief');
     await page.getByRole('button', { name: /^Drop <img/ }).click();
     await page.getByText('Glass first').click();
@@ -61,7 +69,11 @@ test('three questions pack a first kit within the limit', async ({ page }) => {
   await page.waitForURL('**/satchel', { timeout: 50_000 });
   await expect(verdict(page)).toContainText('left');
   await expect(page.locator('.pocket[data-pocket="body"]')).not.toContainText('Nothing in it yet');
-  await expect(page.getByText('Nothing stands in the way.').or(page.getByRole('heading', { name: /To settle · 0 stops/ }))).toBeVisible();
+  await expect(
+    page
+      .getByText('Nothing stands in the way.')
+      .or(page.getByRole('heading', { name: /To settle · 0 stops/ }))
+  ).toBeVisible();
 });
 
 test('a candidate shows what it would do before it is taken', async ({ page }) => {
@@ -90,12 +102,22 @@ test('a length of the strap is put off by key and comes back', async ({ page }) 
 });
 
 for (const theme of ['light', 'dark'] as const) {
-  test(`no accessibility fault in ${theme === 'dark' ? 'dusk' : 'day'} colours`, async ({ page }) => {
+  test(`no accessibility fault in ${theme === 'dark' ? 'dusk' : 'day'} colours`, async ({
+    page
+  }) => {
     await page.emulateMedia({ colorScheme: theme });
     await page.goto('/');
     const faultsHere = async () =>
-      (await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']).analyze()).violations.map(
-        (violation) => `${violation.id}: ${violation.nodes.map((node) => node.target.join(' ')).slice(0, 4).join(' | ')}`
+      (
+        await new AxeBuilder({ page })
+          .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
+          .analyze()
+      ).violations.map(
+        (violation) =>
+          `${violation.id}: ${violation.nodes
+            .map((node) => node.target.join(' '))
+            .slice(0, 4)
+            .join(' | ')}`
       );
     await expect(page.getByRole('button', { name: 'Pack a first kit' })).toBeVisible();
     expect(await faultsHere(), 'first run').toEqual([]);
@@ -119,7 +141,10 @@ test('a phone has it all within its width', async ({ page }) => {
   for (const path of ['/satchel', '/brief', '/buying', '/satchel/power']) {
     await page.goto(path);
     await page.waitForTimeout(300);
-    const { wide, screen } = await page.evaluate(() => ({ wide: document.documentElement.scrollWidth, screen: innerWidth }));
+    const { wide, screen } = await page.evaluate(() => ({
+      wide: document.documentElement.scrollWidth,
+      screen: innerWidth
+    }));
     expect(wide, path).toBeLessThanOrEqual(screen);
   }
   await page.getByRole('link', { name: /To settle/ }).click();

@@ -10,7 +10,11 @@ export const projectRoot = dirname(dirname(fileURLToPath(import.meta.url)));
 
 /** Runs a command with its output shown. @param {string} command @param {string[]} args @param {Record<string, string>} [env] */
 export function run(command, args, env = {}) {
-  const done = spawnSync(command, args, { cwd: projectRoot, stdio: 'inherit', env: { ...process.env, ...env } });
+  const done = spawnSync(command, args, {
+    cwd: projectRoot,
+    stdio: 'inherit',
+    env: { ...process.env, ...env }
+  });
   return done.status ?? 1;
 }
 
@@ -50,10 +54,25 @@ export function installWhenNeeded() {
 /** Builds the app unless the build was made from exactly these sources. */
 export function buildWhenChanged() {
   const stamp = join(projectRoot, 'build', '.built-from');
-  const sources = fingerprint(['src', 'static', 'package-lock.json', 'vite.config.ts', 'svelte.config.js', 'tsconfig.json', 'scripts/carbon-prune.mjs']);
+  const sources = fingerprint([
+    'src',
+    'static',
+    'package-lock.json',
+    'vite.config.ts',
+    'svelte.config.js',
+    'tsconfig.json',
+    'scripts/carbon-prune.mjs'
+  ]);
   if (isStamped(stamp, sources)) return;
   console.log('Building …');
-  if (run(process.execPath, [join('node_modules', 'vite', 'bin', 'vite.js'), 'build', '--logLevel', 'warn']) !== 0) {
+  if (
+    run(process.execPath, [
+      join('node_modules', 'vite', 'bin', 'vite.js'),
+      'build',
+      '--logLevel',
+      'warn'
+    ]) !== 0
+  ) {
     console.error('The build failed; its messages stand above.');
     process.exit(1);
   }

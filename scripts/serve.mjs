@@ -14,7 +14,8 @@ const staticHeaders = {
   'cross-origin-resource-policy': 'same-origin'
 };
 /** Scripts of workers are bound by the policy their own file carries. */
-const staticPolicy = "default-src 'none'; script-src 'self'; connect-src 'self'; frame-ancestors 'none'";
+const staticPolicy =
+  "default-src 'none'; script-src 'self'; connect-src 'self'; frame-ancestors 'none'";
 
 /** @param {string | undefined} url */
 const isFile = (url = '') => /\.[a-z0-9]+$/i.test(url.split('?')[0]);
@@ -37,7 +38,9 @@ export async function serve(port = Number(process.env.PORT) || FIRST_PORT) {
   });
   for (let tried = 0; tried < PORTS_TRIED; tried++) {
     const free = await new Promise((resolve, reject) => {
-      server.once('error', (/** @type {NodeJS.ErrnoException} */ error) => (error.code === 'EADDRINUSE' ? resolve(false) : reject(error)));
+      server.once('error', (/** @type {NodeJS.ErrnoException} */ error) =>
+        error.code === 'EADDRINUSE' ? resolve(false) : reject(error)
+      );
       server.listen(port + tried, () => resolve(true));
     });
     if (free) {
@@ -45,5 +48,7 @@ export async function serve(port = Number(process.env.PORT) || FIRST_PORT) {
     }
     server.removeAllListeners('error');
   }
-  throw new Error(`No free port between ${port} and ${port + PORTS_TRIED}. Set PORT to a free one.`);
+  throw new Error(
+    `No free port between ${port} and ${port + PORTS_TRIED}. Set PORT to a free one.`
+  );
 }

@@ -211,10 +211,11 @@ export const lightRows = {
     relation: 'log2(light ÷ light needed)',
     compute: (have, need) => Math.log2(have! / need!)
   },
+  // Lamps of one's own are turned down when they are too much; only the place's light has to be borne.
   densityNeeded: {
-    name: 'neutral density needed at the bright end',
+    name: 'neutral density needed at the bright end of the place',
     unit: 'stops',
-    from: ['aperture', 'shutter', 'faceBright', 'baseIso'],
+    from: ['aperture', 'shutter', 'lightBright', 'baseIso'],
     relation: 'log2(E·t·S/(250·N²)), not below zero',
     compute: (n, t, e, s) => neutralDensityStops(n!, t!, e!, s!)
   },

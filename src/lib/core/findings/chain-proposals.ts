@@ -7,11 +7,14 @@ import {
   joiningPartsOfKit,
   joiningPartsOfShelf
 } from '../rigs/connections';
-import type { AngleContext, Proposal } from './finding';
+import type { AngleContext, SettingProposal } from './finding';
 import { newLine } from './part-candidates';
 
 /** The cheapest chain of shelf parts that closes a connection, as one act that takes them all. */
-export function chainProposals(context: AngleContext, purpose: ConnectionPurpose): Proposal[] {
+export function chainProposals(
+  context: AngleContext,
+  purpose: ConnectionPurpose
+): SettingProposal[] {
   const { rig, shelf, project, plan } = context;
   const need = connectionsOf(rig).find((one) => one.purpose === purpose);
   if (!need || isMissingPort(need)) return [];

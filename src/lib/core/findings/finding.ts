@@ -38,6 +38,8 @@ export interface Held {
   /** Tells apart two findings of one code in one scene. */
   about?: string;
   lineIds?: readonly string[];
+  /** What is missing belongs to the part that needs it, as a stand to its lamp, and is taken with it. */
+  comesAlong?: boolean;
   /** Scenes a finding of the whole plan stops. */
   sceneIds?: readonly string[];
   has?: number;
@@ -49,15 +51,21 @@ export interface Held {
 }
 
 /** A change that may mend a finding; whether it does, the judge decides. */
-export type Proposal =
-  | { label: string; act: Act }
-  | {
-      /** Parts to try, cheapest first; the first that truly mends is offered. */
-      parts: readonly GearItem[];
-      label: (gear: GearItem) => string;
-      /** How the part comes in; by default it is added. */
-      act?: (line: PlanLine) => Act;
-    };
+export type Proposal = SettingProposal | PartProposal;
+
+/** A change of what is set, placed or said, or of parts already decided on. */
+export interface SettingProposal {
+  label: string;
+  act: Act;
+}
+
+export interface PartProposal {
+  /** Parts to try, cheapest first; the first that truly mends is offered. */
+  parts: readonly GearItem[];
+  label: (gear: GearItem) => string;
+  /** How the part comes in; by default it is added. */
+  act?: (line: PlanLine) => Act;
+}
 
 export interface AngleContext {
   rig: PlacedRig;

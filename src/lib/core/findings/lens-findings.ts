@@ -350,9 +350,17 @@ export const lensFindings: AngleFindingRow[] = [
         });
       }
       if (rig.scene.room) {
+        const ownLight = rig.scene.lightSource === 'lamps';
         proposals.push({
           parts: cheapestOf(shelf, project, 'lamp'),
-          label: (gear) => `Add ${gear.model}`
+          label: (gear) => `${ownLight ? 'Add' : 'Light it with'} ${gear.model}`,
+          act: (line) => ({
+            type: 'together',
+            acts: [
+              { type: 'add line', line },
+              { type: 'change scene', sceneId: rig.scene.id, patch: { lightSource: 'lamps' } }
+            ]
+          })
         });
       }
       proposals.push(
@@ -396,7 +404,7 @@ export const lensFindings: AngleFindingRow[] = [
           }
           return rig.filter
             ? `${fullName(rig.filter.gear)} takes ${figureWords(most, 'stops')}; the rest blows out or costs the shutter.`
-            : `No neutral density is in the bag: in ${figureWords(figureOf(record, 'faceBright')!, 'lx')} the picture blows out, or the shutter turns motion choppy.`;
+            : `No neutral density is in the bag: in ${figureWords(figureOf(record, 'lightBright')!, 'lx')} the picture blows out, or the shutter turns motion choppy.`;
         }
       };
     },
@@ -404,7 +412,7 @@ export const lensFindings: AngleFindingRow[] = [
       const { rig, shelf, project, record } = context;
       const proposals: Proposal[] = [];
       const shutterS = figureOf(record, 'shutter');
-      const bright = figureOf(record, 'faceBright');
+      const bright = figureOf(record, 'lightBright');
       const base = figureOf(record, 'baseIso');
       const most = figureOf(record, 'filterMost') ?? 0;
       const cap = figureOf(record, 'diffractionCap') ?? Infinity;

@@ -54,6 +54,7 @@ interface MissingRole {
   sceneNames: string[];
   sceneIds: string[];
   proposals: Proposal[];
+  comesAlong?: true;
 }
 
 /** What no scene can do without, and the kit does not have. */
@@ -171,6 +172,7 @@ function missingRoles({ rigs, kit, shelf, project }: PlanContext): MissingRole[]
       !kit.of('support').some(({ gear }) => gear.form === 'light stand')
     ) {
       miss('light stand', scene, () => ({
+        comesAlong: true,
         kind: 'support',
         title: 'The lamp has no stand',
         why: `${fullName(rig.keyLamp!.part.gear)} needs something to stand on.`,
@@ -182,6 +184,7 @@ function missingRoles({ rigs, kit, shelf, project }: PlanContext): MissingRole[]
       const lit = foreignLamp.cellType;
       if (countPieces(kit.of('cell'), (gear) => gear.cellType === lit) === 0) {
         miss('lamp cell', scene, () => ({
+          comesAlong: true,
           kind: 'cell',
           title: `No power for ${foreignLamp.model}`,
           why: `It runs from ${lit}.`,
@@ -207,6 +210,7 @@ function missingRoles({ rigs, kit, shelf, project }: PlanContext): MissingRole[]
     )
       continue;
     miss(`charger ${cellType}`, { id: '', name: 'every day' }, () => ({
+      comesAlong: true,
       kind: 'charger',
       title: `Nothing fills the ${cellType} cells`,
       why: `${body.gear.model} cannot be charged over USB and no charger is in the bag.`,
@@ -320,6 +324,7 @@ export const moneyFindings: PlanFindingRow[] = [
         about: roleKey(role),
         lineIds: [],
         sceneIds: role.sceneIds,
+        ...(role.comesAlong ? { comesAlong: true } : {}),
         title: () => role.title,
         why: () => `${role.why} Needed for ${role.sceneNames.join(', ')}.`
       })),

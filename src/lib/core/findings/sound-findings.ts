@@ -79,6 +79,17 @@ function furryCover(context: AngleContext): Proposal[] {
   ];
 }
 
+/** Speaking up is the oldest remedy and costs nothing but breath. */
+function louder({ rig }: AngleContext): Proposal[] {
+  if (rig.scene.voice !== 'normal') return [];
+  return [
+    {
+      label: 'Speak up',
+      act: { type: 'change scene', sceneId: rig.scene.id, patch: { voice: 'raised' } }
+    }
+  ];
+}
+
 export const soundFindings: AngleFindingRow[] = [
   {
     code: 'A1',
@@ -109,6 +120,7 @@ export const soundFindings: AngleFindingRow[] = [
     },
     propose: (context) => [
       ...furryCover(context),
+      ...louder(context),
       ...(context.rig.said?.boostOn === false
         ? [{ label: 'Switch the boost on', act: setRig(context, { boostOn: true }) }]
         : []),
@@ -248,14 +260,31 @@ export const soundFindings: AngleFindingRow[] = [
       };
     },
     propose: ({ rig, shelf, project, plan }) => {
-      const type = rig.mic!.gear.cellType;
-      if (type === undefined) return [];
-      return cheapestOf(shelf, project, 'cell', (gear) => gear.cellType === type)
-        .slice(0, 1)
-        .map((gear) => ({
-          label: `Add ${gear.model}`,
-          act: { type: 'add line' as const, line: newLine(plan, gear) }
-        }));
+      const { cellType, form, batteryHours } = rig.mic!.gear;
+      const [cell] =
+        cellType === undefined
+          ? []
+          : cheapestOf(shelf, project, 'cell', (gear) => gear.cellType === cellType);
+      return [
+        ...(cell
+          ? [
+              {
+                label: `Add ${cell.model}`,
+                act: { type: 'add line' as const, line: newLine(plan, cell) }
+              }
+            ]
+          : []),
+        {
+          parts: cheapestOf(
+            shelf,
+            project,
+            'microphone',
+            (gear) => gear.form === form && (gear.batteryHours ?? Infinity) > (batteryHours ?? 0)
+          ),
+          label: (gear) => `Swap to ${gear.model}`,
+          act: swapFor(rig.mic!.line.id)
+        }
+      ];
     }
   }
 ];

@@ -19,10 +19,13 @@ export interface Chain {
 interface Reached {
   end: Port;
   costMinor: number;
+  /** Parts of the bag the chain holds already; each is there once. A shelf sells as many as one likes. */
+  used: readonly string[];
   via: { part: JoiningPart; entry: Port; from: Reached } | undefined;
 }
 
-const keyOf = (port: Port) => `${port.family}|${port.type}|${port.end}`;
+const keyOf = (port: Port, used: readonly string[]) =>
+  `${port.family}|${port.type}|${port.end}|${used.join(' ')}`;
 const portWords = (port: Port) => `${port.type} ${port.end}`;
 
 /**
@@ -41,25 +44,27 @@ export function cheapestChain(
   parts: readonly JoiningPart[]
 ): Chain | undefined {
   if (mates(from, to)) return { parts: [], costMinor: 0, steps: [] };
-  const best = new Map<string, number>([[keyOf(from), 0]]);
-  const open: Reached[] = [{ end: from, costMinor: 0, via: undefined }];
+  const best = new Map<string, number>([[keyOf(from, []), 0]]);
+  const open: Reached[] = [{ end: from, costMinor: 0, used: [], via: undefined }];
   // One unit per part breaks ties towards short chains and can never outweigh a minor unit.
   const scale = 1024;
   while (open.length > 0) {
     open.sort((a, b) => b.costMinor - a.costMinor);
     const at = open.pop()!;
-    if (at.costMinor > (best.get(keyOf(at.end)) ?? Infinity)) continue;
+    if (at.costMinor > (best.get(keyOf(at.end, at.used)) ?? Infinity)) continue;
     if (mates(at.end, to)) return chainOf(at, to, scale);
     for (const part of parts) {
+      if (part.lineId !== undefined && at.used.includes(part.lineId)) continue;
+      const used = part.lineId === undefined ? at.used : [...at.used, part.lineId].sort();
       const joins = part.gear.ports.filter((port) => port.role === 'joins');
       for (const entry of joins) {
         if (!mates(at.end, entry)) continue;
         for (const exit of joins) {
           if (exit === entry) continue;
           const costMinor = at.costMinor + part.costMinor * scale + 1;
-          if (costMinor < (best.get(keyOf(exit)) ?? Infinity)) {
-            best.set(keyOf(exit), costMinor);
-            open.push({ end: exit, costMinor, via: { part, entry, from: at } });
+          if (costMinor < (best.get(keyOf(exit, used)) ?? Infinity)) {
+            best.set(keyOf(exit, used), costMinor);
+            open.push({ end: exit, costMinor, used, via: { part, entry, from: at } });
           }
         }
       }

@@ -9,7 +9,7 @@ import type { Pocket } from '../model/pocket';
 import { activePlan, type Project } from '../model/project';
 import type { Shelf } from '../model/shelf';
 import { judgePlan, type Judgement } from './judge-plan';
-import { completeJoints } from './settle';
+import { completeKit } from './settle';
 
 /** One part of a pocket, judged as if it were taken into the whole kit. */
 export interface Candidate {
@@ -126,7 +126,7 @@ function judgeCandidate(
   const line: PlanLine = { ...newLine(plan, gear), basis, quantity: replaced?.quantity ?? 1 };
   const take: Act = replaced ? swapFor(replaced.id)(line) : { type: 'add line', line };
   const changed = applyAct(project, take);
-  const { acts, judgement: after } = completeJoints(before, changed, shelf);
+  const { acts, judgement: after } = completeKit(before, changed, shelf);
   const had = new Map(
     before.findings.map((finding) => [finding.key, severityRank(finding.severity)])
   );

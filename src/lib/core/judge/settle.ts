@@ -36,11 +36,11 @@ function judged(project: Project, shelf: Shelf): Judgement {
 }
 
 /**
- * Adds the cheapest joining parts that close what a change has left open, so that a proposed part
- * comes with its cable, ring or thread piece. What was open before stays as it was, but for the
+ * Adds the cheapest parts that close what a change has left open, so that a proposed part comes with
+ * its cable, ring or thread piece, and a lamp with its stand. What was open before stays as it was, but for the
  * finding that is being mended.
  */
-export function completeJoints(
+export function completeKit(
   before: Judgement,
   project: Project,
   shelf: Shelf,
@@ -50,42 +50,53 @@ export function completeJoints(
   const acts: Act[] = [];
   let now = project;
   let judgement = judged(now, shelf);
-  const purposes: Partial<Record<string, ConnectionPurpose[]>> = {
-    B3: ['microphone into body'],
-    L1: ['lens on body'],
-    L8: ['filter on lens'],
-    S5: ['camera held', 'microphone held', 'lamp held']
-  };
-  for (let round = 0; round < 4; round++) {
+  const tried = new Set<string>();
+  for (let round = 0; round < MOST_COMPLETED; round++) {
     const open = judgement.findings.find(
       (finding) =>
-        purposes[finding.code] !== undefined &&
+        !tried.has(finding.key) &&
+        (joints[finding.code] !== undefined || finding.comesAlong === true) &&
         (!openBefore.has(finding.key) || finding.key === mending)
     );
-    const angle =
-      open &&
-      judgement.angles.find(
-        (one) => one.scene.id === open.sceneId && one.angle.id === open.angleId
-      );
-    if (!open || !angle) break;
-    const context: AngleContext = {
-      rig: angle.rig,
-      record: angle.record,
-      shelf,
-      plan: activePlan(now),
-      project: now
-    };
-    const wanted = purposes[open.code]!.filter((purpose) =>
-      connectionsOf(angle.rig).some((need) => need.purpose === purpose)
-    );
-    const proposal = wanted.flatMap((purpose) => chainProposals(context, purpose))[0];
-    if (!proposal || !('act' in proposal) || proposal.act === undefined || 'parts' in proposal)
-      break;
-    acts.push(proposal.act);
-    now = applyAct(now, proposal.act);
+    if (!open) break;
+    tried.add(open.key);
+    const act = closingAct(now, shelf, judgement, open);
+    if (!act) continue;
+    acts.push(act);
+    now = applyAct(now, act);
     judgement = judged(now, shelf);
   }
   return { project: now, acts, judgement };
+}
+
+/** Findings that a chain of joining parts closes, and the connections they speak of. */
+const joints: Partial<Record<string, readonly ConnectionPurpose[]>> = {
+  B3: ['microphone into body'],
+  L1: ['lens on body'],
+  L8: ['filter on lens'],
+  S5: ['camera held', 'microphone held', 'lamp held']
+};
+const MOST_COMPLETED = 6;
+
+/** The cheapest parts that close one open end, or the cheapest part of a role that comes along. */
+function closingAct(
+  project: Project,
+  shelf: Shelf,
+  judgement: Judgement,
+  open: Finding
+): Act | undefined {
+  const context = contextOf(project, shelf, judgement, open);
+  if (!context) return undefined;
+  if ('record' in context) {
+    const purposes = (joints[open.code] ?? []).filter((purpose) =>
+      connectionsOf(context.rig).some((need) => need.purpose === purpose)
+    );
+    return purposes.flatMap((purpose) => chainProposals(context, purpose))[0]?.act;
+  }
+  if (open.row.scope !== 'plan') return undefined;
+  const [proposal] = open.row.propose(context, open);
+  const gear = proposal && 'parts' in proposal ? proposal.parts[0] : undefined;
+  return gear && { type: 'add line', line: newLine(activePlan(project), gear) };
 }
 
 /** A change that takes at least this share of the gap away is worth offering though a rest remains. */
@@ -114,7 +125,7 @@ function tried(
   act: Act
 ): Remedy | undefined {
   const changed = applyAct(project, act);
-  const { acts: joints, judgement: after } = completeJoints(before, changed, shelf, finding.key);
+  const { acts: joints, judgement: after } = completeKit(before, changed, shelf, finding.key);
   const rest = after.findings.find((one) => one.key === finding.key);
   const eased =
     rest !== undefined &&

@@ -1,0 +1,73 @@
+import { demoProject } from '$lib/catalogue/demo-project';
+import { catalogue, shelfOf } from '$lib/catalogue/load-catalogue';
+import { judgeCandidates } from '$lib/core/judge/candidates';
+import { judgePlan } from '$lib/core/judge/judge-plan';
+import { remediesFor } from '$lib/core/judge/settle';
+import { activePlan, type Project } from '$lib/core/model/project';
+import { median, sampleMicroseconds } from './measure';
+
+const project = demoProject();
+const shelf = shelfOf(project);
+
+/** The demo with its scenes or lines repeated, to see how the work grows. */
+function grown(scenes: number, lines: number): Project {
+  const large = demoProject();
+  large.scenes = Array.from({ length: scenes }, (_, at) => ({
+    ...large.scenes[at % large.scenes.length]!,
+    id: `s-${at}`
+  }));
+  const plan = activePlan(large);
+  plan.lines = Array.from({ length: lines }, (_, at) => ({
+    ...plan.lines[at % plan.lines.length]!,
+    id: `l-${at}`
+  }));
+  plan.rigs = [];
+  return large;
+}
+
+interface Row {
+  work: string;
+  medianUs: number;
+  aim: string;
+}
+const rows: Row[] = [];
+function measure(work: string, aim: string, samples: number, run: () => void): number {
+  const us = median(sampleMicroseconds(samples, run));
+  rows.push({ work, medianUs: us, aim });
+  return us;
+}
+
+const one = measure('judgePlan, the demo (3 scenes, 14 lines)', '≤ 100 µs', 3000, () =>
+  judgePlan(project, activePlan(project), shelf)
+);
+for (const [scenes, lines] of [
+  [1, 14],
+  [3, 20],
+  [6, 20],
+  [12, 20],
+  [3, 40],
+  [3, 80]
+] as const) {
+  const large = grown(scenes, lines);
+  const us = measure(`judgePlan, ${scenes} scenes, ${lines} lines`, '', 800, () =>
+    judgePlan(large, activePlan(large), shelf)
+  );
+  rows.at(-1)!.aim = `${(us / one).toFixed(2)} × the demo`;
+}
+for (const pocket of ['sound', 'joining'] as const) {
+  const count = catalogue.items.length;
+  measure(`chooser, ${pocket} pocket of the ${count}-part shelf`, '', 15, () =>
+    judgeCandidates(project, shelf, pocket)
+  );
+}
+const judgement = judgePlan(project, activePlan(project), shelf);
+measure(`remedies of all ${judgement.findings.length} findings`, '', 10, () =>
+  judgement.findings.forEach((finding) => remediesFor(project, shelf, judgement, finding))
+);
+
+const width = Math.max(...rows.map((row) => row.work.length));
+for (const { work, medianUs, aim } of rows) {
+  const time =
+    medianUs >= 1000 ? `${(medianUs / 1000).toFixed(1)} ms` : `${medianUs.toFixed(0)} µs`;
+  console.log(`${work.padEnd(width)}  ${time.padStart(9)}  ${aim}`);
+}

@@ -1,0 +1,69 @@
+// Takes the pictures of docs/screenshots/ from the demo, anew: `npm run screenshots`.
+import { chromium } from '@playwright/test';
+import { buildWhenChanged, installWhenNeeded } from './own-setup.mjs';
+
+installWhenNeeded();
+buildWhenChanged();
+const { serve } = await import('./serve.mjs');
+const { address, close } = await serve(4390);
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-gpu']
+});
+
+/** @typedef {{ name: string, path: string, width?: number, height?: number, dusk?: boolean, before?: (page: import('@playwright/test').Page) => Promise<void> }} Picture */
+
+/** @type {Picture[]} */
+const pictures = [
+  { name: 'first-run', path: '/' },
+  { name: 'brief', path: '/brief' },
+  { name: 'brief-phone', path: '/brief', width: 390, height: 844 },
+  { name: 'satchel', path: '/satchel' },
+  { name: 'satchel-dusk', path: '/satchel', dusk: true },
+  { name: 'satchel-phone', path: '/satchel', width: 390, height: 844 },
+  {
+    name: 'chooser',
+    path: '/satchel/sound',
+    before: async (page) => {
+      await page.getByRole('option').filter({ hasText: 'Thimble One' }).click();
+      await page.evaluate(() => scrollTo(0, 0));
+    }
+  },
+  { name: 'chooser-phone', path: '/satchel/sound', width: 390, height: 844 },
+  { name: 'buying-list', path: '/buying' },
+  { name: 'buying-list-phone', path: '/buying', width: 390, height: 844 },
+  {
+    name: 'why',
+    path: '/satchel',
+    before: async (page) => {
+      await page
+        .locator('[data-code="A1"]')
+        .first()
+        .getByRole('button', { name: 'How is that worked out?' })
+        .click();
+      await page.locator('summary', { hasText: 'voice at the microphone' }).click();
+      await page.locator('summary', { hasText: 'mouth to microphone' }).click();
+    }
+  }
+];
+
+for (const { name, path, width = 1280, height = 800, dusk = false, before } of pictures) {
+  const context = await browser.newContext({
+    viewport: { width, height },
+    colorScheme: dusk ? 'dark' : 'light',
+    locale: 'en-GB'
+  });
+  const page = await context.newPage();
+  if (path !== '/') {
+    await page.goto(`${address}/?open=demo`);
+    await page.waitForURL('**/satchel');
+  }
+  await page.goto(`${address}${path}`);
+  await page.waitForTimeout(1200);
+  await before?.(page);
+  await page.waitForTimeout(400);
+  await page.screenshot({ path: `docs/screenshots/${name}.png` });
+  await context.close();
+}
+await browser.close();
+close();

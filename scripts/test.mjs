@@ -1,0 +1,102 @@
+// The whole check, on a fresh clone as well: set-up, types, lint, unit tests, build, browser tests.
+// Ends with a line `N passed, N failed`.
+import { spawnSync } from 'node:child_process';
+import { existsSync, mkdtempSync, readFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { buildWhenChanged, installWhenNeeded, run } from './own-setup.mjs';
+
+const CHROMIUM = '/usr/bin/chromium';
+let passed = 0;
+let failed = 0;
+
+/** @param {string} name @param {() => boolean} work */
+function step(name, work) {
+  console.log(`\n── ${name}`);
+  const begun = Date.now();
+  const good = work();
+  if (good) passed += 1;
+  else failed += 1;
+  console.log(
+    `── ${name}: ${good ? 'passed' : 'FAILED'} in ${Math.round((Date.now() - begun) / 1000)} s`
+  );
+}
+
+/** @param {string} name @param {string[]} args @param {Record<string, string>} [env] */
+const tool = (name, args, env) => run(process.execPath, [join('node_modules', name), ...args], env);
+
+function chromiumIsThere() {
+  if (existsSync(CHROMIUM)) return true;
+  if (process.getuid?.() === 0 && spawnSync('apt-get', ['--version']).status === 0) {
+    console.log('Installing Debian’s chromium for the browser tests …');
+    const quiet = { DEBIAN_FRONTEND: 'noninteractive' };
+    run('apt-get', ['update', '-qq'], quiet);
+    run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium'], quiet);
+  }
+  if (existsSync(CHROMIUM)) return true;
+  console.error(
+    'The browser tests need Debian’s Chromium at /usr/bin/chromium. Install it with: sudo apt-get install chromium'
+  );
+  return false;
+}
+
+installWhenNeeded();
+const reports = mkdtempSync(join(tmpdir(), 'hearty-satchel-'));
+
+step(
+  'types',
+  () =>
+    tool('@sveltejs/kit/svelte-kit.js', ['sync']) === 0 &&
+    tool('svelte-check/bin/svelte-check', [
+      '--tsconfig',
+      './tsconfig.json',
+      '--fail-on-warnings'
+    ]) === 0
+);
+step(
+  'lint',
+  () =>
+    tool('eslint/bin/eslint.js', ['.', '--max-warnings', '0']) === 0 &&
+    tool('prettier/bin/prettier.cjs', ['--check', '--log-level', 'warn', '.']) === 0
+);
+
+console.log('\n── unit tests');
+const unitReport = join(reports, 'unit.json');
+const unitCode = tool('vitest/vitest.mjs', [
+  'run',
+  '--reporter=dot',
+  '--reporter=json',
+  `--outputFile.json=${unitReport}`
+]);
+if (existsSync(unitReport)) {
+  const { numPassedTests, numFailedTests, numFailedTestSuites } = JSON.parse(
+    readFileSync(unitReport, 'utf8')
+  );
+  passed += numPassedTests;
+  failed += numFailedTests;
+  if (unitCode !== 0 && numFailedTests === 0) failed += Math.max(1, numFailedTestSuites);
+} else failed += 1;
+
+step('build', () => {
+  buildWhenChanged();
+  return true;
+});
+
+console.log('\n── browser tests');
+if (!chromiumIsThere()) failed += 1;
+else {
+  const browserReport = join(reports, 'browser.json');
+  const code = tool('@playwright/test/cli.js', ['test'], {
+    PLAYWRIGHT_JSON_OUTPUT_NAME: browserReport
+  });
+  if (existsSync(browserReport)) {
+    const { stats } = JSON.parse(readFileSync(browserReport, 'utf8'));
+    passed += stats.expected + stats.flaky;
+    failed += stats.unexpected;
+    if (code !== 0 && stats.unexpected === 0) failed += 1;
+  } else failed += 1;
+}
+
+if (passed === 0) failed += 1;
+console.log(`\n${passed} passed, ${failed} failed`);
+process.exit(failed === 0 ? 0 : 1);

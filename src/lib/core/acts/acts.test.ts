@@ -1,0 +1,104 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { demoProject } from '../../catalogue/demo-project';
+import { catalogue } from '../../catalogue/load-catalogue';
+import { activePlan, type Project } from '../model/project';
+import type { Act } from './act';
+import { actWords } from './act-words';
+import { ActError, applyAct } from './apply-act';
+import { applyRecorded, redoChange, undoChange } from './record-act';
+
+const gearIds = catalogue.items.slice(0, 40).map((gear) => gear.id);
+const anyAct: fc.Arbitrary<Act> = fc.oneof(
+  fc
+    .record({ id: fc.integer({ min: 100, max: 130 }), gearId: fc.constantFrom(...gearIds) })
+    .map(({ id, gearId }): Act => ({
+      type: 'add line',
+      line: {
+        id: `line-${id}`,
+        gearId,
+        quantity: 1,
+        basis: 'new',
+        state: 'wanted',
+        step: 'now',
+        locked: false
+      }
+    })),
+  fc.integer({ min: 1, max: 15 }).map((at): Act => ({ type: 'remove line', lineId: `line-${at}` })),
+  fc
+    .record({ at: fc.integer({ min: 1, max: 15 }), quantity: fc.integer({ min: 1, max: 9 }) })
+    .map(({ at, quantity }): Act => ({
+      type: 'change line',
+      lineId: `line-${at}`,
+      patch: { quantity }
+    })),
+  fc.nat(500_000).map((limitMinor): Act => ({ type: 'set project', patch: { limitMinor } })),
+  fc.double({ min: 0.2, max: 5, noNaN: true }).map((distanceM): Act => ({
+    type: 'change angle',
+    sceneId: 'loom-lesson',
+    angleId: 'a',
+    patch: { distanceM }
+  })),
+  fc.constant<Act>({
+    type: 'set rig',
+    sceneId: 'marsh-path',
+    angleId: 'a',
+    patch: { apertureN: 4 }
+  }),
+  fc.constant<Act>({ type: 'remove scene', sceneId: 'shuttle-hands' })
+);
+
+describe('acts', () => {
+  it('leave the project they were given as it was', () => {
+    const project = demoProject();
+    const copy = structuredClone(project);
+    applyAct(project, { type: 'remove line', lineId: 'line-1' });
+    expect(project).toEqual(copy);
+  });
+
+  it('can all be undone back to the first and redone to the last', () => {
+    fc.assert(
+      fc.property(fc.array(anyAct, { maxLength: 12 }), (acts) => {
+        let project: Project = demoProject();
+        const states = [project];
+        const changes = [];
+        for (const act of acts) {
+          try {
+            const done = applyRecorded(project, act);
+            project = done.project;
+            states.push(project);
+            changes.push(done.change);
+          } catch (error) {
+            expect(error).toBeInstanceOf(ActError);
+          }
+        }
+        for (let at = changes.length - 1; at >= 0; at--) {
+          project = undoChange(project, changes[at]!);
+          expect(project).toEqual(states[at]);
+        }
+        for (let at = 0; at < changes.length; at++) {
+          project = redoChange(project, changes[at]!);
+          expect(project).toEqual(states[at + 1]);
+        }
+      }),
+      { numRuns: 60 }
+    );
+  });
+
+  it('make a rig forget a part that has left', () => {
+    const project = applyAct(demoProject(), { type: 'remove line', lineId: 'line-4' });
+    expect(activePlan(project).rigs[0]!.lensLineId).toBeUndefined();
+  });
+
+  it('say in words what they do, and refuse what is not there', () => {
+    const project = demoProject();
+    expect(
+      actWords(
+        { type: 'change line', lineId: 'line-2', patch: { step: 'later' } },
+        project,
+        catalogue
+      )
+    ).toBe('put Quillfeather Ray 65 + 55 cm dome off');
+    expect(() => applyAct(project, { type: 'remove line', lineId: 'nowhere' })).toThrow(ActError);
+  });
+});

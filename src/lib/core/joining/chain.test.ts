@@ -1,0 +1,94 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { catalogue } from '../../catalogue/load-catalogue';
+import type { GearItem } from '../model/gear';
+import { mates, type Port } from '../model/ports';
+import { cheapestChain, type JoiningPart } from './chain';
+
+const audio = (type: string, end: Port['end']): Port => ({
+  family: 'audio',
+  type,
+  end,
+  role: 'joins'
+});
+const part = (id: number, costMinor: number, a: Port, b: Port, lineId?: string): JoiningPart => ({
+  ...(lineId === undefined ? {} : { lineId }),
+  gear: { id: `p${id}`, kind: 'cable', maker: 'm', model: `lead ${id}`, ports: [a, b] } as GearItem,
+  costMinor
+});
+
+/** More parts than there are kinds of ends never help. */
+const LONGEST = 6;
+
+/** Every sequence of parts, tried out: slow and plainly right. Parts of the bag are used once. */
+function cheapestByTrying(
+  from: Port,
+  to: Port,
+  parts: readonly JoiningPart[],
+  depth = 0
+): number | undefined {
+  if (mates(from, to)) return 0;
+  if (depth === LONGEST) return undefined;
+  let best: number | undefined;
+  for (const one of parts) {
+    const rest = one.lineId === undefined ? parts : parts.filter((other) => other !== one);
+    const [a, b] = one.gear.ports as [Port, Port];
+    for (const [entry, exit] of [
+      [a, b],
+      [b, a]
+    ] as const) {
+      if (!mates(from, entry)) continue;
+      const beyond = cheapestByTrying(exit, to, rest, depth + 1);
+      if (beyond !== undefined && (best === undefined || beyond + one.costMinor < best))
+        best = beyond + one.costMinor;
+    }
+  }
+  return best;
+}
+
+describe('a chain of joining parts', () => {
+  it('is empty when plug and socket meet', () => {
+    expect(cheapestChain(audio('3.5 TRS', 'plug'), audio('3.5 TRS', 'socket'), [])).toEqual({
+      parts: [],
+      costMinor: 0,
+      steps: []
+    });
+  });
+
+  it('is the cheapest there is, as trying everything finds it', () => {
+    const ends = fc.constantFrom<Port['end']>('plug', 'socket');
+    const port = fc
+      .record({ type: fc.constantFrom('A', 'B', 'C'), end: ends })
+      .map(({ type, end }) => audio(type, end));
+    const parts = fc
+      .array(fc.tuple(fc.nat(30), port, port, fc.boolean()), { maxLength: 4 })
+      .map((list) =>
+        list.map(([cost, a, b, owned], id) =>
+          part(id, owned ? 0 : cost + 1, a, b, owned ? `l${id}` : undefined)
+        )
+      );
+    fc.assert(
+      fc.property(port, port, parts, (from, to, list) => {
+        expect(cheapestChain(from, to, list)?.costMinor).toBe(cheapestByTrying(from, to, list));
+      }),
+      { numRuns: 600 }
+    );
+  });
+
+  it('leads a phone’s jack to a wired lapel over two leads of the shelf and says how', () => {
+    const joins = catalogue.items
+      .filter((gear) => gear.ports.some((one) => one.role === 'joins'))
+      .map((gear) => ({ gear, costMinor: gear.priceNew!.likely }));
+    const chain = cheapestChain(audio('3.5 TRRS', 'plug'), audio('USB-C', 'socket'), joins)!;
+    expect(chain.parts.map(({ gear }) => gear.model)).toEqual([
+      'Lead TRRS to TRS',
+      'Lead TRS to USB-C'
+    ]);
+    expect(chain.costMinor).toBe(1700);
+    expect(chain.steps).toHaveLength(3);
+  });
+
+  it('is not there when nothing fits', () => {
+    expect(cheapestChain(audio('XLR', 'socket'), audio('USB-C', 'socket'), [])).toBeUndefined();
+  });
+});

@@ -1,0 +1,136 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { schoolIds } from '../model/project';
+import { pockets } from '../model/pocket';
+import { type Axis, axes, axisCurves, pointsOn } from './axes';
+import { nonDominated } from './front';
+import { compareKits, type KitMerit, meritOfKit } from './kit-merit';
+import { combineAxes } from './scene-merit';
+import { schools } from './schools';
+
+const all = (points: number, more: Partial<Record<Axis, number>> = {}) =>
+  ({ ...Object.fromEntries(axes.map((axis) => [axis, points])), ...more }) as Record<Axis, number>;
+const weights = schools['sound and light first'].weights;
+
+describe('axes into a scene', () => {
+  it('gives about 42 to a kit with sound 10 and the rest 95, and 70 to one with all 70', () => {
+    expect(combineAxes(all(95, { sound: 10 }), weights).merit).toBeCloseTo(41.9, 1);
+    expect(combineAxes(all(95, { sound: 10 }), weights).worst).toBe('sound');
+    expect(combineAxes(all(70), weights).merit).toBeCloseTo(70, 9);
+  });
+
+  it('never falls when an axis rises, under any school', () => {
+    const points = fc.record(
+      Object.fromEntries(axes.map((axis) => [axis, fc.double({ min: 0, max: 100, noNaN: true })]))
+    );
+    fc.assert(
+      fc.property(
+        points,
+        fc.constantFrom(...axes),
+        fc.double({ min: 0, max: 50, noNaN: true }),
+        fc.constantFrom(...schoolIds),
+        (before, axis, rise, school) => {
+          const have = before as Record<Axis, number>;
+          const better = { ...have, [axis]: Math.min(100, have[axis] + rise) };
+          const by = schools[school].weights;
+          expect(combineAxes(better, by).merit).toBeGreaterThanOrEqual(
+            combineAxes(have, by).merit - 1e-9
+          );
+        }
+      )
+    );
+  });
+});
+
+describe('curves', () => {
+  it('feed one axis each', () => {
+    const figures = axes.flatMap((axis) => axisCurves[axis].map((curve) => curve.figure));
+    expect(new Set(figures).size).toBe(figures.length);
+  });
+
+  it('stay within 0 and 100 and go on sloping past their ends', () => {
+    for (const axis of axes) {
+      for (const { points, figure } of axisCurves[axis]) {
+        const [first, last] = [points[0]!, points.at(-1)!];
+        for (const at of [-1e6, first[0] - 1, first[0], last[0], last[0] + 1, 1e6, Infinity]) {
+          expect(pointsOn(points, at), figure).toBeGreaterThanOrEqual(0);
+          expect(pointsOn(points, at), figure).toBeLessThanOrEqual(100);
+        }
+        expect(pointsOn(points, last[0] + 1), figure).not.toBe(pointsOn(points, last[0] + 2));
+      }
+    }
+  });
+});
+
+describe('schools', () => {
+  it.each(schoolIds)('%s shares out a hundred and weighs a hundred', (id) => {
+    const school = schools[id];
+    expect(pockets.reduce((sum, pocket) => sum + school.split[pocket], 0)).toBe(100);
+    expect(axes.reduce((sum, axis) => sum + school.weights[axis], 0)).toBe(100);
+    expect([...school.pocketOrder].sort()).toEqual([...pockets].sort());
+  });
+});
+
+describe('kits', () => {
+  const kit = (more: Partial<KitMerit>): KitMerit => ({
+    mustDoWorking: 3,
+    mustDoScenes: 3,
+    stops: 0,
+    meritHundredths: 5000,
+    onceSettledHundredths: 5000,
+    scenes: [],
+    ...more
+  });
+
+  it('compare by must-do scenes that work, then stops, then merit', () => {
+    expect(compareKits(kit({}), kit({ mustDoWorking: 2, meritHundredths: 9900 }))).toBeGreaterThan(
+      0
+    );
+    expect(compareKits(kit({ stops: 1, meritHundredths: 9900 }), kit({}))).toBeLessThan(0);
+    expect(compareKits(kit({ meritHundredths: 5001 }), kit({}))).toBeGreaterThan(0);
+  });
+
+  it('count nothing for a scene that cannot work', () => {
+    const scene = (works: boolean) => ({
+      sceneId: 's',
+      low: 80,
+      high: 80,
+      heldBackBy: undefined,
+      axes: {},
+      works
+    });
+    const merit = meritOfKit(
+      [
+        { sharePercent: 50, mustDo: true },
+        { sharePercent: 50, mustDo: true }
+      ] as never,
+      [scene(true), scene(false)],
+      1
+    );
+    expect(merit.meritHundredths).toBe(4000);
+    expect(merit.onceSettledHundredths).toBe(8000);
+  });
+
+  it('nothing on the edge is beaten, and everything off it is', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.record({ priceMinor: fc.nat(1000), merit: fc.nat(100) }), {
+          minLength: 1,
+          maxLength: 40
+        }),
+        (offers) => {
+          const edge = new Set(nonDominated(offers));
+          for (const offer of offers) {
+            const beaten = offers.some(
+              (other) =>
+                other.priceMinor <= offer.priceMinor &&
+                other.merit >= offer.merit &&
+                (other.priceMinor < offer.priceMinor || other.merit > offer.merit)
+            );
+            if (edge.has(offer)) expect(beaten).toBe(false);
+          }
+        }
+      )
+    );
+  });
+});
