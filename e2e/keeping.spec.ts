@@ -30,13 +30,11 @@ test('a satchel file goes out and comes in equal', async ({ page, browser }) => 
   const fresh = await other.newPage();
   await fresh.goto('/');
   await fresh.getByRole('button', { name: 'File', exact: true }).click();
-  await fresh
-    .getByLabel('Satchel file')
-    .setInputFiles({
-      name: 'loom.satchel.json',
-      mimeType: 'application/json',
-      buffer: Buffer.from(out.text)
-    });
+  await fresh.getByLabel('Satchel file').setInputFiles({
+    name: 'loom.satchel.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(out.text)
+  });
   await fresh.waitForURL('**/satchel');
   await expect(verdict(fresh)).toHaveText('£58.00 over');
   const back = await exportedFile(fresh);
@@ -53,13 +51,11 @@ test('a file with faults is refused whole, with a sentence for each', async ({ p
   broken.project.limitMinor = -5;
   broken.project.scenes[1]!.fps = 'many';
   await page.getByRole('button', { name: 'File', exact: true }).click();
-  await page
-    .getByLabel('Satchel file')
-    .setInputFiles({
-      name: 'x.json',
-      mimeType: 'application/json',
-      buffer: Buffer.from(JSON.stringify(broken))
-    });
+  await page.getByLabel('Satchel file').setInputFiles({
+    name: 'x.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(JSON.stringify(broken))
+  });
   await expect(page.getByText('The file was not opened; nothing has changed.')).toBeVisible();
   await expect(
     page.getByText('project.limitMinor must be a whole number of minor units, not negative.')
@@ -67,13 +63,11 @@ test('a file with faults is refused whole, with a sentence for each', async ({ p
   await expect(
     page.getByText('project.scenes[1].fps must be a number from 1 to 240 fps.')
   ).toBeVisible();
-  await page
-    .getByLabel('Satchel file')
-    .setInputFiles({
-      name: 'y.json',
-      mimeType: 'application/json',
-      buffer: readFileSync('package.json')
-    });
+  await page.getByLabel('Satchel file').setInputFiles({
+    name: 'y.json',
+    mimeType: 'application/json',
+    buffer: readFileSync('package.json')
+  });
   await expect(page.getByText(/format must be "hearty-satchel"/)).toBeVisible();
   await page.keyboard.press('Escape');
   await expect(verdict(page)).toHaveText('£58.00 over');

@@ -96,6 +96,7 @@ test('a length of the strap is put off by key and comes back', async ({ page }) 
   await page.keyboard.press('l');
   await expect(verdict(page)).toHaveText('£14.00 left');
   await expect(page.getByText('£72.00 put off until later')).toBeVisible();
+  await kept(page);
   await page.goto('/satchel/storage');
   await page.getByRole('button', { name: 'bring it back' }).click();
   await expect(verdict(page)).toHaveText('£58.00 over');

@@ -77,7 +77,7 @@ export function carbonPrune() {
           defaultExtractor: (text) => text.match(/[A-Za-z0-9_-]+/g) ?? [],
           variables: false
         });
-        const kept = postcss.parse(pruned.css);
+        const kept = postcss.parse(pruned.css, { from });
         layer.removeAll();
         layer.append(kept.nodes);
       }

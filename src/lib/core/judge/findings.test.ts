@@ -147,7 +147,7 @@ const causes: Record<string, (project: Project) => void> = {
   },
   G1: (p) => {
     swap(p, 'quillfeather-ray-65-two-colour-55-cm-dome', 'brackenholt-tile-12');
-    setRig(p, { apertureN: 5.6 });
+    setRig(p, { apertureN: 8 });
   },
   G2: (p) => swap(p, 'quillfeather-ray-65-two-colour-55-cm-dome', 'brackenholt-tile-12'),
   G5: (p) => setRig(p, { shutterS: 1 / 60 }),

@@ -147,8 +147,12 @@ function tried(
     )
   )
     return undefined;
+  const had = new Set(before.money.lines.map(({ line }) => line.id));
+  const unsaid = after.money.lines
+    .filter(({ line, gear }) => !had.has(line.id) && gear && !label.includes(gear.model))
+    .map(({ gear }) => gear!.model);
   return {
-    label,
+    label: unsaid.length > 0 ? `${label}, with ${unsaid.join(' and ')}` : label,
     act: joints.length > 0 ? { type: 'together', acts: [act, ...joints] } : act,
     costMinor: after.money.firmMinor - before.money.firmMinor,
     brings: brings.filter((one) => one.severity !== 'note').map((one) => one.title()),

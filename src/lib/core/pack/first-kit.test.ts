@@ -35,16 +35,7 @@ describe('a first kit', () => {
   ] as [SceneStyle[], number][])(
     'for %j with %i pence stays within the limit and every scene works',
     (styles, limit) => {
-      const { judgement, project } = packed(styles, limit);
-      if (process.env.SHOW)
-        console.log(
-          styles,
-          judgement.money.remainingMinor,
-          activePlan(project).lines.map((l) => l.gearId + '×' + l.quantity),
-          judgement.findings
-            .filter((f) => f.severity === 'stop')
-            .map((f) => f.code + ' ' + f.title())
-        );
+      const { judgement } = packed(styles, limit);
       expect(judgement.money.remainingMinor).toBeGreaterThanOrEqual(0);
       expect(
         judgement.findings

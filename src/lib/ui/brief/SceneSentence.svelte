@@ -132,7 +132,7 @@
     {#if scene.room}
       <button class="inline" onclick={() => onscene({ room: undefined })}>It is outdoors</button>
     {/if}
-  </Word>{#if outdoors}{' '}and <Word
+  </Word>{#if outdoors}&#32;and <Word
       word={windWord(scene.windMps)}
       question="How strong is the wind?"
       figure="{scene.windMps} m/s"

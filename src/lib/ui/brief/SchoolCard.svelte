@@ -26,7 +26,6 @@
 <div class="card school">
   <div class="pills" role="radiogroup" aria-label="School of thought">
     {#each schoolIds as id (id)}
-      <!-- svelte-ignore a11y_no_noninteractive_element_interactions -->
       <label
         class:on={project.school === id}
         onmouseenter={() => (looked = id)}

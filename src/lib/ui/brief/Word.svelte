@@ -58,7 +58,6 @@
       onclick={toggle}>{figure}</button
     >{/if}
   {#if open}
-    <!-- svelte-ignore a11y_no_noninteractive_element_interactions -->
     <span
       class="slip card"
       role="dialog"

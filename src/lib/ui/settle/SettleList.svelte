@@ -21,6 +21,7 @@
 
   /** One finding said of several scenes in the same words is shown once. */
   const grouped = $derived.by(() => {
+    // eslint-disable-next-line svelte/prefer-svelte-reactivity -- made anew each time, never kept
     const groups = new Map<string, { finding: Finding; scenes: string[] }>();
     for (const finding of findings) {
       const sameEverywhere = !finding.title().startsWith(finding.sceneName ?? '\u0000');
