@@ -18,6 +18,7 @@ const coreRooms = [
   'joining',
   'formats',
   'proof',
+  'reading',
   'relations',
   'money',
   'model'

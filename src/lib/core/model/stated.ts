@@ -45,7 +45,38 @@ export type StatedUnit =
   | 'px'
   | 'in'
   | 'days'
-  | 'Mpx/s';
+  | 'Mpx/s'
+  | 'm²';
+
+/** What one field of a part asks for: how it is written, in which unit, from where to where. */
+export type FieldAsk =
+  | { type: 'number'; unit: StatedUnit; min: number; max: number; needed: boolean }
+  | { type: 'word'; words: readonly string[]; needed: boolean }
+  | { type: 'yes/no'; needed: boolean }
+  | { type: 'text'; maxLength: number; needed: boolean };
+
+const asks = new Map<object, Map<string, FieldAsk>>();
+
+/** The decorators note what they check, so that forms, readers and tables ask for the same. */
+function note(target: object, key: string | symbol, ask: FieldAsk): void {
+  let own = asks.get(target);
+  if (!own) asks.set(target, (own = new Map()));
+  // A field may be redeclared by a wrapper such as StatedText; the last word counts.
+  own.set(String(key), ask);
+}
+
+/** Fields of a class in the order they are declared, its own before those it inherits. */
+export function fieldsOfClass(make: abstract new () => object): Map<string, FieldAsk> {
+  const fields = new Map<string, FieldAsk>();
+  for (
+    let target: object | null = make.prototype as object;
+    target;
+    target = Object.getPrototypeOf(target) as object | null
+  ) {
+    for (const [key, ask] of asks.get(target) ?? []) if (!fields.has(key)) fields.set(key, ask);
+  }
+  return fields;
+}
 
 /**
  * A number a maker states and a part may leave unsaid. Unsaid stays undefined and is treated as
@@ -58,6 +89,7 @@ export function StatedNumber(unit: StatedUnit, min: number, max: number): Proper
     IsNumber({}, { message: says })(target, key as string);
     Min(min, { message: says })(target, key as string);
     Max(max, { message: says })(target, key as string);
+    note(target, key, { type: 'number', unit, min, max, needed: false });
   };
 }
 
@@ -68,6 +100,7 @@ export function NeededNumber(unit: StatedUnit, min: number, max: number): Proper
     IsNumber({}, { message: says })(target, key as string);
     Min(min, { message: says })(target, key as string);
     Max(max, { message: says })(target, key as string);
+    note(target, key, { type: 'number', unit, min, max, needed: true });
   };
 }
 
@@ -76,6 +109,7 @@ export function StatedYesNo(): PropertyDecorator {
   return (target, key) => {
     IsOptional()(target, key);
     IsBoolean({ message: 'must be true, false, or left out when unknown' })(target, key as string);
+    note(target, key, { type: 'yes/no', needed: false });
   };
 }
 
@@ -87,12 +121,16 @@ export function StatedWord(words: readonly string[]): PropertyDecorator {
       target,
       key as string
     );
+    note(target, key, { type: 'word', words, needed: false });
   };
 }
 
 /** One word of a closed list that must be there. */
 export function NeededWord(words: readonly string[]): PropertyDecorator {
-  return IsIn([...words], { message: `must be one of: ${words.join(', ')}` });
+  return (target, key) => {
+    IsIn([...words], { message: `must be one of: ${words.join(', ')}` })(target, key as string);
+    note(target, key, { type: 'word', words, needed: true });
+  };
 }
 
 /** Free text, kept as text and never longer than a label can bear. */
@@ -101,6 +139,7 @@ export function NeededText(maxLength = 200): PropertyDecorator {
     const says = `must be text of at most ${maxLength} characters`;
     IsString({ message: says })(target, key as string);
     MaxLength(maxLength, { message: says })(target, key as string);
+    note(target, key, { type: 'text', maxLength, needed: true });
   };
 }
 
@@ -109,5 +148,6 @@ export function StatedText(maxLength = 2000): PropertyDecorator {
   return (target, key) => {
     IsOptional()(target, key);
     NeededText(maxLength)(target, key);
+    note(target, key, { type: 'text', maxLength, needed: false });
   };
 }

@@ -64,6 +64,12 @@ export function partGist(gear: GearItem): string {
       return `${gear.lensMount} lens on ${gear.bodyMount} body${gear.keepsFocus ? '' : ', focus by hand'}`;
     case 'coupling':
       return gear.ports.map((port) => `${port.type} ${port.end}`).join(' to ');
+    case 'computer':
+      return `plays load ${gear.editingRating ?? '?'}, ${gear.freeSpaceGb ?? '?'} GB free`;
+    case 'sun panel':
+      return `${gear.outputW ?? '?'} W in full sun`;
+    case 'handle':
+      return 'somewhere to hold and to screw on';
     case 'cage':
       return 'more threads and shoes';
     case 'monitor':

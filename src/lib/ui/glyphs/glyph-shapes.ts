@@ -44,6 +44,39 @@ export const glyphShapes = {
       'M42 74v8h16v-8'
     ]
   },
+  '360': {
+    washes: ['M36 8h28v84H36z'],
+    strokes: [
+      'M42 8h16a6 6 0 0 1 6 6v72a6 6 0 0 1-6 6H42a6 6 0 0 1-6-6V14a6 6 0 0 1 6-6z',
+      'M36 18c-14 2-14 26 0 28M64 18c14 2 14 26 0 28',
+      'M44 62h12v10H44z'
+    ]
+  },
+  drone: {
+    washes: ['M36 42h28v16H36z'],
+    strokes: [
+      'M36 42h28v16H36z',
+      'M36 46L18 34M64 46l18-12M36 54L18 68M64 54l18 14',
+      'M6 32h24M70 32h24M6 70h24M70 70h24',
+      'M44 58v8h12v-8'
+    ]
+  },
+  computer: {
+    washes: ['M20 20h60v42H20z'],
+    strokes: ['M20 20h60v42H20z', 'M8 70h84l-6 10H14z', 'M42 74h16']
+  },
+  'sun panel': {
+    washes: ['M18 26h64v42H10z'],
+    strokes: ['M20 24h62l8 46H10z', 'M18 38h66M14 54h73', 'M40 24l-4 46M62 24l5 46', 'M50 70v14']
+  },
+  handle: {
+    washes: ['M24 22h52v16H24z'],
+    strokes: [
+      'M20 84V32a12 12 0 0 1 12-12h36a12 12 0 0 1 12 12v10',
+      'M32 84V36h36v6',
+      'M16 84h20M64 42h20'
+    ]
+  },
   zoom: {
     washes: ['M28 26h42v48H28z'],
     strokes: [
@@ -312,7 +345,9 @@ export function glyphOf(gear: GearItem): GlyphName {
           interchangeable: 'body',
           'fixed lens': 'fixed body',
           phone: 'phone',
-          action: 'action'
+          action: 'action',
+          '360': '360',
+          drone: 'drone'
         } as const
       )[gear.form];
     case 'lens':

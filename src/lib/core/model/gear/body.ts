@@ -3,6 +3,7 @@ import { IsArray, IsOptional, ValidateNested } from 'class-validator';
 import { type SensorFormat, sensorFormatNames } from '../sensor-formats';
 import {
   NeededNumber,
+  NeededText,
   NeededWord,
   StatedNumber,
   StatedText,
@@ -11,7 +12,14 @@ import {
 } from '../stated';
 import { GearBase } from './base';
 
-export const bodyForms = ['interchangeable', 'fixed lens', 'phone', 'action'] as const;
+export const bodyForms = [
+  'interchangeable',
+  'fixed lens',
+  'phone',
+  'action',
+  '360',
+  'drone'
+] as const;
 export const screenForms = [
   'fixed',
   'tilts',
@@ -39,6 +47,13 @@ export class RecordingMode {
   @StatedYesNo() faceFocus?: boolean;
 }
 
+/** A way the body draws its picture. A flat one keeps more range and raises the lowest sensitivity. */
+export class PictureProfile {
+  @NeededText(60) name!: string;
+  @NeededNumber('ISO', 25, 25_600) lowestIso!: number;
+  @StatedYesNo() flat?: boolean;
+}
+
 /** The lens that cannot be taken off. */
 export class BuiltInLens {
   @NeededNumber('mm', 0.5, 2000) focalLengthMinMm!: number;
@@ -61,6 +76,12 @@ export class BodyGear extends GearBase {
   @Type(() => RecordingMode)
   modes!: RecordingMode[];
   @IsOptional() @ValidateNested() @Type(() => BuiltInLens) builtInLens?: BuiltInLens;
+  /** Picture profiles with the lowest sensitivity each allows. */
+  @IsOptional()
+  @IsArray({ message: 'must be a list of picture profiles' })
+  @ValidateNested({ each: true })
+  @Type(() => PictureProfile)
+  profiles?: PictureProfile[];
   @StatedYesNo() stabilised?: boolean;
   @StatedNumber('ISO', 25, 25_600) baseIso?: number;
   @StatedNumber('ISO', 25, 102_400) usableIso?: number;
@@ -82,6 +103,10 @@ export class BodyGear extends GearBase {
   @StatedYesNo() usbVideo?: boolean;
   /** Runs from USB power while recording. */
   @StatedYesNo() runsFromUsb?: boolean;
+  @StatedYesNo() weatherCover?: boolean;
+  /** Minutes a drone stays up on one cell. */
+  @StatedNumber('min', 1, 180) flightMinutes?: number;
+  @StatedNumber('m', 10, 20_000) linkRangeM?: number;
   /** A mains block can stand in for the cell. */
   @StatedYesNo() runsFromMainsBlock?: boolean;
 }

@@ -6,6 +6,7 @@ import {
   CaptureDeviceGear,
   CouplingGear,
   FilterGear,
+  HandleGear,
   MirrorBoxGear,
   MonitorGear,
   MountAdapterGear,
@@ -15,9 +16,9 @@ import {
 import { LampGear } from './lamp';
 import { LensGear } from './lens';
 import { MicrophoneGear } from './microphone';
-import { CellGear, ChargerGear, MainsBlockGear, PowerBankGear } from './power';
+import { CellGear, ChargerGear, MainsBlockGear, PowerBankGear, SunPanelGear } from './power';
 import { RecorderGear } from './recorder';
-import { CardGear, DriveGear, ReaderGear } from './storage';
+import { CardGear, ComputerGear, DriveGear, ReaderGear } from './storage';
 import { BallastGear, SupportGear } from './support';
 import { WindCoverGear } from './wind-cover';
 import type { Pocket } from '../pocket';
@@ -47,7 +48,10 @@ export type GearItem =
   | MonitorGear
   | MirrorBoxGear
   | CaptureDeviceGear
-  | SundryGear;
+  | SundryGear
+  | ComputerGear
+  | SunPanelGear
+  | HandleGear;
 
 export type GearKind = GearItem['kind'];
 export type GearOf<K extends GearKind> = Extract<GearItem, { kind: K }>;
@@ -65,15 +69,18 @@ export const gearKinds = {
   card: { make: CardGear, pocket: 'storage', name: 'card' },
   drive: { make: DriveGear, pocket: 'storage', name: 'drive' },
   reader: { make: ReaderGear, pocket: 'storage', name: 'card reader' },
+  computer: { make: ComputerGear, pocket: 'storage', name: 'editing computer' },
   cell: { make: CellGear, pocket: 'power', name: 'cell' },
   'mains block': { make: MainsBlockGear, pocket: 'power', name: 'mains block' },
   bank: { make: PowerBankGear, pocket: 'power', name: 'power bank' },
   charger: { make: ChargerGear, pocket: 'power', name: 'charger' },
+  'sun panel': { make: SunPanelGear, pocket: 'power', name: 'sun panel' },
   cable: { make: CableGear, pocket: 'joining', name: 'cable' },
   filter: { make: FilterGear, pocket: 'joining', name: 'filter' },
   ring: { make: RingGear, pocket: 'joining', name: 'step-up ring' },
   'mount adapter': { make: MountAdapterGear, pocket: 'joining', name: 'mount adapter' },
   coupling: { make: CouplingGear, pocket: 'joining', name: 'thread, plate or shoe piece' },
+  handle: { make: HandleGear, pocket: 'joining', name: 'handle or rail' },
   cage: { make: CageGear, pocket: 'joining', name: 'cage' },
   monitor: { make: MonitorGear, pocket: 'joining', name: 'monitor' },
   'mirror box': { make: MirrorBoxGear, pocket: 'joining', name: 'mirror box' },

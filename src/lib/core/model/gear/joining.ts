@@ -44,6 +44,12 @@ export class MountAdapterGear extends GearBase {
   @StatedYesNo() keepsAperture?: boolean;
 }
 
+/** A handle or rail on a cage: somewhere to hold, somewhere to put things. */
+export class HandleGear extends GearBase {
+  kind = 'handle' as const;
+  @StatedNumber('kg', 0.02, 100) payloadKg?: number;
+}
+
 /** Screws, plates, studs, rails and arms that join one mechanical port to another. */
 export class CouplingGear extends GearBase {
   kind = 'coupling' as const;
@@ -63,6 +69,8 @@ export class MonitorGear extends GearBase {
   @StatedNumber('cd/m²', 50, 5000) luminanceCdM2?: number;
   @StatedNumber('W', 0.5, 100) drawW?: number;
   @StatedText(40) cellType?: string;
+  /** Records what it shows, so that two recordings are made. */
+  @StatedYesNo() recordsItself?: boolean;
 }
 
 /** A mirror over the shoe that shows the rear screen to the person in front. */
@@ -93,4 +101,8 @@ export const sundryUses = [
 export class SundryGear extends GearBase {
   kind = 'sundry' as const;
   @NeededWord(sundryUses) use!: (typeof sundryUses)[number];
+  @StatedNumber('m²', 0.05, 100) areaM2?: number;
+  /** Share of the sound a blanket swallows, 0 to 1. */
+  @StatedNumber('×', 0, 1) absorption?: number;
+  @StatedNumber('m', 0.5, 500) radioRangeM?: number;
 }

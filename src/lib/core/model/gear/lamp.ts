@@ -20,4 +20,5 @@ export class LampGear extends GearBase {
   @StatedText(40) cellType?: string;
   @StatedNumber('Wh', 0.5, 500) internalCellWh?: number;
   @StatedNumber('Hz', 50, 200_000) pwmHz?: number;
+  @StatedYesNo() dimmable?: boolean;
 }

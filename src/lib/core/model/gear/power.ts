@@ -32,3 +32,9 @@ export class ChargerGear extends GearBase {
   @StatedNumber('W', 0.2, 500) wattsPerBay?: number;
   @StatedText(40) plug?: string;
 }
+
+/** Fills a bank by day. */
+export class SunPanelGear extends GearBase {
+  kind = 'sun panel' as const;
+  @StatedNumber('W', 1, 1000) outputW?: number;
+}

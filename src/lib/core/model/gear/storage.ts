@@ -1,4 +1,4 @@
-import { NeededText, StatedNumber, StatedText, StatedWord } from '../stated';
+import { NeededText, StatedNumber, StatedText, StatedWord, StatedYesNo } from '../stated';
 import { GearBase } from './base';
 
 export const speedClasses = ['V6', 'V10', 'V30', 'V60', 'V90', 'U1', 'U3'] as const;
@@ -23,4 +23,16 @@ export class ReaderGear extends GearBase {
   @NeededText(20) cardKind!: string;
   @StatedText(40) plug?: string;
   @StatedNumber('MB/s', 1, 10_000) readMBps?: number;
+}
+
+/** The computer the films are cut on: what it plays, takes in and has room for. */
+export class ComputerGear extends GearBase {
+  kind = 'computer' as const;
+  /** Editing load it plays without stutter, 1 being one stream of 4K at 30 frames, hardware-decoded ×2. */
+  @StatedNumber('×', 0.05, 100) editingRating?: number;
+  @StatedNumber('GB', 1, 100_000) freeSpaceGb?: number;
+  @StatedYesNo() hasReader?: boolean;
+  @StatedNumber('count', 0, 12) usbCPorts?: number;
+  /** Loudness at 1 m while it works hard. */
+  @StatedNumber('dB(A)', 0, 70) fanLevelDbA?: number;
 }

@@ -1,0 +1,128 @@
+import { type FieldAsk, fieldsOfClass } from '../stated';
+import { type GearKind, gearKinds } from './index';
+
+/** What people call each field; one name wherever it stands: form, part page, reader, CSV column. */
+export const fieldNames: Readonly<Record<string, string>> = {
+  maker: 'maker',
+  model: 'model',
+  note: 'note',
+  massG: 'weight',
+  form: 'form',
+  sensorFormat: 'sensor',
+  screen: 'screen',
+  stabilised: 'steadies the picture',
+  baseIso: 'lowest sensitivity',
+  usableIso: 'usable sensitivity',
+  inputNoiseDbV: 'noise of the microphone input',
+  drawW: 'draw',
+  cellType: 'cell',
+  cellsIncluded: 'cells in the box',
+  includedCellWh: 'energy of the cell in the box',
+  internalCellWh: 'energy of the built-in cell',
+  cardSlots: 'card slots',
+  internalStorageGb: 'built-in storage',
+  cleanOutput: 'clean picture over HDMI',
+  usbVideo: 'camera over USB',
+  runsFromUsb: 'runs from USB',
+  runsFromMainsBlock: 'takes a mains block',
+  weatherCover: 'sealed against weather',
+  flightMinutes: 'flight on one cell',
+  linkRangeM: 'reach of the link',
+  mount: 'mount',
+  focalLengthMinMm: 'shortest focal length',
+  focalLengthMaxMm: 'longest focal length',
+  apertureWideN: 'widest aperture, short end',
+  apertureTeleN: 'widest aperture, long end',
+  apertureLeastN: 'smallest aperture',
+  coversWidthMm: 'covers a sensor width of',
+  nearestFocusM: 'nearest focus',
+  motorLevelDbA: 'focus motor at 0.1 m',
+  filterThreadMm: 'filter thread',
+  protrudingFront: 'front element protrudes',
+  pattern: 'pickup pattern',
+  selfNoiseDbA: 'self-noise',
+  sensitivityDbVPerPa: 'sensitivity',
+  boostDb: 'boost',
+  hasSwitch: 'has a switch',
+  power: 'powered by',
+  batteryHours: 'own battery',
+  coverIncluded: 'wind cover in the box',
+  cableM: 'cable',
+  radioRangeM: 'radio range',
+  recordsItself: 'records itself',
+  cover: 'cover',
+  safetyTrack: 'safety track',
+  illuminanceAt1mLx: 'light at 1 m',
+  sourceRadiusM: 'radius of the source',
+  colourMinK: 'warmest colour',
+  colourMaxK: 'coolest colour',
+  fanLevelDbA: 'fan at 1 m',
+  runsFromMains: 'runs from the mains',
+  pwmHz: 'dimmer frequency',
+  dimmable: 'can be dimmed',
+  payloadKg: 'payload',
+  heightMaxM: 'greatest height',
+  reachM: 'reach',
+  footRadiusM: 'foot radius',
+  head: 'head',
+  filledKg: 'weight filled',
+  cardKind: 'card kind',
+  capacityGb: 'capacity',
+  speedClass: 'speed class',
+  readMBps: 'read speed',
+  writeMBps: 'write speed',
+  plug: 'plug',
+  editingRating: 'editing load it plays',
+  freeSpaceGb: 'free space',
+  hasReader: 'has a card reader',
+  usbCPorts: 'USB-C ports',
+  energyWh: 'energy',
+  otherMaker: 'not by the maker of the device',
+  outputW: 'output',
+  passThrough: 'charges while it gives',
+  bays: 'bays',
+  wattsPerBay: 'watts per bay',
+  lengthM: 'length',
+  threadMm: 'thread',
+  stopsMin: 'least density',
+  stopsMax: 'most density',
+  lensThreadMm: 'thread of the lens',
+  lensMount: 'mount of the lens',
+  bodyMount: 'mount of the body',
+  keepsFocus: 'keeps focus',
+  keepsAperture: 'keeps aperture',
+  movesShoeAside: 'moves the shoe aside',
+  fitsBodyId: 'made for',
+  diagonalIn: 'diagonal',
+  luminanceCdM2: 'brightness',
+  pixelsAcross: 'pixels across',
+  fps: 'frames a second',
+  use: 'use',
+  areaM2: 'area',
+  absorption: 'absorption'
+};
+
+/** One line of a part's specification sheet. */
+export interface SheetField {
+  key: string;
+  name: string;
+  ask: FieldAsk;
+}
+
+const sheets = new Map<GearKind, readonly SheetField[]>();
+const everywhere = ['id', 'maker', 'model', 'massG', 'note'];
+
+/** The figures a kind has, in the order a specification sheet gives them: its own, then weight and note. */
+export function specSheet(kind: GearKind): readonly SheetField[] {
+  let sheet = sheets.get(kind);
+  if (!sheet) {
+    const fields = [...fieldsOfClass(gearKinds[kind].make)];
+    const own = fields.filter(([key]) => !everywhere.includes(key));
+    const last = fields
+      .filter(([key]) => key === 'massG' || key === 'note')
+      .sort(([a], [b]) => a.localeCompare(b));
+    sheet = [...own, ...last].map(([key, ask]) => ({ key, name: fieldNames[key] ?? key, ask }));
+    sheets.set(kind, sheet);
+  }
+  return sheet;
+}
