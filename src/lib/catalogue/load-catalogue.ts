@@ -1,4 +1,5 @@
 import { type GearItem, type GearKind, gearKinds } from '../core/model/gear';
+import { impliedPorts } from '../core/model/gear/implied-ports';
 import type { Price } from '../core/model/gear/price';
 import type { Port, PortEnd, PortFamily, PortRole } from '../core/model/ports';
 import { makeShelf, type Shelf } from '../core/model/shelf';
@@ -60,46 +61,6 @@ function portFrom(text: string): Port {
   };
 }
 
-/** Ports that follow from other figures of the part are not written twice. */
-function impliedPorts(kind: GearKind, part: Record<string, unknown>): Port[] {
-  const thread = (mm: unknown, end: PortEnd, role: PortRole): Port => ({
-    family: 'thread',
-    type: `${String(mm)} mm`,
-    end,
-    role
-  });
-  const mount = (name: unknown, end: PortEnd, role: PortRole): Port => ({
-    family: 'mount',
-    type: String(name),
-    end,
-    role
-  });
-  switch (kind) {
-    case 'lens':
-      return [
-        mount(part.mount, 'plug', 'lens'),
-        ...(part.filterThreadMm === undefined
-          ? []
-          : [thread(part.filterThreadMm, 'socket', 'filter')])
-      ];
-    case 'filter':
-      return [thread(part.threadMm, 'plug', 'filter')];
-    case 'ring':
-      return [
-        thread(part.lensThreadMm, 'plug', 'joins'),
-        thread(part.filterThreadMm, 'socket', 'joins')
-      ];
-    case 'mount adapter':
-      return [mount(part.lensMount, 'socket', 'joins'), mount(part.bodyMount, 'plug', 'joins')];
-    case 'card':
-      return [{ family: 'card', type: String(part.cardKind), end: 'plug', role: 'card' }];
-    case 'reader':
-      return [{ family: 'card', type: String(part.cardKind), end: 'socket', role: 'card' }];
-    default:
-      return [];
-  }
-}
-
 const slug = (text: string) =>
   text
     .normalize('NFKD')
@@ -158,7 +119,13 @@ export const catalogue: Shelf = makeShelf(
   })
 );
 
+const shelvesByOwn = new WeakMap<readonly GearItem[], Shelf>();
+
 /** The shelf as one project sees it: the shipped one with the person's own parts before it. */
 export function shelfOf(project: { ownGear: readonly GearItem[] }): Shelf {
-  return project.ownGear.length === 0 ? catalogue : makeShelf(catalogue.items, project.ownGear);
+  if (project.ownGear.length === 0) return catalogue;
+  let shelf = shelvesByOwn.get(project.ownGear);
+  if (!shelf)
+    shelvesByOwn.set(project.ownGear, (shelf = makeShelf(catalogue.items, project.ownGear)));
+  return shelf;
 }

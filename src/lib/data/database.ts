@@ -8,7 +8,14 @@ export interface ProjectRow {
   project: Project;
   /** Milliseconds since 1970. */
   savedAt: number;
+  /** Counts the writes, so that a tab knows its own from another's. */
+  revision: number;
+  /** The checks the project has passed; older ones are passed again before it is trusted. */
+  checkedAs: number;
 }
+
+/** Raised whenever the checks of the model change. */
+export const CHECKS = 2;
 
 /** One act in the log of a project. Undone steps stay until another act is done. */
 export interface StepRow {
@@ -38,5 +45,16 @@ export class SatchelDatabase extends Dexie {
       steps: '++sequence, projectId, [projectId+undone]',
       settings: 'key'
     });
+    this.version(2)
+      .stores({ projects: 'id, savedAt' })
+      .upgrade((old) =>
+        old
+          .table<ProjectRow>('projects')
+          .toCollection()
+          .modify((row) => {
+            row.revision = 1;
+            row.checkedAs = 0;
+          })
+      );
   }
 }

@@ -1,4 +1,5 @@
 import 'fake-indexeddb/auto';
+import Dexie from 'dexie';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { demoProject } from '../catalogue/demo-project';
 import { ActError } from '../core/acts/apply-act';
@@ -19,7 +20,7 @@ beforeEach(async () => {
 
 describe('what is kept', () => {
   it('is the project as it was, and opens last', async () => {
-    expect(await repository.load(id)).toEqual(demoProject());
+    expect((await repository.load(id))!.project).toEqual(demoProject());
     expect(await repository.openId()).toBe(id);
     expect(await repository.list()).toMatchObject([{ id, name: 'Saltmarsh loom' }]);
   });
@@ -33,10 +34,10 @@ describe('what is kept', () => {
     });
     await repository.undo(id);
     await repository.undo(id);
-    expect(await repository.load(id)).toEqual(demoProject());
+    expect((await repository.load(id))!.project).toEqual(demoProject());
     expect(await repository.undo(id)).toBeUndefined();
     await repository.redo(id);
-    expect(activePlan((await repository.load(id))!).lines[0]!.quantity).toBe(2);
+    expect(activePlan((await repository.load(id))!.project).lines[0]!.quantity).toBe(2);
     await repository.commit(id, { type: 'set project', patch: { limitMinor: 5 } });
     expect((await repository.undoState(id)).redo).toBeUndefined();
   });
@@ -51,7 +52,7 @@ describe('what is kept', () => {
         ]
       })
     ).rejects.toThrow(ActError);
-    expect(await repository.load(id)).toEqual(demoProject());
+    expect((await repository.load(id))!.project).toEqual(demoProject());
     expect(await repository.undoState(id)).toEqual({ undo: undefined, redo: undefined });
   });
 
@@ -61,13 +62,34 @@ describe('what is kept', () => {
       repository.commit(id, { type: 'change line', lineId: 'line-1', patch: { quantity: 3 } }),
       other.commit(id, { type: 'change line', lineId: 'line-2', patch: { quantity: 4 } })
     ]);
-    const lines = activePlan((await repository.load(id))!).lines;
+    const lines = activePlan((await repository.load(id))!.project).lines;
     expect([lines[0]!.quantity, lines[1]!.quantity]).toEqual([3, 4]);
   });
 
   it('is checked before it is trusted', async () => {
-    await db.projects.put({ id, project: { ...demoProject(), limitMinor: -3 }, savedAt: 1 });
+    await db.projects.put({
+      id,
+      project: { ...demoProject(), limitMinor: -3 },
+      savedAt: 1,
+      revision: 3,
+      checkedAs: 0
+    });
     await expect(repository.load(id)).rejects.toThrow(StoredProjectError);
     await expect(repository.load(id)).rejects.toThrow(/project\.limitMinor must be a whole number/);
+  });
+
+  it('of version 1 is brought up to date and checked', async () => {
+    const name = `old-${number++}`;
+    const old = new Dexie(name);
+    old.version(1).stores({
+      projects: 'id, savedAt',
+      steps: '++sequence, projectId, [projectId+undone]',
+      settings: 'key'
+    });
+    await old.table('projects').put({ id, project: demoProject(), savedAt: 5 });
+    old.close();
+    const row = (await new ProjectRepository(new SatchelDatabase(name)).load(id))!;
+    expect(row.project).toEqual(demoProject());
+    expect(row.revision).toBe(1);
   });
 });

@@ -5,7 +5,7 @@ import { checkProject } from '../core/formats/satchel-file';
 import { faultSentence } from '../core/formats/faults';
 import type { Project } from '../core/model/project';
 import { shelfOf } from '../catalogue/load-catalogue';
-import type { ProjectRow, SatchelDatabase, StepRow } from './database';
+import { CHECKS, type ProjectRow, type SatchelDatabase, type StepRow } from './database';
 
 /** The log grows no longer than this; older acts can no longer be undone. */
 const MOST_STEPS = 500;
@@ -19,6 +19,10 @@ export interface UndoState {
   redo: string | undefined;
 }
 
+function rowOf(project: Project, revision: number): ProjectRow {
+  return { id: project.id, project, savedAt: Date.now(), revision, checkedAs: CHECKS };
+}
+
 /** Reads and writes whole projects. Every write is one transaction over the project and its log. */
 export class ProjectRepository {
   constructor(private readonly db: SatchelDatabase) {}
@@ -28,17 +32,18 @@ export class ProjectRepository {
     return rows.map(({ id, project, savedAt }) => ({ id, name: project.name, savedAt }));
   }
 
-  /** The project as kept, checked before anything trusts it. @throws StoredProjectError */
-  async load(id: string): Promise<Project | undefined> {
+  /** The row as kept; a project older than the checks is checked before anything trusts it. @throws StoredProjectError */
+  async load(id: string): Promise<ProjectRow | undefined> {
     const row = await this.db.projects.get(id);
-    if (!row) return undefined;
+    if (!row || row.checkedAs === CHECKS) return row;
     const faults = checkProject(row.project, 'project');
     if (faults.length > 0) {
       throw new StoredProjectError(
         `The project kept here cannot be read: ${faults.slice(0, 3).map(faultSentence).join(' ')}`
       );
     }
-    return row.project;
+    await this.db.projects.update(id, { checkedAs: CHECKS });
+    return { ...row, checkedAs: CHECKS };
   }
 
   async openId(): Promise<string | undefined> {
@@ -50,12 +55,21 @@ export class ProjectRepository {
   }
 
   /** Keeps a project that was not here before, and opens it. */
-  async add(project: Project): Promise<void> {
-    await this.db.transaction('rw', this.db.projects, this.db.steps, this.db.settings, async () => {
-      await this.db.steps.where('projectId').equals(project.id).delete();
-      await this.db.projects.put({ id: project.id, project, savedAt: Date.now() });
-      await this.db.settings.put({ key: 'open project', value: project.id });
-    });
+  async add(project: Project): Promise<number> {
+    return this.db.transaction(
+      'rw',
+      this.db.projects,
+      this.db.steps,
+      this.db.settings,
+      async () => {
+        await this.db.steps.where('projectId').equals(project.id).delete();
+        const before = await this.db.projects.get(project.id);
+        const revision = (before?.revision ?? 0) + 1;
+        await this.db.projects.put(rowOf(project, revision));
+        await this.db.settings.put({ key: 'open project', value: project.id });
+        return revision;
+      }
+    );
   }
 
   async remove(id: string): Promise<void> {
@@ -69,25 +83,24 @@ export class ProjectRepository {
    * Applies an act to what is kept now, which may be newer than what this tab shows, and logs it.
    * @throws ActError when the act names what another tab has taken away
    */
-  async commit(projectId: string, act: Act): Promise<Project> {
+  async commit(projectId: string, act: Act): Promise<ProjectRow> {
     return this.db.transaction('rw', this.db.projects, this.db.steps, async () => {
       const row = await this.rowOf(projectId);
       const { project, change } = applyRecorded(row.project, act);
-      if (change.patches.length === 0) return row.project;
+      if (change.patches.length === 0) return row;
       const label = actWords(act, row.project, shelfOf(row.project));
       await this.db.steps.where({ projectId, undone: 1 }).delete();
       await this.db.steps.add({ projectId, at: Date.now(), label, change, undone: 0 } as StepRow);
       await this.forgetOldSteps(projectId);
-      await this.db.projects.put({ id: projectId, project, savedAt: Date.now() });
-      return project;
+      return this.write(project, row);
     });
   }
 
-  async undo(projectId: string): Promise<Project | undefined> {
+  async undo(projectId: string): Promise<ProjectRow | undefined> {
     return this.turn(projectId, 0);
   }
 
-  async redo(projectId: string): Promise<Project | undefined> {
+  async redo(projectId: string): Promise<ProjectRow | undefined> {
     return this.turn(projectId, 1);
   }
 
@@ -102,6 +115,12 @@ export class ProjectRepository {
   /** The kept row, for watching. */
   row(projectId: string): Promise<ProjectRow | undefined> {
     return this.db.projects.get(projectId);
+  }
+
+  private async write(project: Project, before: ProjectRow): Promise<ProjectRow> {
+    const row = rowOf(project, before.revision + 1);
+    await this.db.projects.put(row);
+    return row;
   }
 
   private async rowOf(projectId: string): Promise<ProjectRow> {
@@ -119,7 +138,7 @@ export class ProjectRepository {
     return undone === 0 ? steps.at(-1) : steps[0];
   }
 
-  private async turn(projectId: string, undone: 0 | 1): Promise<Project | undefined> {
+  private async turn(projectId: string, undone: 0 | 1): Promise<ProjectRow | undefined> {
     return this.db.transaction('rw', this.db.projects, this.db.steps, async () => {
       const step = await this.lastStep(projectId, undone);
       if (!step) return undefined;
@@ -127,8 +146,7 @@ export class ProjectRepository {
       const project =
         undone === 0 ? undoChange(row.project, step.change) : redoChange(row.project, step.change);
       await this.db.steps.update(step.sequence, { undone: undone === 0 ? 1 : 0 });
-      await this.db.projects.put({ id: projectId, project, savedAt: Date.now() });
-      return project;
+      return this.write(project, row);
     });
   }
 

@@ -13,7 +13,7 @@ import {
 import { judgePlan } from '../core/judge/judge-plan';
 import type { Remedy } from '../core/judge/settle';
 import { activePlan, type Project } from '../core/model/project';
-import { SatchelDatabase } from '../data/database';
+import { type ProjectRow, SatchelDatabase } from '../data/database';
 import { ProjectRepository, type UndoState } from '../data/project-repository';
 import { connectJudge } from '../workers/connect-judge';
 
@@ -52,6 +52,8 @@ class ProjectStore {
 
   private repository = new ProjectRepository(new SatchelDatabase());
   private watching: Subscription | undefined;
+  /** The revision on screen; an act of ours is shown before its own is known. */
+  private revision = 0;
   private pending = 0;
   private settleRound = 0;
 
@@ -60,8 +62,8 @@ class ProjectStore {
     if (this.status === 'ready') return;
     try {
       const id = await this.repository.openId();
-      const project = id === undefined ? undefined : await this.repository.load(id);
-      if (project) this.show(project);
+      const row = id === undefined ? undefined : await this.repository.load(id);
+      if (row) this.show(row.project, row.revision);
       else this.status = 'no project';
     } catch (error) {
       this.status = 'failed';
@@ -71,13 +73,14 @@ class ProjectStore {
 
   /** Keeps a project that is new here and shows it. */
   async begin(project: Project): Promise<void> {
+    let revision = 0;
     try {
-      await this.repository.add(project);
+      revision = await this.repository.add(project);
     } catch (error) {
       this.saved = 'failed';
       this.failure = sentenceOf(error);
     }
-    this.show(project);
+    this.show(project, revision);
   }
 
   async beginDemo(): Promise<void> {
@@ -99,7 +102,7 @@ class ProjectStore {
       this.failure = sentenceOf(error);
       return;
     }
-    await this.write(() => this.repository.commit(project.id, act));
+    await this.write(() => this.repository.commit(project.id, act), true);
   }
 
   async undo(): Promise<void> {
@@ -134,8 +137,8 @@ class ProjectStore {
     this.failure = '';
   }
 
-  private show(project: Project): void {
-    this.take(project);
+  private show(project: Project, revision: number): void {
+    this.take(project, revision);
     this.status = 'ready';
     this.sceneId = project.scenes[0]?.id ?? '';
     this.watching?.unsubscribe();
@@ -146,7 +149,8 @@ class ProjectStore {
       next: ({ row, undoState }) => {
         this.undoState = undoState;
         // Our own writes are on screen already; another tab's come in once ours are through.
-        if (row && this.pending === 0 && row.project !== this.project) this.take(row.project);
+        if (row && this.pending === 0 && row.revision !== this.revision)
+          this.take(row.project, row.revision);
       },
       error: (error) => {
         this.saved = 'failed';
@@ -155,22 +159,25 @@ class ProjectStore {
     });
   }
 
-  private take(project: Project): void {
-    if (this.project && JSON.stringify(this.project) === JSON.stringify(project)) return;
+  private take(project: Project, revision = this.revision): void {
     this.project = project;
+    this.revision = revision;
     if (!project.scenes.some((scene) => scene.id === this.sceneId))
       this.sceneId = project.scenes[0]?.id ?? '';
     void this.settle(project);
   }
 
-  private async write(work: () => Promise<Project | undefined>): Promise<void> {
+  private async write(work: () => Promise<ProjectRow | undefined>, shown = false): Promise<void> {
     this.pending += 1;
+    const expected = this.revision + this.pending;
     this.saved = 'saving';
     try {
       const kept = await work();
       this.pending -= 1;
       if (this.pending === 0) {
-        if (kept) this.take(kept);
+        // With no other tab between, what is kept is what is on screen.
+        if (kept && shown && kept.revision === expected) this.revision = kept.revision;
+        else if (kept) this.take(kept.project, kept.revision);
         this.saved = 'saved';
       }
     } catch (error) {

@@ -40,6 +40,16 @@ export function actWords(act: Act, project: Project, shelf: Shelf): string {
       return `drop ${nameOfScene(act.sceneId)}`;
     case 'put gear':
       return `note ${fullName(act.gear)}`;
+    case 'put many gear':
+      return `note ${act.gear.length} parts`;
+    case 'remove gear': {
+      const gear = shelf.byId.get(act.gearId);
+      return `forget ${gear ? fullName(gear) : 'a part'}`;
+    }
+    case 'add angle':
+      return `film ${nameOfScene(act.sceneId)} from another angle`;
+    case 'remove angle':
+      return `drop an angle of ${nameOfScene(act.sceneId)}`;
     case 'add plan':
       return `begin ${act.plan.name}`;
     case 'show plan':

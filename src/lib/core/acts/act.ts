@@ -30,8 +30,12 @@ export type Act =
   | { type: 'add scene'; scene: Scene }
   | { type: 'change scene'; sceneId: string; patch: Partial<Omit<Scene, 'id' | 'angles'>> }
   | { type: 'change angle'; sceneId: string; angleId: string; patch: Partial<Omit<Angle, 'id'>> }
+  | { type: 'add angle'; sceneId: string; angle: Angle }
+  | { type: 'remove angle'; sceneId: string; angleId: string }
   | { type: 'remove scene'; sceneId: string }
   | { type: 'put gear'; gear: GearItem }
+  | { type: 'put many gear'; gear: GearItem[] }
+  | { type: 'remove gear'; gearId: string }
   | { type: 'add plan'; plan: Plan }
   | { type: 'show plan'; planId: string }
   | { type: 'replace project'; project: Project }

@@ -91,6 +91,20 @@ export function applyActTo(draft: Project, act: Act): void {
         act.patch
       );
       return;
+    case 'add angle':
+      find(draft.scenes, act.sceneId, 'scene').angles.push(act.angle);
+      return;
+    case 'remove angle': {
+      const { angles } = find(draft.scenes, act.sceneId, 'scene');
+      if (angles.length === 1) throw new ActError('A scene keeps at least one angle.');
+      take(angles, act.angleId, 'angle');
+      for (const one of draft.plans) {
+        one.rigs = one.rigs.filter(
+          (rig) => rig.sceneId !== act.sceneId || rig.angleId !== act.angleId
+        );
+      }
+      return;
+    }
     case 'remove scene':
       take(draft.scenes, act.sceneId, 'scene');
       for (const one of draft.plans)
@@ -102,6 +116,15 @@ export function applyActTo(draft: Project, act: Act): void {
       else draft.ownGear[at] = act.gear;
       return;
     }
+    case 'put many gear': {
+      const own = new Map(draft.ownGear.map((gear) => [gear.id, gear]));
+      for (const gear of act.gear) own.set(gear.id, gear);
+      draft.ownGear = [...own.values()];
+      return;
+    }
+    case 'remove gear':
+      take(draft.ownGear, act.gearId, 'part of your own');
+      return;
     case 'add plan':
       draft.plans.push(act.plan);
       return;

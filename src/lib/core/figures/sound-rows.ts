@@ -85,7 +85,8 @@ export const soundRows = {
     name: 'voice at 1 m',
     unit: 'dB(A)',
     source: 'brief',
-    read: ({ scene }) => (scene.voice === 'none' ? null : voiceLevelAt1mDbA[scene.voice])
+    read: ({ scene, index }) =>
+      scene.voice === 'none' || index > 0 ? null : voiceLevelAt1mDbA[scene.voice]
   },
   voiceAtMic: {
     name: 'voice at the microphone',

@@ -5,6 +5,7 @@ import type { Scene } from '../model/scene';
 import { formatMoney } from '../money/format';
 import type { StatementLine } from '../money/statement';
 import { countPieces } from '../rigs/kit';
+import { hearsVoice } from '../rigs/placed-rig';
 import { micPlacesFor } from '../rigs/place-rig';
 import { supportsByPlace } from '../rigs/places';
 import type { Held, PlanContext, PlanFindingRow, Proposal } from './finding';
@@ -81,10 +82,11 @@ function missingRoles({ rigs, kit, shelf, project }: PlanContext): MissingRole[]
   for (const rig of rigs) {
     const { scene, body, angle } = rig;
     if (!body) {
-      miss('body', scene, () => ({
+      miss(rig.index === 0 ? 'body' : 'second body', scene, () => ({
         kind: 'body',
-        title: 'Nothing to film with',
-        why: 'There is no body in the bag.',
+        title: rig.index === 0 ? 'Nothing to film with' : 'Nothing to film the second angle with',
+        why:
+          rig.index === 0 ? 'There is no body in the bag.' : 'Two angles at once need two bodies.',
         proposals: add('body')
       }));
       continue;
@@ -98,7 +100,7 @@ function missingRoles({ rigs, kit, shelf, project }: PlanContext): MissingRole[]
         proposals: add('lens', (gear: { mount: string }) => gear.mount === mount)
       }));
     }
-    if (scene.voice !== 'none' && !rig.mic) {
+    if (hearsVoice(rig) && !rig.mic) {
       const unusable = kit.of('microphone').length > 0;
       miss('microphone', scene, () => ({
         kind: 'microphone',

@@ -1,4 +1,5 @@
 import Papa from 'papaparse';
+import { FORMULA_CELL } from './csv-file';
 import { fullName, pocketOf } from '../model/gear';
 import { formatMoney, minorPerMajor } from '../money/format';
 import type { MoneyStatement, StatementLine } from '../money/statement';
@@ -93,7 +94,6 @@ export function buyingListCsv(money: MoneyStatement): string {
         one.price?.source ?? ''
       ])
     },
-    // A leading minus is a number here, so only what is not one is neutralised.
-    { escapeFormulae: /^(?!-?\d+(?:\.\d+)?$)[=+\-@\t\r].*$/s, newline: '\r\n' }
+    { escapeFormulae: FORMULA_CELL, newline: '\r\n' }
   )}\r\n`;
 }

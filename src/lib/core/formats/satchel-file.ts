@@ -1,9 +1,10 @@
 import { plainToInstance } from 'class-transformer';
 import { validateSync } from 'class-validator';
-import { type GearItem, gearKindNames, gearKinds } from '../model/gear';
+import type { GearItem } from '../model/gear';
 import { type Project, Project as ProjectClass, projectFaults } from '../model/project';
 import { makeShelf, type Shelf } from '../model/shelf';
 import { type Fault, faultsOf } from './faults';
+import { checkGear } from './gear-check';
 
 export const SATCHEL_FORMAT = 'hearty-satchel';
 export const SATCHEL_VERSION = 1;
@@ -29,21 +30,9 @@ function isPlainObject(value: unknown): value is Record<string, unknown> {
   return typeof value === 'object' && value !== null && !Array.isArray(value);
 }
 
-/** Kinds first: an object of unknown kind cannot be checked against a class. */
 function gearFaults(list: unknown, path: string): Fault[] {
   if (!Array.isArray(list)) return [{ field: path, says: 'must be a list of parts' }];
-  return list.flatMap((gear: unknown, index): Fault[] => {
-    const here = `${path}[${index}]`;
-    if (!isPlainObject(gear))
-      return [{ field: here, says: 'must be a part: an object with a kind' }];
-    const kind = gearKindNames.find((name) => name === gear.kind);
-    if (!kind)
-      return [{ field: `${here}.kind`, says: `must be one of: ${gearKindNames.join(', ')}` }];
-    return faultsOf(
-      validateSync(plainToInstance(gearKinds[kind].make as new () => object, gear)),
-      here
-    );
-  });
+  return list.flatMap((gear: unknown, index) => checkGear(gear, `${path}[${index}]`));
 }
 
 /** Checks what claims to be a project. The plain object itself is kept, unknown fields and all. */

@@ -14,7 +14,7 @@ import type { Shelf } from '../model/shelf';
 import { type MoneyStatement, statementOf } from '../money/statement';
 import { type Kit, makeKit } from '../rigs/kit';
 import { placeRig } from '../rigs/place-rig';
-import type { PlacedRig } from '../rigs/placed-rig';
+import type { PlacedRig, Taken } from '../rigs/placed-rig';
 
 export interface AngleJudgement {
   scene: Scene;
@@ -58,8 +58,9 @@ export function judgePlan(project: Project, plan: Plan, shelf: Shelf): Judgement
   const findings: Finding[] = [];
   const asked = new Set<string>();
   for (const scene of project.scenes) {
+    const taken: Taken = new Map();
     for (const angle of scene.angles) {
-      const rig = placeRig(project, plan, kit, scene, angle);
+      const rig = placeRig(project, plan, kit, scene, angle, taken);
       const record = computeFigures(rig);
       angles.push({ scene, angle, rig, record });
       for (const row of angleFindings) {

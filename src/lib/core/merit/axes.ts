@@ -1,6 +1,6 @@
 import { type FigureRecord, figureOf, stateOf, unknown } from '../figures/record';
 import type { FigureId } from '../figures/table';
-import type { PlacedRig } from '../rigs/placed-rig';
+import { hearsVoice, type PlacedRig } from '../rigs/placed-rig';
 
 /** The seven axes a scene is judged on. */
 export const axes = [
@@ -28,7 +28,7 @@ interface Curve {
 const END_SLOPE_POINTS = 1;
 
 const always = () => true;
-const speaks = (rig: PlacedRig) => rig.scene.voice !== 'none';
+const speaks = hearsVoice;
 const indoors = (rig: PlacedRig) => rig.scene.room !== undefined;
 const lit = (rig: PlacedRig) => rig.scene.lightSource === 'lamps';
 const carried = (rig: PlacedRig) =>

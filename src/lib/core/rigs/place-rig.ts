@@ -11,7 +11,7 @@ import { pickupPatterns } from '../relations/sound/directivity';
 import { levelAtDistanceDb, powerSumDb } from '../relations/sound/level';
 import { windCoverDb, windNoiseDbA } from '../relations/sound/wind';
 import type { Kit, KitPart } from './kit';
-import type { PlacedLamp, PlacedRig, UsedLens } from './placed-rig';
+import { type PlacedLamp, type PlacedRig, type Taken, type UsedLens } from './placed-rig';
 import {
   lampPlaces,
   micPlaceDistanceM,
@@ -218,9 +218,10 @@ function placeLamps(kit: Kit, scene: Scene, said: Rig | undefined, hasSocket: bo
 function placeSupport(
   kit: Kit,
   angle: Angle,
-  said: Rig | undefined
+  said: Rig | undefined,
+  taken: Taken
 ): KitPart<SupportGear> | undefined {
-  const supports = kit.of('support');
+  const supports = kit.of('support').filter((part) => isFree(part, taken));
   if (said?.supportLineId !== undefined) {
     const chosen = supports.find((part) => part.line.id === said.supportLineId);
     if (chosen) return chosen;
@@ -277,6 +278,15 @@ function placeFilter(
   return { filter, filterFits };
 }
 
+/** A piece of the part is left for this angle. */
+function isFree(part: KitPart, taken: Taken): boolean {
+  return part.line.quantity > (taken.get(part.line.id) ?? 0);
+}
+
+function take(lineId: string | undefined, taken: Taken): void {
+  if (lineId !== undefined) taken.set(lineId, (taken.get(lineId) ?? 0) + 1);
+}
+
 /**
  * Puts the kit in place for one angle. What the person has said stands; the rest follows the usual
  * places, so that a part swapped in is judged where it would really be used.
@@ -286,10 +296,12 @@ export function placeRig(
   plan: Plan,
   kit: Kit,
   scene: Scene,
-  angle: Angle
+  angle: Angle,
+  taken: Taken = new Map()
 ): PlacedRig {
   const said = plan.rigs.find((rig) => rig.sceneId === scene.id && rig.angleId === angle.id);
-  const bodies = kit.of('body');
+  const index = scene.angles.indexOf(angle);
+  const bodies = kit.of('body').filter((part) => isFree(part, taken));
   const body = bodies.find((part) => part.line.id === said?.bodyLineId) ?? bodies[0];
   const mode = body && chooseMode(body.gear.modes, scene);
   const hasSocket = scene.daysWithoutSocket === 0;
@@ -310,6 +322,7 @@ export function placeRig(
   let focalLengthMm: number | undefined;
   let bestMiss = Infinity;
   for (const candidate of lensesFor(kit, body)) {
+    if (!candidate.builtIn && !isFree(kit.byLine(candidate.lineId)!, taken)) continue;
     const reach = (wanted: number) =>
       Math.min(candidate.focalLengthMaxMm, Math.max(candidate.focalLengthMinMm, wanted));
     const focal = reach(wantedFocalMm ?? candidate.focalLengthMinMm);
@@ -332,7 +345,12 @@ export function placeRig(
     );
   }
 
-  const { mic, micPlace } = placeMic(kit, scene, angle, said, body);
+  const { mic, micPlace } =
+    index === 0 ? placeMic(kit, scene, angle, said, body) : { mic: undefined, micPlace: undefined };
+  const support = placeSupport(kit, angle, said, taken);
+  take(body?.line.id, taken);
+  take(lens?.builtIn ? undefined : lens?.lineId, taken);
+  take(support?.line.id, taken);
   const { cover, coverPart } = mic
     ? coverFor(kit, mic.gear)
     : { cover: 'none' as const, coverPart: undefined };
@@ -342,6 +360,7 @@ export function placeRig(
     scene,
     angle,
     said,
+    index,
     kit,
     body,
     mode,
@@ -354,7 +373,7 @@ export function placeRig(
     coverPart,
     keyLamp,
     fillLamp,
-    support: placeSupport(kit, angle, said),
+    support,
     boom:
       micPlace === 'boom' ? kit.of('support').find(({ gear }) => gear.form === 'boom') : undefined,
     ...placeFilter(kit, lens, said),

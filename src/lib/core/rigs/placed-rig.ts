@@ -41,6 +41,8 @@ export interface PlacedRig {
   scene: Scene;
   angle: Angle;
   said: Rig | undefined;
+  /** Place among the angles of its scene; sound belongs to the first. */
+  index: number;
   kit: Kit;
   body: KitPart<BodyGear> | undefined;
   mode: RecordingMode | undefined;
@@ -61,6 +63,10 @@ export interface PlacedRig {
   hasSocket: boolean;
 }
 
-export function isOutdoors(scene: Scene): boolean {
-  return scene.room === undefined;
+/** Parts that earlier angles of the scene hold already: two at once need two. */
+export type Taken = Map<string, number>;
+
+/** The voice is recorded once, with the first angle. */
+export function hearsVoice(rig: Pick<PlacedRig, 'scene' | 'index'>): boolean {
+  return rig.scene.voice !== 'none' && rig.index === 0;
 }

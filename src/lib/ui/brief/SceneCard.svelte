@@ -22,6 +22,21 @@
         figureOf(angle.record, 'framedSide') === 1 ? 'areaWidth' : 'areaHeight'
       )
   );
+  function addAngle() {
+    let number = scene.angles.length;
+    while (scene.angles.some((one) => one.id === `angle-${number}`)) number += 1;
+    onact({
+      type: 'add angle',
+      sceneId: scene.id,
+      angle: {
+        ...scene.angles[0]!,
+        id: `angle-${number}`,
+        name: 'another',
+        cameraPlace: 'bench',
+        framing: 'waist'
+      }
+    });
+  }
   const rename = (name: string) => {
     const text = name.trim().slice(0, 120);
     if (text && text !== scene.name)
@@ -86,6 +101,10 @@
       onscene={(patch) => onact({ type: 'change scene', sceneId: scene.id, patch })}
       onangle={(patch) =>
         onact({ type: 'change angle', sceneId: scene.id, angleId: scene.angles[0]!.id, patch })}
+      onotherangle={(angleId, patch) =>
+        onact({ type: 'change angle', sceneId: scene.id, angleId, patch })}
+      onaddangle={addAngle}
+      ondropangle={(angleId) => onact({ type: 'remove angle', sceneId: scene.id, angleId })}
     />
   </div>
 </article>

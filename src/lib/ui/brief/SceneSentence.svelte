@@ -1,19 +1,16 @@
 <script lang="ts">
-  import { lengthWords, minutesWords } from '../../core/figures/figure-words';
+  import { minutesWords } from '../../core/figures/figure-words';
   import type { Project } from '../../core/model/project';
   import type { Angle, Scene } from '../../core/model/scene';
-  import { framedSize } from '../../core/rigs/place-rig';
-  import { distanceForSizeM } from '../../core/relations/optics/picture-size';
+  import AngleWords from './AngleWords.svelte';
   import Choice from './Choice.svelte';
   import Measure from './Measure.svelte';
   import {
     awayWord,
     feelWords,
-    framingWords,
     lightWord,
     noiseWord,
     ordinaryRoom,
-    placeWords,
     sourceWords,
     styleWords,
     voiceWords,
@@ -28,22 +25,19 @@
     sideMm: number | undefined;
     onscene: (patch: Partial<Omit<Scene, 'id' | 'angles'>>) => void;
     onangle: (patch: Partial<Omit<Angle, 'id'>>) => void;
+    onotherangle: (angleId: string, patch: Partial<Omit<Angle, 'id'>>) => void;
+    onaddangle: () => void;
+    ondropangle: (angleId: string) => void;
   }
-  const { scene, project, sideMm, onscene, onangle }: Props = $props();
+  const MOST_ANGLES = 4;
+  const { scene, project, sideMm, onscene, onangle, onotherangle, onaddangle, ondropangle }: Props =
+    $props();
   const { units } = $derived(project);
   const angle = $derived(scene.angles[0]!);
-  const size = $derived(framedSize(scene, angle));
   const outdoors = $derived(scene.room === undefined);
   const lx = (value: number) => value.toLocaleString('en-GB').replace(/,/g, ' ');
   const fpsWord = $derived(String(scene.fps) as '24' | '25' | '30' | '50' | '60');
   const yesNo = { yes: 'yes', no: 'no' } as const;
-  /** The zoom one owns as a measuring stick: what it reads tells where to stand. */
-  let zoomReads = $state<number | undefined>(undefined);
-  const zoomDistance = $derived(
-    zoomReads !== undefined && zoomReads > 0 && sideMm !== undefined
-      ? distanceForSizeM(sideMm, zoomReads, size.sizeM)
-      : undefined
-  );
 </script>
 
 <p class="sentence">
@@ -147,80 +141,10 @@
         onset={(windMps) => onscene({ windMps })}
       />
     </Word>{/if}. The camera stands
-  <Word
-    word={placeWords[angle.cameraPlace]}
-    question="Where is the camera?"
-    figure={lengthWords(angle.distanceM, units)}
+  <AngleWords {scene} {angle} {project} {sideMm} {onangle} />. I <Word
+    word={voiceWords[scene.voice]}
+    question="How do you speak?"
   >
-    <Choice
-      name="camera-{scene.id}"
-      options={placeWords}
-      value={angle.cameraPlace}
-      onchoose={(cameraPlace) => onangle({ cameraPlace })}
-    />
-    <Measure
-      label="Lens to {angle.framing === 'hands' || angle.framing === 'table' ? 'work' : 'face'}"
-      value={angle.distanceM}
-      min={0.2}
-      max={8}
-      step={0.01}
-      unit="m"
-      {units}
-      onset={(distanceM) => onangle({ distanceM })}
-    />
-    {#if sideMm !== undefined}
-      <span class="zoom">
-        <label
-          >Or frame it with the zoom you own; it reads
-          <input class="mm" type="number" min="2" max="400" bind:value={zoomReads} /> mm
-        </label>
-        {#if zoomDistance !== undefined}
-          <button
-            class="inline"
-            onclick={() => onangle({ distanceM: Math.round(zoomDistance * 100) / 100 })}
-            >Stand at {lengthWords(zoomDistance, units)}</button
-          >
-        {/if}
-      </span>
-    {/if}
-  </Word>{#if angle.backgroundM !== undefined}, the wall <Word
-      word="behind"
-      question="How far behind is the background?"
-      figure={lengthWords(angle.backgroundM, units)}
-    >
-      <Measure
-        label="Face to background"
-        value={angle.backgroundM}
-        min={0.05}
-        max={20}
-        step={0.05}
-        unit="m"
-        {units}
-        onset={(backgroundM) => onangle({ backgroundM })}
-      />
-    </Word>{/if}, and shows
-  <Word
-    word={framingWords[angle.framing]}
-    question="What shall the picture show?"
-    figure="{lengthWords(size.sizeM, units)} {size.side === 'width' ? 'wide' : 'high'}"
-  >
-    <Choice
-      name="framing-{scene.id}"
-      options={framingWords}
-      value={angle.framing}
-      onchoose={(framing) => onangle({ framing, framedSizeM: undefined })}
-    />
-    <Measure
-      label="Picture {size.side} at the subject"
-      value={size.sizeM}
-      min={0.1}
-      max={6}
-      step={0.01}
-      unit="m"
-      {units}
-      onset={(framedSizeM) => onangle({ framedSizeM })}
-    />
-  </Word>. I <Word word={voiceWords[scene.voice]} question="How do you speak?">
     <Choice
       name="voice-{scene.id}"
       options={voiceWords}
@@ -376,6 +300,20 @@
       <span class="soft">0.3 softened, 1 soft, 2.5 melted; 0 asks for none.</span>
     </Word>.
   {/if}
+  {#each scene.angles.slice(1) as other, at (other.id)}
+    At the same time {at === 0 ? 'a second' : 'another'} camera stands
+    <AngleWords
+      {scene}
+      angle={other}
+      {project}
+      {sideMm}
+      onangle={(patch) => onotherangle(other.id, patch)}
+    />
+    <button class="inline" onclick={() => ondropangle(other.id)}>drop this angle</button>.
+  {/each}
+  {#if scene.angles.length < MOST_ANGLES}
+    <button class="inline" onclick={onaddangle}>film it from another angle too</button>
+  {/if}
 </p>
 
 <style>
@@ -395,24 +333,6 @@
     font-size: 0.8125rem;
     font-weight: 600;
     cursor: pointer;
-  }
-
-  .zoom {
-    display: grid;
-    gap: 0.3rem;
-    padding-top: 0.5rem;
-    border-top: 1px dashed var(--line);
-    color: var(--ink-soft);
-    font-size: 0.8125rem;
-  }
-
-  .mm {
-    width: 4.2rem;
-    padding: 0.15rem 0.3rem;
-    border: 1px solid var(--tan-line);
-    border-radius: 6px;
-    background: var(--paper);
-    color: var(--ink);
   }
 
   .soft {

@@ -1,0 +1,197 @@
+import { type GearKind, gearKindNames, type GearItem } from '../model/gear';
+import { impliedPorts } from '../model/gear/implied-ports';
+import { fieldNames, specSheet } from '../model/gear/spec-sheet';
+import { minorPerMajor } from '../money/format';
+import { roundHalfAwayFromZero } from '../money/minor';
+import { MeasureError, parseNumber, readMeasure } from '../reading/measure';
+import type { Fault } from './faults';
+import { checkGear } from './gear-check';
+
+/** Longer files are refused whole. */
+export const CSV_MOST_ROWS = 20_000;
+
+/** A column of a spreadsheet and the field it is taken for; undefined leaves it out. */
+export type ColumnMatch = string | undefined;
+
+/** Fields a shelf row may fill besides those of its kind. */
+export const csvCommonFields = [
+  'kind',
+  'maker',
+  'model',
+  'price new',
+  'price used',
+  'price day',
+  'price source'
+] as const;
+
+/** Every field a column can be matched to, with the name people know it by. */
+export const csvFields: readonly { key: string; name: string }[] = [
+  ...csvCommonFields.map((key) => ({ key, name: key })),
+  ...[...new Set(gearKindNames.flatMap((kind) => specSheet(kind).map(({ key }) => key)))].map(
+    (key) => ({ key, name: fieldNames[key] ?? key })
+  )
+];
+
+const plain = (text: string) =>
+  text
+    .toLowerCase()
+    .normalize('NFKD')
+    .replace(/[^a-z0-9]+/g, '');
+/** Units and notes in brackets say how a column is written, not what it is. */
+const bare = (header: string) => plain(header.replace(/\(.*?\)|\[.*?\]|,.*$/g, ''));
+
+/** A first guess at what each column is, by our names, keys and a few common other words. */
+export function guessColumns(headers: readonly string[]): ColumnMatch[] {
+  const byWord = new Map<string, string>();
+  for (const { key, name } of csvFields) {
+    byWord.set(plain(key), key);
+    if (!byWord.has(plain(name))) byWord.set(plain(name), key);
+  }
+  for (const [word, key] of Object.entries({
+    brand: 'maker',
+    manufacturer: 'maker',
+    name: 'model',
+    type: 'kind',
+    price: 'price new',
+    mass: 'massG',
+    weight: 'massG',
+    aperture: 'apertureWideN',
+    filtersize: 'filterThreadMm',
+    capacity: 'capacityGb',
+    energy: 'energyWh',
+    source: 'price source',
+    date: 'price day'
+  })) {
+    if (!byWord.has(word)) byWord.set(word, key);
+  }
+  const used = new Set<string>();
+  return headers.map((header) => {
+    const key = byWord.get(bare(header)) ?? byWord.get(plain(header));
+    if (key === undefined || used.has(key)) return undefined;
+    used.add(key);
+    return key;
+  });
+}
+
+export interface RefusedRow {
+  /** Line of the file, the header being 1. */
+  line: number;
+  faults: Fault[];
+}
+
+export interface CsvReading {
+  gear: GearItem[];
+  refused: RefusedRow[];
+}
+
+export interface CsvDefaults {
+  currency: string;
+  day: string;
+  source: string;
+  /** Taken where the file has no kind column. */
+  kind: GearKind | undefined;
+}
+
+const slug = (text: string) =>
+  text
+    .normalize('NFKD')
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-|-$/g, '')
+    .slice(0, 60);
+
+/** Reads rows by matched columns. Nothing is taken here: the caller shows what is refused and why first. */
+export function readGearRows(
+  headers: readonly string[],
+  rows: readonly (readonly string[])[],
+  columns: readonly ColumnMatch[],
+  defaults: CsvDefaults
+): CsvReading {
+  const gear: GearItem[] = [];
+  const refused: RefusedRow[] = [];
+  const ids = new Set<string>();
+  rows.forEach((row, at) => {
+    const faults: Fault[] = [];
+    const cell = (key: string) => {
+      const column = columns.indexOf(key);
+      return column < 0 ? '' : (row[column] ?? '').trim();
+    };
+    const columnName = (key: string) => headers[columns.indexOf(key)] ?? key;
+    const kindWord = cell('kind') || defaults.kind || '';
+    const kind = gearKindNames.find((name) => plain(name) === plain(kindWord));
+    if (!kind)
+      faults.push({
+        field: columnName('kind'),
+        says: `says “${kindWord.slice(0, 40)}”; it must be one of: ${gearKindNames.join(', ')}`
+      });
+    for (const key of ['maker', 'model'])
+      if (!cell(key)) faults.push({ field: columnName(key), says: 'is empty; a part needs it' });
+    const part: Record<string, unknown> = {
+      kind,
+      maker: cell('maker'),
+      model: cell('model'),
+      ports: []
+    };
+    for (const [key, field] of [
+      ['price new', 'priceNew'],
+      ['price used', 'priceUsed']
+    ] as const) {
+      const text = cell(key).replace(/^[^\d.,-]+|[^\d.,]+$/g, '');
+      if (!text) continue;
+      const major = parseNumber(text);
+      if (major === undefined || major < 0)
+        faults.push({
+          field: columnName(key),
+          says: `says “${cell(key).slice(0, 40)}”; write an amount such as 129.00`
+        });
+      else
+        part[field] = {
+          likely: roundHalfAwayFromZero(major * minorPerMajor(defaults.currency)),
+          currency: defaults.currency,
+          date: cell('price day') || defaults.day,
+          source: cell('price source') || defaults.source
+        };
+    }
+    for (const { key, ask } of kind ? specSheet(kind) : []) {
+      const text = cell(key);
+      if (!text) continue;
+      try {
+        if (ask.type === 'number') part[key] = readMeasure(text, ask.unit);
+        else if (ask.type === 'yes/no') part[key] = readYesNo(text);
+        else if (ask.type === 'word')
+          part[key] = ask.words.find((word) => plain(word) === plain(text)) ?? text;
+        else part[key] = text;
+      } catch (error) {
+        if (!(error instanceof MeasureError)) throw error;
+        faults.push({ field: columnName(key), says: error.message.replace(/\.$/, '') });
+      }
+    }
+    if (faults.length === 0 && kind) {
+      let id = slug(`${String(part.maker)} ${String(part.model)}`) || `row-${at + 2}`;
+      for (let number = 2; ids.has(id); number++)
+        id = `${slug(`${String(part.maker)} ${String(part.model)}`)}-${number}`;
+      part.id = id;
+      if (kind === 'body') part.modes = [];
+      if (kind === 'wind cover') part.fitsForms = [];
+      part.ports = impliedPorts(kind, part);
+      faults.push(
+        ...checkGear(part, '').map((fault) => ({
+          ...fault,
+          field: fieldNames[fault.field.replace(/^\./, '')] ?? fault.field.replace(/^\./, '')
+        }))
+      );
+    }
+    if (faults.length > 0) refused.push({ line: at + 2, faults });
+    else {
+      ids.add(String(part.id));
+      gear.push(part as unknown as GearItem);
+    }
+  });
+  return { gear, refused };
+}
+
+function readYesNo(text: string): boolean {
+  if (/^(yes|y|true|1|ja|oui|si|✓|x)$/i.test(text)) return true;
+  if (/^(no|n|false|0|nein|non|✗|-)$/i.test(text)) return false;
+  throw new MeasureError(`“${text.slice(0, 40)}” is neither yes nor no.`);
+}

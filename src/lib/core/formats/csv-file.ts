@@ -1,0 +1,84 @@
+import Papa from 'papaparse';
+import type { GearItem } from '../model/gear';
+import { specSheet } from '../model/gear/spec-sheet';
+import { minorPerMajor } from '../money/format';
+import { CSV_MOST_ROWS } from './csv-columns';
+
+/** Cells a spreadsheet would run as formulas, numbers excepted: they are made text. */
+export const FORMULA_CELL = /^(?!-?\d+(?:\.\d+)?$)[=+\-@\t\r].*$/s;
+
+export type CsvText =
+  { ok: true; headers: string[]; rows: string[][] } | { ok: false; says: string };
+
+/** Splits a CSV text (RFC 4180): with or without BOM, `;` or `,` or tab, quoted as needed. */
+export function readCsvText(text: string): CsvText {
+  const parsed = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), {
+    skipEmptyLines: 'greedy',
+    delimitersToGuess: [',', ';', '\t', '|']
+  });
+  const broken = parsed.errors.find((error) => error.type === 'Quotes');
+  if (broken)
+    return {
+      ok: false,
+      says: `Line ${(broken.row ?? 0) + 1} has a quotation mark that is not closed; close it and try again.`
+    };
+  const [headers, ...rows] = parsed.data;
+  if (!headers || rows.length === 0)
+    return { ok: false, says: 'The file holds no rows below its heading line.' };
+  if (rows.length > CSV_MOST_ROWS)
+    return {
+      ok: false,
+      says: `The file has ${rows.length} rows; at most ${CSV_MOST_ROWS} are read at once. Split it.`
+    };
+  // An apostrophe that keeps a spreadsheet from running a cell is not part of its text.
+  return {
+    ok: true,
+    headers: headers.map((header) => header.trim()),
+    rows: rows.map((row) =>
+      row.map((cell) =>
+        FORMULA_CELL.test(cell.slice(1)) && cell.startsWith("'") ? cell.slice(1) : cell
+      )
+    )
+  };
+}
+
+/** The shelf as CSV, a column for every field any of its parts has. */
+export function writeShelfCsv(items: readonly GearItem[], currency: string): string {
+  const keys = [...new Set(items.flatMap((gear) => specSheet(gear.kind).map(({ key }) => key)))];
+  const perMajor = minorPerMajor(currency);
+  const amount = (price: GearItem['priceNew']) =>
+    price?.currency === currency ? (price.likely / perMajor).toFixed(Math.log10(perMajor)) : '';
+  const cell = (value: unknown) =>
+    value === undefined || value === null
+      ? ''
+      : value === true
+        ? 'yes'
+        : value === false
+          ? 'no'
+          : String(value as string | number);
+  return `${Papa.unparse(
+    {
+      fields: [
+        'kind',
+        'maker',
+        'model',
+        'price new',
+        'price used',
+        'price day',
+        'price source',
+        ...keys
+      ],
+      data: items.map((gear) => [
+        gear.kind,
+        gear.maker,
+        gear.model,
+        amount(gear.priceNew),
+        amount(gear.priceUsed),
+        gear.priceNew?.date ?? '',
+        gear.priceNew?.source ?? '',
+        ...keys.map((key) => cell((gear as unknown as Record<string, unknown>)[key]))
+      ])
+    },
+    { escapeFormulae: FORMULA_CELL, newline: '\r\n' }
+  )}\r\n`;
+}

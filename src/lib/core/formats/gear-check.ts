@@ -1,0 +1,18 @@
+import { plainToInstance } from 'class-transformer';
+import { validateSync } from 'class-validator';
+import { gearKindNames, gearKinds } from '../model/gear';
+import { type Fault, faultsOf } from './faults';
+
+/** Faults of what claims to be a part; its kind first, for without it nothing else can be checked. */
+export function checkGear(value: unknown, path: string): Fault[] {
+  if (typeof value !== 'object' || value === null || Array.isArray(value)) {
+    return [{ field: path, says: 'must be a part: an object with a kind' }];
+  }
+  const kind = gearKindNames.find((name) => name === (value as { kind?: unknown }).kind);
+  if (!kind)
+    return [{ field: `${path}.kind`, says: `must be one of: ${gearKindNames.join(', ')}` }];
+  return faultsOf(
+    validateSync(plainToInstance(gearKinds[kind].make as new () => object, value)),
+    path
+  );
+}

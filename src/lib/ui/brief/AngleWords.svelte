@@ -1,0 +1,137 @@
+<script lang="ts">
+  import { lengthWords } from '../../core/figures/figure-words';
+  import type { Project } from '../../core/model/project';
+  import type { Angle, Scene } from '../../core/model/scene';
+  import { distanceForSizeM } from '../../core/relations/optics/picture-size';
+  import { framedSize } from '../../core/rigs/place-rig';
+  import Choice from './Choice.svelte';
+  import Measure from './Measure.svelte';
+  import { framingWords, placeWords } from './scene-vocabulary';
+  import Word from './Word.svelte';
+
+  /** Where a camera stands and what it shows: the part of the sentence every angle has. */
+  interface Props {
+    scene: Scene;
+    angle: Angle;
+    project: Project;
+    sideMm: number | undefined;
+    onangle: (patch: Partial<Omit<Angle, 'id'>>) => void;
+  }
+  const { scene, angle, project, sideMm, onangle }: Props = $props();
+  const { units } = $derived(project);
+  const size = $derived(framedSize(scene, angle));
+  /** The zoom one owns as a measuring stick: what it reads tells where to stand. */
+  let zoomReads = $state<number | undefined>(undefined);
+  const zoomDistance = $derived(
+    zoomReads !== undefined && zoomReads > 0 && sideMm !== undefined
+      ? distanceForSizeM(sideMm, zoomReads, size.sizeM)
+      : undefined
+  );
+</script>
+
+<Word
+  word={placeWords[angle.cameraPlace]}
+  question="Where is the camera?"
+  figure={lengthWords(angle.distanceM, units)}
+>
+  <Choice
+    name="camera-{scene.id}-{angle.id}"
+    options={placeWords}
+    value={angle.cameraPlace}
+    onchoose={(cameraPlace) => onangle({ cameraPlace })}
+  />
+  <Measure
+    label="Lens to {angle.framing === 'hands' || angle.framing === 'table' ? 'work' : 'face'}"
+    value={angle.distanceM}
+    min={0.2}
+    max={8}
+    step={0.01}
+    unit="m"
+    {units}
+    onset={(distanceM) => onangle({ distanceM })}
+  />
+  {#if sideMm !== undefined}
+    <span class="zoom">
+      <label
+        >Or frame it with the zoom you own; it reads
+        <input class="mm" type="number" min="2" max="400" bind:value={zoomReads} /> mm
+      </label>
+      {#if zoomDistance !== undefined}
+        <button
+          class="inline"
+          onclick={() => onangle({ distanceM: Math.round(zoomDistance * 100) / 100 })}
+          >Stand at {lengthWords(zoomDistance, units)}</button
+        >
+      {/if}
+    </span>
+  {/if}
+</Word>{#if angle.backgroundM !== undefined}, the wall <Word
+    word="behind"
+    question="How far behind is the background?"
+    figure={lengthWords(angle.backgroundM, units)}
+  >
+    <Measure
+      label="Face to background"
+      value={angle.backgroundM}
+      min={0.05}
+      max={20}
+      step={0.05}
+      unit="m"
+      {units}
+      onset={(backgroundM) => onangle({ backgroundM })}
+    />
+  </Word>{/if}, and shows
+<Word
+  word={framingWords[angle.framing]}
+  question="What shall the picture show?"
+  figure="{lengthWords(size.sizeM, units)} {size.side === 'width' ? 'wide' : 'high'}"
+>
+  <Choice
+    name="framing-{scene.id}-{angle.id}"
+    options={framingWords}
+    value={angle.framing}
+    onchoose={(framing) => onangle({ framing, framedSizeM: undefined })}
+  />
+  <Measure
+    label="Picture {size.side} at the subject"
+    value={size.sizeM}
+    min={0.1}
+    max={6}
+    step={0.01}
+    unit="m"
+    {units}
+    onset={(framedSizeM) => onangle({ framedSizeM })}
+  />
+</Word>
+
+<style>
+  .inline {
+    justify-self: start;
+    padding: 0.2rem 0.75rem;
+    border: 1.5px solid var(--moss);
+    border-radius: 999px;
+    background: transparent;
+    color: var(--moss);
+    font-size: 0.8125rem;
+    font-weight: 600;
+    cursor: pointer;
+  }
+
+  .zoom {
+    display: grid;
+    gap: 0.3rem;
+    padding-top: 0.5rem;
+    border-top: 1px dashed var(--line);
+    color: var(--ink-soft);
+    font-size: 0.8125rem;
+  }
+
+  .mm {
+    width: 4.2rem;
+    padding: 0.15rem 0.3rem;
+    border: 1px solid var(--tan-line);
+    border-radius: 6px;
+    background: var(--paper);
+    color: var(--ink);
+  }
+</style>
