@@ -5,7 +5,8 @@ import {
   IsArray,
   IsBoolean,
   IsOptional,
-  ValidateNested
+  ValidateNested,
+  IsObject
 } from 'class-validator';
 import { NeededNumber, NeededText, NeededWord, StatedNumber } from './stated';
 
@@ -82,7 +83,11 @@ export class Scene {
   angles!: Angle[];
   @NeededWord(orientations) orientation!: Orientation;
   /** Present indoors, absent outdoors. */
-  @IsOptional() @ValidateNested() @Type(() => Room) room?: Room;
+  @IsOptional()
+  @IsObject({ message: 'must be an object' })
+  @ValidateNested()
+  @Type(() => Room)
+  room?: Room;
   @NeededNumber('dB(A)', 0, 110) noiseDbA!: number;
   @NeededWord(voices) voice!: Voice;
   @NeededNumber('m/s', 0, 30) windMps!: number;

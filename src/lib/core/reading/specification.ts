@@ -92,7 +92,9 @@ const patterns: readonly Pattern[] = [
   },
   {
     key: 'massG',
-    pattern: ci(String.raw`(?:^|[\n,;|•·/—]|\.\s)\s*(${N}\s*(?:kg|g|grams?|oz|lbs?))\b(?!\s*(?:payload|load|max))`),
+    pattern: ci(
+      String.raw`(?:^|[\n,;|•·/—]|\.\s)\s*(${N}\s*(?:kg|g|grams?|oz|lbs?))\b(?!\s*(?:payload|load|max))`
+    ),
     read: measured('g')
   },
   {
@@ -512,7 +514,10 @@ const kindWords: readonly (readonly [GearKind, RegExp])[] = [
   ['filter', /neutral density|\bND\s?\d|variable ND|\bfilter\b(?![^\n]{0,18}(?:thread|size|\d))/i],
   ['lens', /\blens\b|focal length|\bmm f\s*\/?\s*\d|\bmm 1:\d|elements in/i],
   ['body', /\bcamera\b(?!s)|camcorder|\bsensor\b|body only/i],
-  ['lamp', /\bLED\b|\bfc\b|^light\b|\blux\b|\blx\b|lamp|light panel|softbox|fresnel|colou?r temperature/i],
+  [
+    'lamp',
+    /\bLED\b|\bfc\b|^light\b|\blux\b|\blx\b|lamp|light panel|softbox|fresnel|colou?r temperature/i
+  ],
   ['monitor', /field monitor|\bmonitor\b[^\n]{0,40}(?:nit|cd\/m)/i],
   [
     'support',

@@ -53,7 +53,7 @@ export function partGist(gear: GearItem): string {
     case 'bank':
       return `${gear.energyWh ?? '?'} Wh, ${gear.outputW ?? '?'} W`;
     case 'charger':
-      return `${gear.cellType}, ${gear.bays ?? '?'} bays`;
+      return `${gear.cellType}, ${gear.bays ?? '?'} ${gear.bays === 1 ? 'bay' : 'bays'}`;
     case 'cable':
       return gear.ports.map((port) => `${port.type} ${port.end}`).join(' to ');
     case 'filter':

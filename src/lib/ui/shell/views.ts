@@ -2,12 +2,13 @@
 export const views = [
   { path: '/brief', key: '1', name: 'Brief', glyph: '¶' },
   { path: '/satchel', key: '2', name: 'Satchel', glyph: '◫' },
+  { path: '/shelf', key: '7', name: 'Shelf', glyph: '☰' },
   { path: '/buying', key: '8', name: 'Buying list', glyph: '✓' }
 ] as const;
 
 /** Every key, for the dialog that shows them. */
 export const keys: readonly { keys: string; does: string }[] = [
-  { keys: '1  2  8', does: 'Brief, Satchel, Buying list' },
+  { keys: '1  2  7  8', does: 'Brief, Satchel, Shelf, Buying list' },
   { keys: 'Ctrl Z', does: 'undo, also after closing the app' },
   { keys: 'Ctrl Shift Z', does: 'redo' },
   { keys: '← → on the strap', does: 'go along the lengths' },

@@ -1,5 +1,5 @@
 import { Type } from 'class-transformer';
-import { IsArray, IsOptional, ValidateNested } from 'class-validator';
+import { IsArray, IsOptional, ValidateNested, IsObject } from 'class-validator';
 import { NeededText, StatedNumber, StatedText } from '../stated';
 import { Port } from '../ports';
 import { Price } from './price';
@@ -17,10 +17,22 @@ export abstract class GearBase {
   abstract kind: string;
   @NeededText(120) maker!: string;
   @NeededText(200) model!: string;
-  @IsOptional() @ValidateNested() @Type(() => Price) priceNew?: Price;
-  @IsOptional() @ValidateNested() @Type(() => Price) priceUsed?: Price;
+  @IsOptional()
+  @IsObject({ message: 'must be an object' })
+  @ValidateNested()
+  @Type(() => Price)
+  priceNew?: Price;
+  @IsOptional()
+  @IsObject({ message: 'must be an object' })
+  @ValidateNested()
+  @Type(() => Price)
+  priceUsed?: Price;
   @StatedNumber('g', 0.1, 60_000) massG?: number;
-  @IsOptional() @ValidateNested() @Type(() => SizeMm) sizeMm?: SizeMm;
+  @IsOptional()
+  @IsObject({ message: 'must be an object' })
+  @ValidateNested()
+  @Type(() => SizeMm)
+  sizeMm?: SizeMm;
   @IsArray({ message: 'must be a list of ports' })
   @ValidateNested({ each: true })
   @Type(() => Port)

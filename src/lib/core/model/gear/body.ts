@@ -1,5 +1,5 @@
 import { Type } from 'class-transformer';
-import { IsArray, IsOptional, ValidateNested } from 'class-validator';
+import { IsArray, IsOptional, ValidateNested, IsObject } from 'class-validator';
 import { type SensorFormat, sensorFormatNames } from '../sensor-formats';
 import {
   NeededNumber,
@@ -75,7 +75,11 @@ export class BodyGear extends GearBase {
   @ValidateNested({ each: true })
   @Type(() => RecordingMode)
   modes!: RecordingMode[];
-  @IsOptional() @ValidateNested() @Type(() => BuiltInLens) builtInLens?: BuiltInLens;
+  @IsOptional()
+  @IsObject({ message: 'must be an object' })
+  @ValidateNested()
+  @Type(() => BuiltInLens)
+  builtInLens?: BuiltInLens;
   /** Picture profiles with the lowest sensitivity each allows. */
   @IsOptional()
   @IsArray({ message: 'must be a list of picture profiles' })

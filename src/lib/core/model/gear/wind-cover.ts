@@ -1,10 +1,15 @@
-import { IsArray } from 'class-validator';
+import { IsArray, IsIn } from 'class-validator';
 import { NeededWord } from '../stated';
 import { GearBase } from './base';
-import { type MicrophoneForm, type WindCover, windCovers } from './microphone';
+import { type MicrophoneForm, microphoneForms, type WindCover, windCovers } from './microphone';
 
 export class WindCoverGear extends GearBase {
   kind = 'wind cover' as const;
   @NeededWord(windCovers) cover!: WindCover;
-  @IsArray({ message: 'must be a list of microphone forms' }) fitsForms!: MicrophoneForm[];
+  @IsArray({ message: 'must be a list of microphone forms' })
+  @IsIn([...microphoneForms], {
+    each: true,
+    message: `must each be one of: ${microphoneForms.join(', ')}`
+  })
+  fitsForms!: MicrophoneForm[];
 }

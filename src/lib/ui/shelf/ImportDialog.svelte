@@ -1,0 +1,230 @@
+<script lang="ts">
+  import { InlineNotification, Modal } from 'carbon-components-svelte';
+  import {
+    type ColumnMatch,
+    csvFields,
+    guessColumns,
+    readGearRows
+  } from '../../core/formats/csv-columns';
+  import { readCsvText } from '../../core/formats/csv-file';
+  import { faultSentence } from '../../core/formats/faults';
+  import { fullName, type GearKind, gearKindNames, gearKinds } from '../../core/model/gear';
+  import { satchel } from '../../state/project-store.svelte';
+  import { partGist } from '../chooser/candidate-words';
+
+  /** A spreadsheet of parts: columns are matched, refused rows are shown with why, and then all or nothing. */
+  let { open = $bindable(false) }: { open?: boolean } = $props();
+  const SHOWN = 6;
+  const today = () => new Date().toISOString().slice(0, 10);
+
+  let headers = $state.raw<string[]>([]);
+  let rows = $state.raw<string[][]>([]);
+  let columns = $state.raw<ColumnMatch[]>([]);
+  let kind = $state<GearKind | ''>('');
+  let fileName = $state('');
+  let fault = $state('');
+  const reading = $derived(
+    headers.length === 0
+      ? undefined
+      : readGearRows(headers, rows, columns, {
+          currency: satchel.project?.currency ?? 'GBP',
+          day: today(),
+          source: fileName || 'spreadsheet',
+          kind: kind === '' ? undefined : kind
+        })
+  );
+  const hasKind = $derived(columns.includes('kind'));
+
+  async function choose(event: Event) {
+    const file = (event.currentTarget as HTMLInputElement).files?.[0];
+    if (!file) return;
+    const parsed = readCsvText(await file.text());
+    fileName = file.name;
+    if (!parsed.ok) {
+      fault = parsed.says;
+      headers = [];
+      return;
+    }
+    fault = '';
+    headers = parsed.headers;
+    rows = parsed.rows;
+    columns = guessColumns(parsed.headers);
+  }
+
+  function match(at: number, key: string) {
+    columns = columns.map((own, index) =>
+      index === at ? key || undefined : own === key ? undefined : own
+    );
+  }
+
+  async function takeAll() {
+    if (!reading || reading.refused.length > 0 || reading.gear.length === 0) return;
+    await satchel.act({ type: 'put many gear', gear: reading.gear });
+    headers = [];
+    open = false;
+  }
+</script>
+
+<Modal
+  bind:open
+  modalHeading="Bring in a spreadsheet"
+  primaryButtonText={reading ? `Take all ${reading.gear.length} parts` : 'Take them'}
+  secondaryButtonText="Leave it"
+  primaryButtonDisabled={!reading || reading.refused.length > 0 || reading.gear.length === 0}
+  on:click:button--secondary={() => (open = false)}
+  on:submit={takeAll}
+>
+  <div class="steps">
+    <label class="file">
+      A CSV file: with commas or semicolons, decimal points or commas, figures with their units or
+      without.
+      <input
+        type="file"
+        accept=".csv,text/csv,text/plain"
+        aria-label="Spreadsheet file"
+        onchange={choose}
+      />
+    </label>
+    {#if fault}<InlineNotification
+        kind="error"
+        lowContrast
+        hideCloseButton
+        title="The file cannot be read."
+        subtitle={fault}
+      />{/if}
+    {#if reading}
+      <section>
+        <h3>Which column is what?</h3>
+        {#if !hasKind}
+          <label class="kind">
+            No column says what kind each part is. All of them are
+            <select bind:value={kind} aria-label="Kind of all rows">
+              <option value="">— choose —</option>
+              {#each gearKindNames as name (name)}<option value={name}
+                  >{gearKinds[name].name}</option
+                >{/each}
+            </select>
+          </label>
+        {/if}
+        <ul class="columns">
+          {#each headers as header, at (at)}
+            <li>
+              <span
+                ><b>{header || `column ${at + 1}`}</b><span class="soft">{rows[0]?.[at] ?? ''}</span
+                ></span
+              >
+              <select
+                value={columns[at] ?? ''}
+                aria-label="Column {header} is"
+                onchange={(event) => match(at, event.currentTarget.value)}
+              >
+                <option value="">leave out</option>
+                {#each csvFields as field (field.key)}<option value={field.key}>{field.name}</option
+                  >{/each}
+              </select>
+            </li>
+          {/each}
+        </ul>
+      </section>
+      <section aria-live="polite">
+        <h3>{reading.gear.length} of {rows.length} rows can be taken</h3>
+        {#if reading.refused.length > 0}
+          <p class="refused">
+            {reading.refused.length}
+            {reading.refused.length === 1 ? 'row is' : 'rows are'} refused. Nothing is taken until every
+            row is well: mend the file, or leave a column out.
+          </p>
+          <ul class="faults">
+            {#each reading.refused.slice(0, SHOWN * 2) as row (row.line)}
+              <li>
+                <b class="figures">line {row.line}</b>
+                {row.faults.map(faultSentence).join(' ')}
+              </li>
+            {/each}
+            {#if reading.refused.length > SHOWN * 2}<li>
+                and {reading.refused.length - SHOWN * 2} more
+              </li>{/if}
+          </ul>
+        {/if}
+        <ul class="preview">
+          {#each reading.gear.slice(0, SHOWN) as gear (gear.id)}<li>
+              <b>{fullName(gear)}</b>
+              <span class="soft">{gearKinds[gear.kind].name}: {partGist(gear)}</span>
+            </li>{/each}
+        </ul>
+      </section>
+    {/if}
+  </div>
+</Modal>
+
+<style>
+  .steps {
+    display: grid;
+    gap: 1rem;
+    min-height: 12rem;
+  }
+
+  .file {
+    display: grid;
+    gap: 0.5rem;
+  }
+
+  h3 {
+    margin-bottom: 0.4rem;
+    font-size: 1rem;
+  }
+
+  .columns {
+    display: grid;
+    grid-template-columns: repeat(auto-fill, minmax(14rem, 1fr));
+    gap: 0.5rem;
+  }
+
+  .columns li {
+    display: grid;
+    gap: 0.2rem;
+    padding: 0.45rem 0.6rem;
+    border: 1px solid var(--line);
+    border-radius: 8px;
+    background: var(--paper);
+  }
+
+  .columns li > span {
+    display: flex;
+    gap: 0.5rem;
+    justify-content: space-between;
+    overflow: hidden;
+    white-space: nowrap;
+  }
+
+  select {
+    padding: 0.3rem;
+    border: 1px solid var(--tan-line);
+    border-radius: 6px;
+    background: var(--linen);
+    color: var(--ink);
+    font: inherit;
+  }
+
+  .kind {
+    display: block;
+    margin-bottom: 0.6rem;
+  }
+
+  .soft {
+    color: var(--ink-soft);
+    font-size: 0.75rem;
+  }
+
+  .refused {
+    padding: 0 0 0.3rem;
+    color: var(--brick);
+  }
+
+  .faults,
+  .preview {
+    padding-left: 1rem;
+    list-style: disc;
+    overflow-wrap: anywhere;
+  }
+</style>

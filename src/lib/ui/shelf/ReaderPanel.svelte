@@ -1,0 +1,194 @@
+<script lang="ts">
+  import type { GearKind } from '../../core/model/gear';
+  import { specSheet } from '../../core/model/gear/spec-sheet';
+  import { type Proposal, readSpecification } from '../../core/reading/specification';
+
+  /** Pasted specification text: the words each figure was read from, and a yes or no for each. */
+  interface Props {
+    kind: GearKind;
+    onkind: (kind: GearKind) => void;
+    onaccept: (proposals: Proposal[]) => void;
+  }
+  const { kind, onkind, onaccept }: Props = $props();
+  let text = $state('');
+  let refused = $state.raw<ReadonlySet<number>>(new Set());
+  const guessed = $derived(text.trim() ? readSpecification(text).kind : undefined);
+  const proposals = $derived(text.trim() ? readSpecification(text, kind).proposals : []);
+
+  /** The text cut at the words that were read, each piece knowing its proposals. */
+  const pieces = $derived.by(() => {
+    const cuts: { text: string; numbers: number[] }[] = [];
+    let at = 0;
+    proposals.forEach((proposal, number) => {
+      const last = cuts.at(-1);
+      if (last && last.numbers.length > 0 && proposal.from < at) {
+        last.numbers.push(number);
+        return;
+      }
+      if (proposal.from > at) cuts.push({ text: text.slice(at, proposal.from), numbers: [] });
+      cuts.push({ text: text.slice(proposal.from, proposal.to), numbers: [number] });
+      at = proposal.to;
+    });
+    cuts.push({ text: text.slice(at), numbers: [] });
+    return cuts;
+  });
+
+  function valueWords(proposal: Proposal): string {
+    const { key, value } = proposal;
+    if (key === 'priceNew') {
+      const { likely, currency } = value as { likely: number; currency: string };
+      return `${(likely / 100).toFixed(2)} ${currency}`;
+    }
+    if (key === 'sizeMm') {
+      const { width, height, depth } = value as { width: number; height: number; depth: number };
+      return `${width} × ${height} × ${depth} mm`;
+    }
+    if (key === 'modes') {
+      const mode = value as {
+        pixelsAcross: number;
+        pixelsDown: number;
+        fps: number;
+        bitRateMbps: number;
+      };
+      return `${mode.pixelsAcross}×${mode.pixelsDown}, ${mode.fps} frames, ${mode.bitRateMbps} Mb/s`;
+    }
+    if (typeof value === 'boolean') return value ? 'yes' : 'no';
+    const ask = specSheet(kind).find((field) => field.key === key)?.ask;
+    const unit = ask?.type === 'number' && ask.unit !== 'count' ? ask.unit : '';
+    return unit === 'f/'
+      ? `f/${String(value as number)}`
+      : `${String(value as number)} ${unit}`.trim();
+  }
+
+  function toggle(number: number) {
+    refused = refused.has(number)
+      ? new Set([...refused].filter((one) => one !== number))
+      : new Set([...refused, number]);
+  }
+
+  function accept() {
+    onaccept(proposals.filter((_, number) => !refused.has(number)));
+    text = '';
+    refused = new Set();
+  }
+</script>
+
+<section class="reader card" aria-label="Read what it says">
+  <h2>Read what it says</h2>
+  <p class="soft">
+    Paste the text of a specification. Figures are recognised where they stand; you say which to
+    take.
+  </p>
+  <textarea
+    rows="4"
+    aria-label="Specification text"
+    bind:value={text}
+    placeholder="Weight: 431 g&#10;Battery: 7.2 V 2600 mAh …"
+    oninput={() => (refused = new Set())}></textarea>
+  {#if guessed && guessed !== kind}
+    <p>
+      It reads like a {guessed}.
+      <button class="word" onclick={() => onkind(guessed)}>Make it one</button>
+    </p>
+  {/if}
+  {#if text.trim()}
+    <p class="shown" aria-hidden="true">
+      {#each pieces as piece, at (at)}{#if piece.numbers.length > 0}<mark
+            class:no={piece.numbers.every((number) => refused.has(number))}
+            >{piece.text}<sup>{piece.numbers.map((number) => number + 1).join(' ')}</sup></mark
+          >{:else}{piece.text}{/if}{/each}
+    </p>
+    {#if proposals.length === 0}
+      <p class="soft">No figure is recognised for this kind.</p>
+    {:else}
+      <ul>
+        {#each proposals as proposal, number (number)}
+          <li>
+            <label class:no={refused.has(number)}>
+              <input
+                type="checkbox"
+                checked={!refused.has(number)}
+                onchange={() => toggle(number)}
+              />
+              <sup>{number + 1}</sup>
+              {proposal.name}: <b class="figures">{valueWords(proposal)}</b>
+              <span class="soft">from “{text.slice(proposal.from, proposal.to).trim()}”</span>
+            </label>
+          </li>
+        {/each}
+      </ul>
+      <button class="take" onclick={accept}>Take {proposals.length - refused.size} figures</button>
+    {/if}
+  {/if}
+</section>
+
+<style>
+  .reader {
+    display: grid;
+    gap: 0.5rem;
+    padding: 0.9rem 1rem;
+  }
+
+  h2 {
+    font-size: 1.05rem;
+  }
+
+  .soft {
+    color: var(--ink-soft);
+    font-size: 0.8125rem;
+  }
+
+  textarea {
+    width: 100%;
+    padding: 0.5rem 0.6rem;
+    border: 1px solid var(--tan-line);
+    border-radius: 8px;
+    background: var(--paper);
+    color: var(--ink);
+    font: inherit;
+    resize: vertical;
+  }
+
+  .shown {
+    max-height: 12rem;
+    overflow: auto;
+    padding: 0.5rem 0.7rem;
+    border-radius: 8px;
+    background: var(--canvas);
+    white-space: pre-wrap;
+    overflow-wrap: anywhere;
+  }
+
+  mark {
+    padding: 0 0.15rem;
+    border-bottom: 2.5px solid var(--moss);
+    background: var(--moss-wash);
+    color: inherit;
+  }
+
+  mark.no {
+    border-bottom-style: dotted;
+    background: transparent;
+    text-decoration: line-through;
+  }
+
+  label.no b {
+    text-decoration: line-through;
+  }
+
+  input {
+    accent-color: var(--moss);
+  }
+
+  .take,
+  .word {
+    justify-self: start;
+    padding: 0.28rem 0.9rem;
+    border: 0;
+    border-radius: 999px;
+    background: var(--moss);
+    color: var(--on-moss);
+    font-weight: 600;
+    cursor: pointer;
+  }
+</style>

@@ -1,0 +1,88 @@
+<script lang="ts">
+  import { scaleLinear } from 'd3-scale';
+  import { fullName, type GearItem } from '../../core/model/gear';
+  import Glyph from '../glyphs/Glyph.svelte';
+  import { glyphOf, longestSideMm } from '../glyphs/glyph-shapes';
+
+  /** The part beside a hand's breadth and a ruler, so that one sees how large it is. */
+  const { gear }: { gear: GearItem } = $props();
+  const HAND_MM = 85;
+  const width = 300;
+  const longest = $derived(longestSideMm(gear));
+  const shown = $derived(Math.max(longest ?? HAND_MM, HAND_MM) * 1.05);
+  const scale = $derived(scaleLinear([0, shown], [0, width]));
+  const ticks = $derived(scale.ticks(6));
+</script>
+
+{#if longest === undefined}
+  <div class="unsized"><Glyph name={glyphOf(gear)} size={120} label={fullName(gear)} /></div>
+  <p class="soft">Nobody has stated its size, so the drawing has no scale.</p>
+{:else}
+  <div
+    class="stage"
+    role="img"
+    aria-label="{fullName(gear)}, {gear.sizeMm?.width ?? '?'} by {gear.sizeMm?.height ??
+      '?'} by {gear.sizeMm?.depth ?? '?'} millimetres, {(longest / HAND_MM).toFixed(
+      1
+    )} hand’s breadths long"
+  >
+    <div class="thing" style:height="{Math.max(24, scale(longest))}px">
+      <Glyph name={glyphOf(gear)} size={Math.max(24, scale(longest))} />
+    </div>
+    <svg {width} height="46" viewBox="0 0 {width} 46" aria-hidden="true">
+      <rect x="0" y="2" width={scale(HAND_MM)} height="9" rx="4" class="hand" />
+      <text x="4" y="10">a hand’s breadth</text>
+      <line x1="0" x2={width} y1="20" y2="20" />
+      {#each ticks as tick (tick)}
+        <line x1={scale(tick)} x2={scale(tick)} y1="20" y2="27" />
+        <text
+          x={Math.min(width - 14, scale(tick))}
+          y="38"
+          text-anchor={tick === 0 ? 'start' : 'middle'}>{tick}</text
+        >
+      {/each}
+      <text x={width} y="17" text-anchor="end">mm</text>
+    </svg>
+    <p class="soft figures">
+      {gear.sizeMm?.width ?? '?'} × {gear.sizeMm?.height ?? '?'} × {gear.sizeMm?.depth ?? '?'} mm
+    </p>
+  </div>
+{/if}
+
+<style>
+  .stage {
+    display: grid;
+    gap: 0.3rem;
+    justify-items: start;
+    padding: 0.8rem;
+    border-radius: 10px;
+    background: var(--canvas);
+  }
+
+  .thing {
+    display: flex;
+    align-items: flex-end;
+  }
+
+  .unsized {
+    padding: 0.8rem;
+  }
+
+  .hand {
+    fill: var(--tan);
+  }
+
+  line {
+    stroke: var(--ink-soft);
+  }
+
+  text {
+    fill: var(--ink-soft);
+    font-size: 9.5px;
+  }
+
+  .soft {
+    color: var(--ink-soft);
+    font-size: 0.8125rem;
+  }
+</style>

@@ -1,0 +1,37 @@
+import type { GearItem } from '../../core/model/gear';
+import { type SheetField, specSheet } from '../../core/model/gear/spec-sheet';
+import { massWords } from '../../core/figures/figure-words';
+import type { UnitSystem } from '../../core/model/project';
+
+/** One line of a part's sheet as shown; `undefined` is what nobody has stated. */
+export interface SheetLine {
+  key: string;
+  name: string;
+  text: string | undefined;
+}
+
+function textOf({ key, ask }: SheetField, value: unknown, units: UnitSystem): string | undefined {
+  if (value === undefined || value === null || value === '') return undefined;
+  if (ask.type === 'yes/no') return value ? 'yes' : 'no';
+  if (ask.type !== 'number') return String(value as string);
+  if (key === 'massG')
+    return units === 'imperial'
+      ? `${massWords((value as number) / 1000, units)}`
+      : `${String(value as number)} g`;
+  return ask.unit === 'count'
+    ? String(value as number)
+    : ask.unit === 'f/'
+      ? `f/${String(value as number)}`
+      : ask.unit === 'ISO'
+        ? `ISO ${String(value as number)}`
+        : `${String(value as number)} ${ask.unit}`;
+}
+
+/** The sheet of a part in the order a maker gives it. */
+export function sheetLines(gear: GearItem, units: UnitSystem): SheetLine[] {
+  return specSheet(gear.kind).map((field) => ({
+    key: field.key,
+    name: field.name,
+    text: textOf(field, (gear as unknown as Record<string, unknown>)[field.key], units)
+  }));
+}

@@ -1,0 +1,229 @@
+import { checkGear } from '../../core/formats/gear-check';
+import { faultSentence } from '../../core/formats/faults';
+import type { GearItem, GearKind } from '../../core/model/gear';
+import { impliedPorts } from '../../core/model/gear/implied-ports';
+import { fieldNames, specSheet } from '../../core/model/gear/spec-sheet';
+import type { Port } from '../../core/model/ports';
+import type { RecordingMode } from '../../core/model/gear/body';
+import { minorPerMajor } from '../../core/money/format';
+import { MeasureError, parseNumber, readMeasure } from '../../core/reading/measure';
+
+/** A part as it stands in the form: everything as typed. */
+export interface PartDraft {
+  kind: GearKind;
+  maker: string;
+  model: string;
+  /** By field of the sheet; yes/no as `yes`, `no` or empty. */
+  fields: Record<string, string>;
+  size: [string, string, string];
+  prices: Record<
+    'priceNew' | 'priceUsed',
+    { low: string; likely: string; high: string; date: string; source: string }
+  >;
+  ports: Port[];
+  modes: Partial<Record<keyof RecordingMode, string>>[];
+  /** Fields the form has no place for; carried along untouched. */
+  rest: Record<string, unknown>;
+}
+
+const emptyPrice = () => ({ low: '', likely: '', high: '', date: '', source: '' });
+export const modeKeys = [
+  'pixelsAcross',
+  'pixelsDown',
+  'fps',
+  'bitRateMbps',
+  'crop',
+  'recordLimitMin',
+  'heatMinutesAt20C'
+] as const;
+
+export function emptyDraft(kind: GearKind): PartDraft {
+  return {
+    kind,
+    maker: '',
+    model: '',
+    fields: {},
+    size: ['', '', ''],
+    prices: { priceNew: emptyPrice(), priceUsed: emptyPrice() },
+    ports: [],
+    modes: [],
+    rest: {}
+  };
+}
+
+/** A part opened in the form, its figures written as the sheet shows them. */
+export function draftOf(gear: GearItem, currency: string): PartDraft {
+  const draft = emptyDraft(gear.kind);
+  const values = gear as unknown as Record<string, unknown>;
+  draft.maker = gear.maker;
+  draft.model = gear.model;
+  const known = new Set([
+    'id',
+    'kind',
+    'maker',
+    'model',
+    'ports',
+    'modes',
+    'priceNew',
+    'priceUsed',
+    'sizeMm'
+  ]);
+  for (const { key, ask } of specSheet(gear.kind)) {
+    known.add(key);
+    const value = values[key];
+    if (value === undefined) continue;
+    draft.fields[key] =
+      typeof value === 'boolean'
+        ? value
+          ? 'yes'
+          : 'no'
+        : ask.type === 'number'
+          ? String(value as number)
+          : String(value as string);
+  }
+  draft.size = [gear.sizeMm?.width, gear.sizeMm?.height, gear.sizeMm?.depth].map((side) =>
+    side === undefined ? '' : String(side)
+  ) as PartDraft['size'];
+  for (const key of ['priceNew', 'priceUsed'] as const) {
+    const price = gear[key];
+    if (!price) continue;
+    const major = (minor: number | undefined) =>
+      minor === undefined ? '' : String(minor / minorPerMajor(price.currency));
+    if (price.currency === currency)
+      draft.prices[key] = {
+        low: major(price.low),
+        likely: major(price.likely),
+        high: major(price.high),
+        date: price.date,
+        source: price.source
+      };
+  }
+  const implied = impliedPorts(gear.kind, values).map((port) => JSON.stringify(port));
+  draft.ports = gear.ports
+    .filter(
+      (port) =>
+        !implied.includes(
+          JSON.stringify({ family: port.family, type: port.type, end: port.end, role: port.role })
+        )
+    )
+    .map((port) => ({ ...port }));
+  if (gear.kind === 'body')
+    draft.modes = gear.modes.map((mode) =>
+      Object.fromEntries(
+        modeKeys.flatMap((key) => (mode[key] === undefined ? [] : [[key, String(mode[key])]]))
+      )
+    );
+  draft.rest = Object.fromEntries(Object.entries(values).filter(([key]) => !known.has(key)));
+  return draft;
+}
+
+export interface DraftReading {
+  gear: GearItem | undefined;
+  /** Sentences by field. */
+  faults: Record<string, string>;
+}
+
+/** Reads the form: every figure with its unit, every fault beside its field. */
+export function readDraft(
+  draft: PartDraft,
+  id: string,
+  currency: string,
+  today: string
+): DraftReading {
+  const faults: Record<string, string> = {};
+  const part: Record<string, unknown> = {
+    ...draft.rest,
+    id,
+    kind: draft.kind,
+    maker: draft.maker.trim(),
+    model: draft.model.trim()
+  };
+  if (!draft.maker.trim())
+    faults.maker = 'A part needs a maker; write “own make” for what you built.';
+  if (!draft.model.trim()) faults.model = 'A part needs a name to be found by.';
+  const read = (field: string, work: () => void) => {
+    try {
+      work();
+    } catch (error) {
+      if (!(error instanceof MeasureError)) throw error;
+      faults[field] = error.message;
+    }
+  };
+  for (const { key, name, ask } of specSheet(draft.kind)) {
+    const typed = (draft.fields[key] ?? '').trim();
+    if (!typed) {
+      if (ask.needed) faults[key] = `A ${draft.kind} cannot do without its ${name}.`;
+      continue;
+    }
+    read(key, () => {
+      if (ask.type === 'number') {
+        const value = readMeasure(typed, ask.unit);
+        if (value < ask.min || value > ask.max)
+          throw new MeasureError(
+            `The ${name} lies from ${ask.min} to ${ask.max} ${ask.unit}; this is ${value}.`
+          );
+        part[key] = value;
+      } else part[key] = ask.type === 'yes/no' ? typed === 'yes' : typed;
+    });
+  }
+  read('size', () => {
+    const [width, height, depth] = draft.size.map((side) =>
+      side.trim() ? readMeasure(side, 'mm') : undefined
+    );
+    if (width ?? height ?? depth) part.sizeMm = { width, height, depth };
+  });
+  for (const key of ['priceNew', 'priceUsed'] as const) {
+    const { low, likely, high, date, source } = draft.prices[key];
+    if (![low, likely, high].some((text) => text.trim())) continue;
+    const minor = (text: string) => {
+      if (!text.trim()) return undefined;
+      const major = parseNumber(text.replace(/^[^\d.,-]+|[^\d.,]+$/g, ''));
+      if (major === undefined || major < 0)
+        throw new MeasureError(`“${text}” is no amount; write one such as 129.00.`);
+      return Math.round(major * minorPerMajor(currency));
+    };
+    read(key, () => {
+      const middle = minor(likely) ?? minor(low) ?? minor(high)!;
+      part[key] = {
+        low: minor(low),
+        likely: middle,
+        high: minor(high),
+        currency,
+        date: date || today,
+        source: source.trim() || 'noted by hand'
+      };
+    });
+  }
+  if (draft.kind === 'body') {
+    part.modes = draft.modes.map((mode, at) => {
+      const row: Record<string, unknown> = {};
+      read(`mode ${at}`, () => {
+        for (const key of modeKeys)
+          if (mode[key]?.trim())
+            row[key] = readMeasure(
+              mode[key],
+              key === 'bitRateMbps'
+                ? 'Mb/s'
+                : key === 'fps'
+                  ? 'fps'
+                  : key.startsWith('pixels')
+                    ? 'px'
+                    : key === 'crop'
+                      ? '×'
+                      : 'min'
+            );
+      });
+      return row;
+    });
+  }
+  if (draft.kind === 'wind cover' && part.fitsForms === undefined) part.fitsForms = [];
+  part.ports = [...draft.ports, ...impliedPorts(draft.kind, part)];
+  const plain = JSON.parse(JSON.stringify(part)) as unknown;
+  if (Object.keys(faults).length === 0) {
+    for (const fault of checkGear(plain, '')) {
+      const field = fault.field.replace(/^\./, '');
+      faults[field] = faultSentence({ field: fieldNames[field] ?? field, says: fault.says });
+    }
+  }
+  return { gear: Object.keys(faults).length === 0 ? (plain as GearItem) : undefined, faults };
+}

@@ -1,0 +1,76 @@
+import { fullName, type GearItem, type GearKind, gearKinds, pocketOf } from '../../core/model/gear';
+import type { Pocket } from '../../core/model/pocket';
+import { partGist } from '../chooser/candidate-words';
+
+/** What the shelf is narrowed to. */
+export interface ShelfSieve {
+  words: string;
+  pocket: Pocket | undefined;
+  kind: GearKind | undefined;
+  mount: string;
+  mostMinor: number | undefined;
+  ownOnly: boolean;
+  inBagOnly: boolean;
+}
+
+export const openSieve: ShelfSieve = {
+  words: '',
+  pocket: undefined,
+  kind: undefined,
+  mount: '',
+  mostMinor: undefined,
+  ownOnly: false,
+  inBagOnly: false
+};
+
+/** A part with the words it is found by, prepared once. */
+export interface ShelfEntry {
+  gear: GearItem;
+  found: string;
+  pocket: Pocket;
+  mount: string | undefined;
+}
+
+/** Letters without their marks, so that “Cote” finds “Côte”. */
+export const plainWords = (text: string) =>
+  text
+    .normalize('NFKD')
+    .replace(/\p{M}+/gu, '')
+    .toLowerCase();
+
+export function mountOfPart(gear: GearItem): string | undefined {
+  if (gear.kind === 'lens') return gear.mount;
+  return gear.kind === 'body' ? gear.ports.find((port) => port.role === 'lens')?.type : undefined;
+}
+
+export function makeEntries(items: readonly GearItem[]): ShelfEntry[] {
+  return items
+    .map((gear) => ({
+      gear,
+      found: plainWords(`${fullName(gear)} ${gearKinds[gear.kind].name} ${partGist(gear)}`),
+      pocket: pocketOf(gear),
+      mount: mountOfPart(gear)
+    }))
+    .sort((a, b) => (a.found < b.found ? -1 : 1));
+}
+
+/** The parts that pass, in the order of the entries. */
+export function sift(
+  entries: readonly ShelfEntry[],
+  sieve: ShelfSieve,
+  own: ReadonlySet<string>,
+  inBag: ReadonlySet<string>
+): ShelfEntry[] {
+  const words = plainWords(sieve.words).split(/\s+/).filter(Boolean);
+  return entries.filter(
+    ({ gear, found, pocket, mount }) =>
+      (sieve.pocket === undefined || pocket === sieve.pocket) &&
+      (sieve.kind === undefined || gear.kind === sieve.kind) &&
+      (sieve.mount === '' || mount === sieve.mount) &&
+      (sieve.mostMinor === undefined ||
+        (gear.priceNew !== undefined && gear.priceNew.likely <= sieve.mostMinor)) &&
+      (!sieve.ownOnly || own.has(gear.id)) &&
+      (!sieve.inBagOnly || inBag.has(gear.id)) &&
+      words.every((word) => found.includes(word))
+  );
+}

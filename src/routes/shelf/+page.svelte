@@ -1,0 +1,237 @@
+<script lang="ts">
+  import { Button, Search } from 'carbon-components-svelte';
+  import { writeShelfCsv } from '$lib/core/formats/csv-file';
+  import { newLine } from '$lib/core/findings/part-candidates';
+  import { type GearKind, gearKindNames, gearKinds } from '$lib/core/model/gear';
+  import { type Pocket, pockets } from '$lib/core/model/pocket';
+  import { minorPerMajor } from '$lib/core/money/format';
+  import { satchel } from '$lib/state/project-store.svelte';
+  import { saveFile } from '$lib/ui/shell/save-file';
+  import ImportDialog from '$lib/ui/shelf/ImportDialog.svelte';
+  import ShelfRows from '$lib/ui/shelf/ShelfRows.svelte';
+  import { makeEntries, openSieve, type ShelfSieve, sift } from '$lib/ui/shelf/shelf-search';
+
+  let sieve = $state<ShelfSieve>({ ...openSieve });
+  let importing = $state(false);
+  const entries = $derived(makeEntries(satchel.shelf.items));
+  const own = $derived(new Set(satchel.project?.ownGear.map((gear) => gear.id) ?? []));
+  const inBag = $derived(new Set(satchel.plan?.lines.map((line) => line.gearId) ?? []));
+  const found = $derived(sift(entries, sieve, own, inBag));
+  const mounts = $derived(
+    [
+      ...new Set(
+        entries.map((entry) => entry.mount).filter((mount): mount is string => mount !== undefined)
+      )
+    ].sort()
+  );
+  const kinds = $derived(
+    gearKindNames.filter(
+      (kind) => sieve.pocket === undefined || gearKinds[kind].pocket === sieve.pocket
+    )
+  );
+  const currency = $derived(satchel.project?.currency ?? 'GBP');
+
+  function take(gearId: string) {
+    const gear = satchel.shelf.byId.get(gearId);
+    if (gear && satchel.plan)
+      void satchel.act({ type: 'add line', line: newLine(satchel.plan, gear) });
+  }
+</script>
+
+<svelte:head><title>Shelf · Hearty Satchel</title></svelte:head>
+{#if satchel.project}
+  <div class="head">
+    <h1>The shelf</h1>
+    <p class="figures" role="status">
+      {found.length === entries.length
+        ? `${entries.length} parts`
+        : `${found.length} of ${entries.length} parts`}
+    </p>
+    <div class="do">
+      <Button size="small" href="/shelf/edit">Add a part</Button>
+      <Button size="small" kind="tertiary" on:click={() => (importing = true)}
+        >Bring in a spreadsheet</Button
+      >
+      <Button
+        size="small"
+        kind="tertiary"
+        on:click={() =>
+          saveFile(
+            'shelf.csv',
+            'text/csv',
+            writeShelfCsv(
+              found.map(({ gear }) => gear),
+              currency
+            )
+          )}>Save these as CSV</Button
+      >
+    </div>
+  </div>
+  <div class="bench">
+    <aside class="card" aria-label="Narrow the shelf">
+      <Search
+        size="sm"
+        labelText="Find a part"
+        placeholder="Find a part"
+        bind:value={sieve.words}
+      />
+      <div class="pockets" role="group" aria-label="Pocket">
+        {#each pockets as pocket (pocket)}
+          <button
+            aria-pressed={sieve.pocket === pocket}
+            style:--colour="var(--pocket-{pocket})"
+            onclick={() => {
+              sieve.pocket = sieve.pocket === pocket ? undefined : (pocket as Pocket);
+              sieve.kind = undefined;
+            }}>{pocket}</button
+          >
+        {/each}
+      </div>
+      <label>
+        Kind
+        <select
+          value={sieve.kind ?? ''}
+          onchange={(event) =>
+            (sieve.kind = (event.currentTarget.value || undefined) as GearKind | undefined)}
+        >
+          <option value="">any</option>
+          {#each kinds as kind (kind)}<option value={kind}>{gearKinds[kind].name}</option>{/each}
+        </select>
+      </label>
+      <label>
+        Mount
+        <select bind:value={sieve.mount}>
+          <option value="">any</option>
+          {#each mounts as mount (mount)}<option value={mount}>{mount}</option>{/each}
+        </select>
+      </label>
+      <label>
+        New for at most
+        <input
+          type="number"
+          min="0"
+          placeholder="no limit"
+          value={sieve.mostMinor === undefined ? '' : sieve.mostMinor / minorPerMajor(currency)}
+          oninput={(event) =>
+            (sieve.mostMinor =
+              event.currentTarget.value === ''
+                ? undefined
+                : Number(event.currentTarget.value) * minorPerMajor(currency))}
+        />
+      </label>
+      <label class="tick"><input type="checkbox" bind:checked={sieve.inBagOnly} /> in the bag</label
+      >
+      <label class="tick"
+        ><input type="checkbox" bind:checked={sieve.ownOnly} /> my own entries</label
+      >
+      <button class="clear" onclick={() => (sieve = { ...openSieve })}>Show all</button>
+    </aside>
+    {#if found.length > 0}
+      <ShelfRows entries={found} {inBag} {own} {currency} ontake={take} />
+    {:else}
+      <div class="card none">
+        <p>Nothing on the shelf passes. Loosen the sieve, or add the part yourself.</p>
+      </div>
+    {/if}
+  </div>
+  <ImportDialog bind:open={importing} />
+{/if}
+
+<style>
+  .head {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.4rem 1rem;
+    align-items: baseline;
+    margin-bottom: 0.7rem;
+  }
+
+  h1 {
+    font-size: 1.5rem;
+  }
+
+  .do {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.4rem;
+    margin-left: auto;
+  }
+
+  .bench {
+    display: grid;
+    grid-template-columns: 15rem minmax(0, 1fr);
+    gap: 1rem;
+    align-items: start;
+  }
+
+  aside {
+    display: grid;
+    gap: 0.7rem;
+    padding: 0.9rem;
+  }
+
+  .pockets {
+    display: grid;
+    grid-template-columns: 1fr 1fr;
+    gap: 0.35rem;
+  }
+
+  .pockets button {
+    padding: 0.3rem 0.5rem;
+    border: 1px solid var(--line);
+    border-radius: 8px;
+    background: var(--paper);
+    font-family: var(--display);
+    box-shadow: inset 0 3.5px 0 var(--colour);
+    cursor: pointer;
+  }
+
+  .pockets button[aria-pressed='true'] {
+    background: var(--tan);
+    font-weight: 600;
+  }
+
+  label {
+    display: grid;
+    gap: 0.2rem;
+    color: var(--ink-soft);
+    font-size: 0.8125rem;
+  }
+
+  .tick {
+    display: flex;
+    gap: 0.4rem;
+    align-items: center;
+    color: var(--ink);
+  }
+
+  select,
+  input[type='number'] {
+    padding: 0.35rem 0.5rem;
+    border: 1px solid var(--tan-line);
+    border-radius: 8px;
+    background: var(--paper);
+    color: var(--ink);
+    font: inherit;
+  }
+
+  .clear {
+    justify-self: start;
+    padding: 0;
+    border: 0;
+    background: none;
+    color: var(--moss);
+    font-weight: 600;
+    cursor: pointer;
+  }
+
+  .none {
+    padding: 2rem;
+  }
+
+  @media (max-width: 800px) {
+    .bench {
+      grid-template-columns: minmax(0, 1fr);
+    }
+  }
+</style>

@@ -1,0 +1,269 @@
+<script lang="ts">
+  import { Button } from 'carbon-components-svelte';
+  import { goto } from '$app/navigation';
+  import { page } from '$app/state';
+  import { newLine } from '$lib/core/findings/part-candidates';
+  import { fullName, gearKinds, pocketOf } from '$lib/core/model/gear';
+  import type { Price } from '$lib/core/model/gear/price';
+  import { formatMoney } from '$lib/core/money/format';
+  import { satchel } from '$lib/state/project-store.svelte';
+  import { partGist } from '$lib/ui/chooser/candidate-words';
+  import ScaleDrawing from '$lib/ui/shelf/ScaleDrawing.svelte';
+  import { sheetLines } from '$lib/ui/shelf/figure-text';
+
+  const gear = $derived(satchel.shelf.byId.get(page.params.id ?? ''));
+  const isOwn = $derived(satchel.project?.ownGear.some((one) => one.id === gear?.id) ?? false);
+  const lines = $derived(gear ? sheetLines(gear, satchel.project?.units ?? 'metric') : []);
+  const unknowns = $derived(lines.filter((line) => line.text === undefined && line.key !== 'note'));
+  const usedIn = $derived(
+    satchel.project?.plans
+      .filter((plan) => plan.lines.some((line) => line.gearId === gear?.id))
+      .map((plan) => plan.name) ?? []
+  );
+  const scenes = $derived(
+    satchel.judgement?.angles
+      .filter(
+        ({ rig }) =>
+          [rig.body, rig.mic, rig.keyLamp?.part, rig.fillLamp?.part, rig.support, rig.filter].some(
+            (part) => part?.gear.id === gear?.id
+          ) || rig.lens?.gear?.id === gear?.id
+      )
+      .map(({ scene }) => scene.name) ?? []
+  );
+  const asks = (name: string) => `What is the ${name} of ${gear ? fullName(gear) : 'it'}?`;
+
+  async function forget() {
+    if (!gear) return;
+    await satchel.act({ type: 'remove gear', gearId: gear.id });
+    await goto('/shelf');
+  }
+</script>
+
+{#snippet price(words: string, seen: Price | undefined)}
+  <div>
+    <dt>{words}</dt>
+    <dd>
+      {#if seen}
+        <b class="figures">{formatMoney(seen.likely, seen.currency, { short: true })}</b>
+        {#if seen.low !== undefined && seen.high !== undefined}<span class="soft figures"
+            >between {formatMoney(seen.low, seen.currency, { short: true })} and {formatMoney(
+              seen.high,
+              seen.currency,
+              { short: true }
+            )}</span
+          >{/if}
+        <span class="soft">{seen.source}, {seen.date}</span>
+      {:else}<span class="soft">not seen</span>{/if}
+    </dd>
+  </div>
+{/snippet}
+
+<svelte:head><title>{gear ? fullName(gear) : 'Shelf'} · Hearty Satchel</title></svelte:head>
+<p class="back"><a href="/shelf">← the shelf</a></p>
+{#if gear}
+  <article class="sheet card" style:--colour="var(--pocket-{pocketOf(gear)})">
+    <header>
+      <div>
+        <p class="kind">
+          {gearKinds[gear.kind].name}, {pocketOf(gear)} pocket{isOwn ? ' · your own entry' : ''}
+        </p>
+        <h1>{fullName(gear)}</h1>
+        <p class="soft">{partGist(gear)}</p>
+      </div>
+      <div class="do">
+        <Button
+          size="small"
+          on:click={() =>
+            satchel.plan && satchel.act({ type: 'add line', line: newLine(satchel.plan, gear) })}
+          >Put in bag</Button
+        >
+        <Button
+          size="small"
+          kind="tertiary"
+          on:click={() =>
+            satchel.plan &&
+            satchel.act({
+              type: 'add line',
+              line: { ...newLine(satchel.plan, gear), state: 'owned' }
+            })}>I own it</Button
+        >
+        <Button size="small" kind="tertiary" href="/shelf/edit?id={encodeURIComponent(gear.id)}"
+          >{isOwn ? 'Change it' : 'Correct it'}</Button
+        >
+        <Button
+          size="small"
+          kind="tertiary"
+          href="/shelf/edit?id={encodeURIComponent(gear.id)}&copy=yes">Copy it</Button
+        >
+        {#if isOwn}<Button size="small" kind="danger-tertiary" on:click={forget}
+            >Forget my entry</Button
+          >{/if}
+      </div>
+    </header>
+    <div class="columns">
+      <section>
+        <h2>To scale</h2>
+        <ScaleDrawing {gear} />
+        <h2>Prices seen</h2>
+        <dl class="prices">
+          {@render price('new', gear.priceNew)}{@render price('used', gear.priceUsed)}
+        </dl>
+        <h2>Where it is used</h2>
+        <p>
+          {usedIn.length === 0
+            ? 'In no plan yet.'
+            : `In ${usedIn.join(', ')}${scenes.length > 0 ? `; now for ${[...new Set(scenes)].join(', ')}` : ''}.`}
+        </p>
+        {#if gear.ports.length > 0}
+          <h2>Where it joins</h2>
+          <ul class="ports">
+            {#each gear.ports as port, at (at)}<li>
+                {port.type}
+                {port.end} <span class="soft">{port.family}, {port.role}</span>
+              </li>{/each}
+          </ul>
+        {/if}
+      </section>
+      <section>
+        <h2>What is stated</h2>
+        <dl>
+          {#each lines.filter((line) => line.text !== undefined) as line (line.key)}
+            <div>
+              <dt>{line.name}</dt>
+              <dd class="figures">{line.text}</dd>
+            </div>
+          {/each}
+        </dl>
+        {#if gear.kind === 'body' && gear.modes.length > 0}
+          <h2>Recording modes</h2>
+          <ul class="ports figures">
+            {#each gear.modes as mode, at (at)}
+              <li>
+                {mode.pixelsAcross}×{mode.pixelsDown}, {mode.fps} frames, {mode.bitRateMbps} Mb/s{mode.crop &&
+                mode.crop !== 1
+                  ? `, crop ${mode.crop}×`
+                  : ''}{mode.recordLimitMin
+                  ? `, ${mode.recordLimitMin} min a clip`
+                  : ''}{mode.heatMinutesAt20C
+                  ? `, warm after ${mode.heatMinutesAt20C} min`
+                  : ''}{mode.faceFocus === false ? ', loses the face' : ''}
+              </li>
+            {/each}
+          </ul>
+        {/if}
+        {#if unknowns.length > 0}
+          <h2>Nobody has said</h2>
+          <ul class="ports">
+            {#each unknowns as line (line.key)}<li>{asks(line.name)}</li>{/each}
+          </ul>
+          <p class="soft">
+            What is unknown is never taken for fine. Ask a seller, then correct the entry.
+          </p>
+        {/if}
+      </section>
+    </div>
+  </article>
+{:else}
+  <div class="card none">
+    <p>
+      The shelf has no part of that name. It may have been forgotten, or belongs to another project.
+    </p>
+  </div>
+{/if}
+
+<style>
+  .back {
+    margin-bottom: 0.5rem;
+    font-size: 0.8125rem;
+    font-weight: 600;
+  }
+
+  .sheet {
+    max-width: 66rem;
+    margin: 0 auto;
+    padding: 1.2rem 1.5rem 1.6rem;
+    border-top: 6px solid var(--colour);
+  }
+
+  header {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.8rem;
+    align-items: flex-start;
+    justify-content: space-between;
+  }
+
+  h1 {
+    font-size: 1.6rem;
+  }
+
+  h2 {
+    margin: 1rem 0 0.35rem;
+    font-size: 1.05rem;
+  }
+
+  .kind,
+  .soft {
+    color: var(--ink-soft);
+    font-size: 0.8125rem;
+  }
+
+  .do {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.4rem;
+  }
+
+  .columns {
+    display: grid;
+    grid-template-columns: 1fr 1fr;
+    gap: 2rem;
+  }
+
+  dl div {
+    display: flex;
+    gap: 1rem;
+    justify-content: space-between;
+    padding: 0.22rem 0;
+    border-bottom: 1px dashed var(--line);
+  }
+
+  dt {
+    color: var(--ink-soft);
+  }
+
+  dd {
+    font-weight: 600;
+    text-align: right;
+  }
+
+  .prices dd {
+    display: grid;
+    font-weight: 400;
+  }
+
+  .prices b {
+    font-family: var(--display);
+    font-size: 1.1rem;
+  }
+
+  .ports {
+    padding-left: 1.1rem;
+    list-style: disc;
+  }
+
+  .none {
+    padding: 2rem;
+  }
+
+  @media (max-width: 760px) {
+    .columns {
+      grid-template-columns: 1fr;
+      gap: 0;
+    }
+
+    .sheet {
+      padding: 1rem;
+    }
+  }
+</style>

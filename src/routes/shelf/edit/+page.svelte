@@ -1,0 +1,442 @@
+<script lang="ts">
+  import { Button } from 'carbon-components-svelte';
+  import { goto } from '$app/navigation';
+  import { page } from '$app/state';
+  import { type GearKind, gearKindNames, gearKinds } from '$lib/core/model/gear';
+  import { specSheet } from '$lib/core/model/gear/spec-sheet';
+  import { portEnds, portRoles, type Port } from '$lib/core/model/ports';
+  import type { Proposal } from '$lib/core/reading/specification';
+  import { minorPerMajor } from '$lib/core/money/format';
+  import { satchel } from '$lib/state/project-store.svelte';
+  import ReaderPanel from '$lib/ui/shelf/ReaderPanel.svelte';
+  import {
+    draftOf,
+    emptyDraft,
+    modeKeys,
+    type PartDraft,
+    readDraft
+  } from '$lib/ui/shelf/part-draft';
+
+  const source = $derived(satchel.shelf.byId.get(page.url.searchParams.get('id') ?? ''));
+  const copying = $derived(page.url.searchParams.get('copy') !== null);
+  const currency = $derived(satchel.project?.currency ?? 'GBP');
+  let draft = $state<PartDraft>(emptyDraft('microphone'));
+  let opened = '';
+  let tried = $state(false);
+  const today = new Date().toISOString().slice(0, 10);
+
+  $effect(() => {
+    const key = `${source?.id ?? ''} ${copying}`;
+    if (!satchel.project || key === opened) return;
+    opened = key;
+    if (!source) return;
+    draft = draftOf($state.snapshot(source) as typeof source, currency);
+    if (copying) draft.model = `${draft.model} (copy)`;
+  });
+
+  const sheet = $derived(specSheet(draft.kind));
+  const newId = $derived.by(() => {
+    if (source && !copying) return source.id;
+    const base = `own-${
+      `${draft.maker} ${draft.model}`
+        .normalize('NFKD')
+        .toLowerCase()
+        .replace(/[^a-z0-9]+/g, '-')
+        .replace(/^-|-$/g, '')
+        .slice(0, 50) || 'part'
+    }`;
+    let id = base;
+    for (let number = 2; satchel.shelf.byId.has(id); number++) id = `${base}-${number}`;
+    return id;
+  });
+  const reading = $derived(readDraft($state.snapshot(draft) as PartDraft, newId, currency, today));
+  const faults = $derived(tried ? reading.faults : {});
+  const portTypes = $derived(
+    [
+      ...new Set(
+        satchel.shelf.items.flatMap((gear) =>
+          gear.ports.map((port) => `${port.family}|${port.type}`)
+        )
+      )
+    ].sort()
+  );
+  const modeNames = {
+    pixelsAcross: 'across',
+    pixelsDown: 'down',
+    fps: 'frames',
+    bitRateMbps: 'Mb/s',
+    crop: 'crop',
+    recordLimitMin: 'clip, min',
+    heatMinutesAt20C: 'warm after, min'
+  } as const;
+
+  function take(proposals: Proposal[]) {
+    for (const { key, value } of proposals) {
+      if (key === 'priceNew') {
+        const price = value as { likely: number; currency: string };
+        if (price.currency === currency)
+          draft.prices.priceNew.likely = String(price.likely / minorPerMajor(currency));
+      } else if (key === 'sizeMm') {
+        const { width, height, depth } = value as Record<string, number>;
+        draft.size = [String(width), String(height), String(depth)];
+      } else if (key === 'modes') {
+        draft.modes.push(
+          Object.fromEntries(
+            Object.entries(value as object).map(([name, one]) => [name, String(one)])
+          )
+        );
+      } else
+        draft.fields[key] =
+          typeof value === 'boolean' ? (value ? 'yes' : 'no') : String(value as string | number);
+    }
+  }
+
+  function changePort(at: number, patch: Partial<Port>) {
+    draft.ports = draft.ports.map((port, index) => (index === at ? { ...port, ...patch } : port));
+  }
+
+  async function keep() {
+    tried = true;
+    if (!reading.gear) {
+      document.querySelector<HTMLElement>('[aria-invalid="true"]')?.focus();
+      return;
+    }
+    await satchel.act({ type: 'put gear', gear: reading.gear });
+    await goto(`/shelf/${encodeURIComponent(reading.gear.id)}`);
+  }
+</script>
+
+{#snippet wrong(field: string)}{#if faults[field]}<span class="fault" id="fault-{field}"
+      >{faults[field]}</span
+    >{/if}{/snippet}
+
+<svelte:head><title>A part · Hearty Satchel</title></svelte:head>
+<p class="back">
+  <a href={source ? `/shelf/${encodeURIComponent(source.id)}` : '/shelf'}>← back</a>
+</p>
+{#if satchel.project}
+  <div class="bench">
+    <form
+      class="card"
+      novalidate
+      onsubmit={(event) => {
+        event.preventDefault();
+        void keep();
+      }}
+    >
+      <h1>
+        {source && !copying ? 'Change a part' : copying ? 'Copy a part' : 'A part of your own'}
+      </h1>
+      <p class="soft">
+        Write figures as the sheet gives them, with their units: 0.9 lb, 1 1/4", 2600 mAh 7.2 V,
+        f/1.8. Leave empty what nobody states; it stays unknown and is asked about.
+      </p>
+      <div class="fields">
+        <label
+          >kind
+          <select
+            value={draft.kind}
+            disabled={source !== undefined}
+            onchange={(event) => {
+              draft = {
+                ...emptyDraft(event.currentTarget.value as GearKind),
+                maker: draft.maker,
+                model: draft.model
+              };
+            }}
+          >
+            {#each gearKindNames as kind (kind)}<option value={kind}>{gearKinds[kind].name}</option
+              >{/each}
+          </select>
+        </label>
+        <label
+          >maker<input
+            bind:value={draft.maker}
+            maxlength="120"
+            aria-invalid={faults.maker ? 'true' : undefined}
+          />{@render wrong('maker')}</label
+        >
+        <label
+          >model<input
+            bind:value={draft.model}
+            maxlength="200"
+            aria-invalid={faults.model ? 'true' : undefined}
+          />{@render wrong('model')}</label
+        >
+        {#each sheet as { key, name, ask } (key)}
+          <label>
+            <span
+              >{name}{ask.type === 'number' && ask.unit !== 'count'
+                ? `, ${ask.unit}`
+                : ''}{ask.needed ? '' : ''}</span
+            >
+            {#if ask.type === 'word'}
+              <select
+                bind:value={draft.fields[key]}
+                aria-invalid={faults[key] ? 'true' : undefined}
+              >
+                <option value={undefined}>{ask.needed ? '— choose —' : 'not stated'}</option>
+                {#each ask.words as word (word)}<option value={word}>{word}</option>{/each}
+              </select>
+            {:else if ask.type === 'yes/no'}
+              <select bind:value={draft.fields[key]}>
+                <option value={undefined}>not stated</option><option value="yes">yes</option><option
+                  value="no">no</option
+                >
+              </select>
+            {:else}
+              <input
+                bind:value={draft.fields[key]}
+                placeholder={ask.needed ? 'needed' : 'not stated'}
+                aria-invalid={faults[key] ? 'true' : undefined}
+                aria-describedby={faults[key] ? `fault-${key}` : undefined}
+              />
+            {/if}
+            {@render wrong(key)}
+          </label>
+        {/each}
+      </div>
+      <fieldset>
+        <legend>size, mm</legend>
+        <div class="row">
+          {#each ['width', 'height', 'depth'] as side, at (side)}<input
+              aria-label={side}
+              placeholder={side}
+              bind:value={draft.size[at]}
+            />{/each}
+        </div>
+        {@render wrong('size')}
+      </fieldset>
+      {#each [['priceNew', 'price new'], ['priceUsed', 'price used']] as const as [key, words] (key)}
+        <fieldset>
+          <legend>{words}, {currency}: low, likely, high; seen on, where</legend>
+          <div class="row">
+            <input aria-label="{words}, low" placeholder="low" bind:value={draft.prices[key].low} />
+            <input
+              aria-label="{words}, likely"
+              placeholder="likely"
+              bind:value={draft.prices[key].likely}
+            />
+            <input
+              aria-label="{words}, high"
+              placeholder="high"
+              bind:value={draft.prices[key].high}
+            />
+            <input aria-label="{words}, day" type="date" bind:value={draft.prices[key].date} />
+            <input
+              aria-label="{words}, source"
+              placeholder="where"
+              bind:value={draft.prices[key].source}
+            />
+          </div>
+          {@render wrong(key)}
+        </fieldset>
+      {/each}
+      {#if draft.kind === 'body'}
+        <fieldset>
+          <legend>recording modes</legend>
+          {#each draft.modes as mode, at (at)}
+            <div class="row">
+              {#each modeKeys as key (key)}<input
+                  aria-label="Mode {at + 1}, {modeNames[key]}"
+                  placeholder={modeNames[key]}
+                  bind:value={mode[key]}
+                />{/each}
+              <button
+                type="button"
+                class="word"
+                onclick={() => (draft.modes = draft.modes.filter((_, index) => index !== at))}
+                >drop</button
+              >
+            </div>
+            {@render wrong(`mode ${at}`)}
+          {/each}
+          <button type="button" class="word" onclick={() => draft.modes.push({})}>add a mode</button
+          >
+        </fieldset>
+      {/if}
+      <fieldset>
+        <legend>where it joins (threads, plugs, shoes)</legend>
+        {#each draft.ports as port, at (at)}
+          <div class="row">
+            <select
+              aria-label="Port {at + 1}, what"
+              value="{port.family}|{port.type}"
+              onchange={(event) => {
+                const [family, type] = event.currentTarget.value.split('|') as [
+                  Port['family'],
+                  string
+                ];
+                changePort(at, { family, type });
+              }}
+            >
+              {#each portTypes as type (type)}<option value={type}
+                  >{type.split('|')[1]} ({type.split('|')[0]})</option
+                >{/each}
+            </select>
+            <select
+              aria-label="Port {at + 1}, half"
+              value={port.end}
+              onchange={(event) =>
+                changePort(at, { end: event.currentTarget.value as Port['end'] })}
+              >{#each portEnds as end (end)}<option>{end}</option>{/each}</select
+            >
+            <select
+              aria-label="Port {at + 1}, use"
+              value={port.role}
+              onchange={(event) =>
+                changePort(at, { role: event.currentTarget.value as Port['role'] })}
+              >{#each portRoles as role (role)}<option>{role}</option>{/each}</select
+            >
+            <button
+              type="button"
+              class="word"
+              onclick={() => (draft.ports = draft.ports.filter((_, index) => index !== at))}
+              >drop</button
+            >
+          </div>
+        {/each}
+        <button
+          type="button"
+          class="word"
+          onclick={() =>
+            (draft.ports = [
+              ...draft.ports,
+              { family: 'mechanical', type: '1/4-20', end: 'socket', role: 'stands' }
+            ])}>add a port</button
+        >
+      </fieldset>
+      {#if tried && Object.keys(reading.faults).length > 0}
+        <p class="fault" role="alert">
+          {Object.keys(reading.faults).length === 1
+            ? 'One thing is'
+            : `${Object.keys(reading.faults).length} things are`} not well yet: {Object.values(
+            reading.faults
+          )
+            .slice(0, 3)
+            .join(' ')}
+        </p>
+      {/if}
+      <Button type="submit">Keep it</Button>
+    </form>
+    <ReaderPanel
+      kind={draft.kind}
+      onkind={(kind) => (draft = { ...emptyDraft(kind), maker: draft.maker, model: draft.model })}
+      onaccept={take}
+    />
+  </div>
+{/if}
+
+<style>
+  .back {
+    margin-bottom: 0.5rem;
+    font-size: 0.8125rem;
+    font-weight: 600;
+  }
+
+  .bench {
+    display: grid;
+    grid-template-columns: minmax(0, 1.4fr) minmax(18rem, 1fr);
+    gap: 1rem;
+    align-items: start;
+  }
+
+  form {
+    display: grid;
+    gap: 0.9rem;
+    justify-items: start;
+    padding: 1.1rem 1.3rem 1.4rem;
+  }
+
+  h1 {
+    font-size: 1.4rem;
+  }
+
+  .soft {
+    color: var(--ink-soft);
+    font-size: 0.8125rem;
+  }
+
+  .fields {
+    display: grid;
+    grid-template-columns: repeat(auto-fill, minmax(12.5rem, 1fr));
+    gap: 0.7rem 1rem;
+    width: 100%;
+  }
+
+  label {
+    display: grid;
+    gap: 0.15rem;
+    align-content: start;
+    color: var(--ink-soft);
+    font-size: 0.8125rem;
+  }
+
+  input,
+  select {
+    width: 100%;
+    min-width: 0;
+    padding: 0.35rem 0.5rem;
+    border: 1px solid var(--tan-line);
+    border-radius: 8px;
+    background: var(--paper);
+    color: var(--ink);
+    font: inherit;
+  }
+
+  input::placeholder {
+    color: var(--ink-soft);
+    font-style: italic;
+  }
+
+  [aria-invalid='true'] {
+    border-color: var(--brick);
+    box-shadow: inset 0 0 0 1px var(--brick);
+  }
+
+  fieldset {
+    width: 100%;
+    margin: 0;
+    padding: 0;
+    border: 0;
+  }
+
+  legend {
+    padding: 0;
+    color: var(--ink-soft);
+    font-size: 0.8125rem;
+  }
+
+  .row {
+    display: grid;
+    grid-auto-columns: minmax(0, 1fr);
+    grid-auto-flow: column;
+    gap: 0.4rem;
+    margin-top: 0.3rem;
+  }
+
+  .word {
+    padding: 0.2rem 0;
+    border: 0;
+    background: none;
+    color: var(--moss);
+    font-weight: 600;
+    cursor: pointer;
+  }
+
+  .fault {
+    color: var(--brick);
+    font-size: 0.8125rem;
+  }
+
+  @media (max-width: 860px) {
+    .bench {
+      grid-template-columns: minmax(0, 1fr);
+    }
+
+    .row {
+      grid-auto-flow: row;
+      grid-template-columns: 1fr 1fr;
+    }
+  }
+</style>
