@@ -46,6 +46,26 @@ export class ProjectRepository {
     return { ...row, checkedAs: CHECKS };
   }
 
+  /** Every project kept here, in the order of their ids. */
+  async all(): Promise<Project[]> {
+    return (await this.db.projects.orderBy('id').toArray()).map(({ project }) => project);
+  }
+
+  /** Keeps several projects in one transaction and opens the first. */
+  async addAll(projects: readonly Project[]): Promise<number> {
+    return this.db.transaction(
+      'rw',
+      this.db.projects,
+      this.db.steps,
+      this.db.settings,
+      async () => {
+        let first = 0;
+        for (const project of [...projects].reverse()) first = await this.add(project);
+        return first;
+      }
+    );
+  }
+
   async openId(): Promise<string | undefined> {
     return (await this.db.settings.get('open project'))?.value;
   }

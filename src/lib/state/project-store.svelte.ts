@@ -11,6 +11,7 @@ import {
   writeSatchel
 } from '../core/formats/satchel-file';
 import { judgePlan } from '../core/judge/judge-plan';
+import type { JointsClosed } from '../core/judge/close-joints';
 import type { Remedy } from '../core/judge/settle';
 import { activePlan, type Project } from '../core/model/project';
 import { type ProjectRow, SatchelDatabase } from '../data/database';
@@ -40,6 +41,7 @@ class ProjectStore {
   project = $state.raw<Project | undefined>(undefined);
   undoState = $state.raw<UndoState>({ undo: undefined, redo: undefined });
   remedies = $state.raw<Record<string, Remedy[]>>({});
+  joints = $state.raw<JointsClosed | undefined>(undefined);
   settling = $state(false);
   /** The scene the bag shows its pictures for. */
   sceneId = $state('');
@@ -133,6 +135,36 @@ class ProjectStore {
     return [];
   }
 
+  /** Every project kept here in one ZIP. */
+  async backup(): Promise<Uint8Array> {
+    const { writeBackup } = await import('../core/formats/backup');
+    const projects = await this.repository.all();
+    return writeBackup(projects.map((project) => makeSatchel(project, shelfOf(project))));
+  }
+
+  /** Takes every project of a backup, all or none; answers with sentences when it cannot. */
+  async restore(bytes: Uint8Array): Promise<string[]> {
+    const { readBackup } = await import('../core/formats/backup');
+    const reading = readBackup(bytes);
+    if (!reading.ok) return reading.faults.map(faultSentence);
+    const projects = reading.files.map((file) => projectFromSatchel(file, catalogue));
+    const revision = await this.repository.addAll(projects);
+    this.show(projects[0]!, revision);
+    return [];
+  }
+
+  /** The projects kept here, the last changed first. */
+  async list(): Promise<{ id: string; name: string }[]> {
+    return this.repository.list();
+  }
+
+  async openProject(id: string): Promise<void> {
+    const row = await this.repository.load(id);
+    if (!row) return;
+    await this.repository.setOpenId(id);
+    this.show(row.project, row.revision);
+  }
+
   forgetFailure(): void {
     this.failure = '';
   }
@@ -191,9 +223,10 @@ class ProjectStore {
   private async settle(project: Project): Promise<void> {
     const round = ++this.settleRound;
     this.settling = true;
-    const remedies = await connectJudge().settle(project);
+    const settled = await connectJudge().settle(project);
     if (round !== this.settleRound) return;
-    this.remedies = remedies;
+    this.remedies = settled.remedies;
+    this.joints = settled.joints;
     this.settling = false;
   }
 }

@@ -56,6 +56,7 @@
         remedies={satchel.remedies}
         settling={satchel.settling}
         currency={satchel.project.currency}
+        joints={satchel.joints}
         onact={(act) => satchel.act(act)}
         onwhy={showWhy}
       />

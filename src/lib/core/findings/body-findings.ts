@@ -1,18 +1,13 @@
 import { figureOf } from '../figures/record';
 import { figureWords } from '../figures/figure-words';
 import { fullName } from '../model/gear';
-import { cheapestChain } from '../joining/chain';
-import {
-  connectionsOf,
-  isMissingPort,
-  joiningPartsOfKit,
-  connectionWords
-} from '../rigs/connections';
+import { chainInBag, connectionsOf, isMissingPort, whyOpen } from '../rigs/connections';
 import type { PlacedRig } from '../rigs/placed-rig';
 import { chainProposals } from './chain-proposals';
 import type { AngleFindingRow } from './finding';
 import { cheapestOf, setRig, swapFor } from './part-candidates';
 
+const capital = (text: string) => `${text[0]!.toUpperCase()}${text.slice(1)}.`;
 const bodyLine = (rig: PlacedRig) => (rig.body ? [rig.body.line.id] : []);
 
 function blockedScreen(rig: PlacedRig): 'shoe' | 'plate' | 'side' | undefined {
@@ -156,13 +151,15 @@ export const bodyFindings: AngleFindingRow[] = [
             `${fullName(need.part.gear)} has no ${need.role === 'audioIn' ? 'microphone input' : 'sound output'}, so ${fullName(rig.mic!.gear)} cannot be heard on the recording.`
         };
       }
-      if (cheapestChain(need.fromPort, need.toPort, joiningPartsOfKit(rig.kit.parts)))
-        return undefined;
+      if (chainInBag(need, rig.kit)) return undefined;
       return {
         severity: 'stop',
         lineIds,
-        title: () => `The ${need.fromPort.type} plug finds no ${need.toPort.type} jack`,
-        why: () => `Nothing in the bag leads from ${connectionWords(need)}.`
+        title: () =>
+          need.fromPort.type === need.toPort.type
+            ? `${rig.mic!.gear.model} does not reach the camera`
+            : `The ${need.fromPort.type} plug finds no ${need.toPort.type} jack`,
+        why: () => capital(whyOpen(need, rig.kit))
       };
     },
     propose: (context) => {

@@ -4,7 +4,6 @@ import {
   type ConnectionPurpose,
   connectionsOf,
   isMissingPort,
-  joiningPartsOfKit,
   joiningPartsOfShelf
 } from '../rigs/connections';
 import type { AngleContext, SettingProposal } from './finding';
@@ -18,11 +17,7 @@ export function chainProposals(
   const { rig, shelf, project, plan } = context;
   const need = connectionsOf(rig).find((one) => one.purpose === purpose);
   if (!need || isMissingPort(need)) return [];
-  const chain = cheapestClosing(
-    need,
-    joiningPartsOfKit(rig.kit.parts),
-    joiningPartsOfShelf(shelf.items, project.currency)
-  );
+  const chain = cheapestClosing(need, rig.kit, joiningPartsOfShelf(shelf.items, project.currency));
   const bought = chain?.parts.filter((part) => part.lineId === undefined) ?? [];
   if (bought.length === 0) return [];
   const acts: Act[] = [];

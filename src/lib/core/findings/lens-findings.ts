@@ -8,8 +8,7 @@ import { apertureSteps, stoppedDownTo } from '../relations/exposure/aperture-ste
 import { distanceForSizeM } from '../relations/optics/picture-size';
 import { blurWord } from '../relations/optics/background-blur';
 import { NEAR_STRETCH } from '../relations/optics/stretch';
-import { cheapestChain } from '../joining/chain';
-import { connectionsOf, isMissingPort, joiningPartsOfKit } from '../rigs/connections';
+import { chainInBag, connectionsOf, isMissingPort } from '../rigs/connections';
 import { mountOf, widestApertureN } from '../rigs/place-rig';
 import type { PlacedRig } from '../rigs/placed-rig';
 import { chainProposals } from './chain-proposals';
@@ -81,7 +80,7 @@ export const lensFindings: AngleFindingRow[] = [
             `${rig.lens!.name} has nowhere to go: ${fullName(need.part.gear)} has no lens mount.`
         };
       }
-      const chain = cheapestChain(need.fromPort, need.toPort, joiningPartsOfKit(rig.kit.parts));
+      const chain = chainInBag(need, rig.kit);
       if (!chain) {
         return {
           severity: 'stop',
@@ -99,7 +98,7 @@ export const lensFindings: AngleFindingRow[] = [
       if (!lame) return undefined;
       return {
         severity: 'warn',
-        lineIds: [...lineIds, ...(lame.lineId ? [lame.lineId] : [])],
+        lineIds: [...lineIds, ...(lame.lineId ? [lame.lineId.split('#')[0]!] : [])],
         title: () => 'The adapter loses focus or aperture',
         why: () =>
           `${fullName(lame.gear)} does not pass on everything, so the face is not followed by itself.`

@@ -1,15 +1,14 @@
 import { figureOf } from '../figures/record';
 import { figureWords, massWords } from '../figures/figure-words';
-import { cheapestChain } from '../joining/chain';
 import { fullName } from '../model/gear';
 import { payloadVerdict } from '../relations/support/payload';
 import {
+  chainInBag,
   type Connection,
   connectionsOf,
-  connectionWords,
   isMissingPort,
-  joiningPartsOfKit,
-  type MissingPort
+  type MissingPort,
+  whyOpen
 } from '../rigs/connections';
 import type { PlacedRig } from '../rigs/placed-rig';
 import { chainProposals } from './chain-proposals';
@@ -19,11 +18,10 @@ import { cheapestOf, swapFor } from './part-candidates';
 const heldPurposes = ['camera held', 'microphone held', 'lamp held'] as const;
 
 function openJoint(rig: PlacedRig): Connection | MissingPort | undefined {
-  const joins = joiningPartsOfKit(rig.kit.parts);
   return connectionsOf(rig).find(
     (need) =>
       heldPurposes.includes(need.purpose as (typeof heldPurposes)[number]) &&
-      (isMissingPort(need) || !cheapestChain(need.fromPort, need.toPort, joins))
+      (isMissingPort(need) || !chainInBag(need, rig.kit))
   );
 }
 
@@ -91,7 +89,7 @@ export const supportFindings: AngleFindingRow[] = [
         why: () =>
           isMissingPort(need)
             ? `Something has to hold it, and it has neither thread nor foot for that.`
-            : `Nothing in the bag leads from ${connectionWords(need)}.`
+            : `${whyOpen(need, rig.kit).replace(/^./, (first) => first.toUpperCase())}.`
       };
     },
     propose: (context) => {

@@ -1,5 +1,14 @@
 import { Type } from 'class-transformer';
-import { IsArray, IsBoolean, IsInt, IsOptional, Max, Min, ValidateNested } from 'class-validator';
+import {
+  IsArray,
+  IsBoolean,
+  IsInt,
+  IsOptional,
+  Max,
+  Min,
+  ValidateNested,
+  IsObject
+} from 'class-validator';
 import {
   NeededNumber,
   NeededText,
@@ -64,6 +73,7 @@ export class Rig {
   @IsOptional() @IsBoolean({ message: 'must be true or false' }) boostOn?: boolean;
   @IsOptional()
   @IsArray({ message: 'must be a list of lamp places' })
+  @IsObject({ each: true, message: 'must hold objects only' })
   @ValidateNested({ each: true })
   @Type(() => LampPlacing)
   lamps?: LampPlacing[];
@@ -73,10 +83,12 @@ export class Plan {
   @NeededText(60) id!: string;
   @NeededText(120) name!: string;
   @IsArray({ message: 'must be a list of lines' })
+  @IsObject({ each: true, message: 'must hold objects only' })
   @ValidateNested({ each: true })
   @Type(() => PlanLine)
   lines!: PlanLine[];
   @IsArray({ message: 'must be a list of rigs' })
+  @IsObject({ each: true, message: 'must hold objects only' })
   @ValidateNested({ each: true })
   @Type(() => Rig)
   rigs!: Rig[];

@@ -50,17 +50,20 @@ export class Project {
   pocketLimitsMinor?: Partial<Record<Pocket, number>>;
   @IsArray({ message: 'must be a list of scenes' })
   @ArrayMaxSize(40, { message: 'holds at most forty scenes' })
+  @IsObject({ each: true, message: 'must hold objects only' })
   @ValidateNested({ each: true })
   @Type(() => Scene)
   scenes!: Scene[];
   @IsArray({ message: 'must be a list of plans' })
   @ArrayMinSize(1, { message: 'needs at least one plan' })
+  @IsObject({ each: true, message: 'must hold objects only' })
   @ValidateNested({ each: true })
   @Type(() => Plan)
   plans!: Plan[];
   @NeededText(60) activePlanId!: string;
   /** Parts of one's own, and changed copies of shelf parts; they stand before the shelf. */
   @IsArray({ message: 'must be a list of parts' })
+  @IsObject({ each: true, message: 'must hold objects only' })
   @ValidateNested({ each: true })
   @Type(() => GearBase, gearDiscriminator)
   ownGear!: GearItem[];

@@ -78,6 +78,7 @@ export class Scene {
   @IsArray({ message: 'must be a list of angles' })
   @ArrayMinSize(1, { message: 'needs at least one camera angle' })
   @ArrayMaxSize(6, { message: 'holds at most six camera angles' })
+  @IsObject({ each: true, message: 'must hold objects only' })
   @ValidateNested({ each: true })
   @Type(() => Angle)
   angles!: Angle[];

@@ -1,8 +1,14 @@
 import { fullName, type GearItem } from '../model/gear';
-import type { Port, PortRole } from '../model/ports';
-import type { KitPart } from './kit';
+import { mates, type Port, type PortRole } from '../model/ports';
+import type { Kit, KitPart } from './kit';
 import type { PlacedRig } from './placed-rig';
-import { type Chain, cheapestChain, type JoiningPart } from '../joining/chain';
+import type { Chain, JoiningPart } from '../joining/chain';
+import {
+  type ChainLimit,
+  chainsBetween,
+  indexJoiningParts,
+  type JoiningIndex
+} from '../joining/chains';
 
 /** What a connection is for; decides which finding speaks when it stays open. */
 export type ConnectionPurpose =
@@ -21,6 +27,8 @@ export interface Connection {
   to: KitPart;
   fromPort: Port;
   toPort: Port;
+  /** What a chain has to keep to: length, weight, phantom power. */
+  limit: ChainLimit;
 }
 
 /** A need for a port on a part that has none of that role. */
@@ -34,12 +42,55 @@ function port(part: KitPart | undefined, role: PortRole): Port | undefined {
   return part?.gear.ports.find((candidate) => candidate.role === role);
 }
 
+const noLimit: ChainLimit = () => undefined;
+/** A lead hangs and bends: this much longer than the straight way. */
+const SLACK = 1.15;
+
+/** Sound has to reach the camera, and a microphone that needs 48 V has to get it. */
+function soundLimit(rig: PlacedRig): ChainLimit {
+  const mic = rig.mic!.gear;
+  const atCamera =
+    rig.micPlace === 'shoe' || rig.micPlace === 'side arm' || mic.form === 'lapel wireless';
+  const neededM = atCamera ? 0 : rig.angle.distanceM * SLACK;
+  const needsPhantom =
+    mic.power === 'phantom' &&
+    !rig.body!.gear.ports.some((port) => port.role === 'audioIn' && port.type === 'XLR');
+  return (parts) => {
+    if (
+      needsPhantom &&
+      !parts.some(({ gear }) => gear.kind === 'cable' && gear.givesPhantom === true)
+    ) {
+      return `${fullName(mic)} needs phantom power and ${fullName(rig.body!.gear)} gives none`;
+    }
+    let reachM = mic.cableM ?? 0;
+    for (const { gear } of parts) if (gear.kind === 'cable') reachM += gear.lengthM ?? 0;
+    return reachM < neededM
+      ? `the cable reaches ${reachM.toFixed(1)} m and ${neededM.toFixed(1)} m are needed`
+      : undefined;
+  };
+}
+
+/** Every piece between bears what hangs on it. */
+function bearingLimit(massG: number | undefined): ChainLimit {
+  return (parts) => {
+    const weak = parts.find(
+      ({ gear }) =>
+        (gear.kind === 'coupling' || gear.kind === 'handle') &&
+        gear.payloadKg !== undefined &&
+        massG !== undefined &&
+        gear.payloadKg * 1000 < massG
+    );
+    return weak ? `${weak.gear.model} bears less than what would hang on it` : undefined;
+  };
+}
+
 function between(
   purpose: ConnectionPurpose,
   from: KitPart,
   fromRole: PortRole,
   to: KitPart,
-  toRole: PortRole
+  toRole: PortRole,
+  limit: ChainLimit = noLimit
 ): Connection | MissingPort {
   // The same role may be served by several ports; two that meet directly are taken first.
   const fromPorts = from.gear.ports.filter((candidate) => candidate.role === fromRole);
@@ -53,11 +104,11 @@ function between(
         fromPort.type === toPort.type &&
         fromPort.end !== toPort.end
       ) {
-        return { purpose, from, to, fromPort, toPort };
+        return { purpose, from, to, fromPort, toPort, limit };
       }
     }
   }
-  return { purpose, from, to, fromPort: fromPorts[0]!, toPort: toPorts[0]! };
+  return { purpose, from, to, fromPort: fromPorts[0]!, toPort: toPorts[0]!, limit };
 }
 
 /** Every pair of ports an angle needs joined, in the order one puts a rig together. */
@@ -69,19 +120,50 @@ export function connectionsOf(rig: PlacedRig): (Connection | MissingPort)[] {
   if (lensPart && rig.filter)
     list.push(between('filter on lens', lensPart, 'filter', rig.filter, 'filter'));
   if (body && rig.mic && port(rig.mic, 'audioOut') && rig.mic.gear.form !== 'desk') {
-    list.push(between('microphone into body', rig.mic, 'audioOut', body, 'audioIn'));
+    list.push(
+      between('microphone into body', rig.mic, 'audioOut', body, 'audioIn', soundLimit(rig))
+    );
   }
   if (rig.mic && body && rig.micPlace === 'shoe') {
-    list.push(between('microphone held', rig.mic, 'stands', body, 'carries'));
+    list.push(
+      between(
+        'microphone held',
+        rig.mic,
+        'stands',
+        body,
+        'carries',
+        bearingLimit(rig.mic.gear.massG)
+      )
+    );
   }
   if (rig.mic && rig.micPlace === 'boom' && rig.boom) {
-    list.push(between('microphone held', rig.mic, 'stands', rig.boom, 'carries'));
+    list.push(
+      between(
+        'microphone held',
+        rig.mic,
+        'stands',
+        rig.boom,
+        'carries',
+        bearingLimit(rig.mic.gear.massG)
+      )
+    );
   }
   if (body && rig.support)
-    list.push(between('camera held', body, 'stands', rig.support, 'carries'));
+    list.push(
+      between('camera held', body, 'stands', rig.support, 'carries', bearingLimit(body.gear.massG))
+    );
   const stand = kit.of('support').find(({ gear }) => gear.form === 'light stand');
   if (rig.keyLamp && stand)
-    list.push(between('lamp held', rig.keyLamp.part, 'stands', stand, 'carries'));
+    list.push(
+      between(
+        'lamp held',
+        rig.keyLamp.part,
+        'stands',
+        stand,
+        'carries',
+        bearingLimit(rig.keyLamp.part.gear.massG)
+      )
+    );
   return list;
 }
 
@@ -89,36 +171,78 @@ export function isMissingPort(need: Connection | MissingPort): need is MissingPo
   return 'role' in need;
 }
 
-/** Parts of the kit that can stand between two ports. */
-export function joiningPartsOfKit(parts: readonly KitPart[]): JoiningPart[] {
-  return parts
-    .filter(({ gear }) => gear.ports.some((candidate) => candidate.role === 'joins'))
-    .map(({ gear, line }) => ({ gear, costMinor: 0, lineId: line.id }));
+/** Pieces of the bag that can stand between two ports, one entry a piece. */
+export function joiningPartsOfKit(kit: Kit): readonly JoiningPart[] {
+  let pieces = piecesByKit.get(kit);
+  if (!pieces) {
+    pieces = kit.parts
+      .filter(({ gear }) => gear.ports.some((candidate) => candidate.role === 'joins'))
+      .flatMap(({ gear, line }) =>
+        Array.from({ length: line.quantity }, (_, piece) => ({
+          gear,
+          costMinor: 0,
+          lineId: `${line.id}#${piece}`
+        }))
+      );
+    piecesByKit.set(kit, pieces);
+  }
+  return pieces;
 }
+const piecesByKit = new WeakMap<Kit, readonly JoiningPart[]>();
+const indexByKit = new WeakMap<Kit, JoiningIndex>();
+
+function kitIndex(kit: Kit): JoiningIndex {
+  let index = indexByKit.get(kit);
+  if (!index) indexByKit.set(kit, (index = indexJoiningParts(joiningPartsOfKit(kit))));
+  return index;
+}
+
+const partsByShelf = new WeakMap<readonly GearItem[], Map<string, readonly JoiningPart[]>>();
 
 /** Shelf parts that can stand between two ports, at their likely new price in a currency. */
-export function joiningPartsOfShelf(items: readonly GearItem[], currency: string): JoiningPart[] {
-  return items
-    .filter(
-      (gear) =>
-        gear.priceNew?.currency === currency &&
-        gear.ports.some((candidate) => candidate.role === 'joins')
-    )
-    .map((gear) => ({ gear, costMinor: gear.priceNew!.likely }));
+export function joiningPartsOfShelf(
+  items: readonly GearItem[],
+  currency: string
+): readonly JoiningPart[] {
+  let byCurrency = partsByShelf.get(items);
+  if (!byCurrency) partsByShelf.set(items, (byCurrency = new Map()));
+  let parts = byCurrency.get(currency);
+  if (!parts) {
+    parts = items
+      .filter(
+        (gear) =>
+          gear.priceNew?.currency === currency &&
+          gear.ports.some((candidate) => candidate.role === 'joins')
+      )
+      .map((gear) => ({ gear, costMinor: gear.priceNew!.likely }));
+    byCurrency.set(currency, parts);
+  }
+  return parts;
 }
 
-/** True when the kit itself closes the connection. */
-export function closedByKit(connection: Connection, kitJoins: readonly JoiningPart[]): boolean {
-  return cheapestChain(connection.fromPort, connection.toPort, kitJoins) !== undefined;
+/** How the bag closes a connection; undefined when it does not. */
+export function chainInBag(connection: Connection, kit: Kit): Chain | undefined {
+  if (mates(connection.fromPort, connection.toPort) && connection.limit([]) === undefined) {
+    return { parts: [], costMinor: 0, steps: [] };
+  }
+  return chainsBetween(connection.fromPort, connection.toPort, kitIndex(kit), connection.limit)[0];
+}
+
+/** Why the bag does not close a connection, in half a sentence. */
+export function whyOpen(connection: Connection, kit: Kit): string {
+  const [byPorts] = chainsBetween(connection.fromPort, connection.toPort, kitIndex(kit));
+  const limited = byPorts && connection.limit(byPorts.parts);
+  return limited ?? `nothing in the bag leads from ${connectionWords(connection)}`;
 }
 
 /** The cheapest way to close a connection with what lies in the bag and on the shelf. */
 export function cheapestClosing(
   connection: Connection,
-  kitJoins: readonly JoiningPart[],
+  kit: Kit,
   shelfJoins: readonly JoiningPart[]
 ): Chain | undefined {
-  return cheapestChain(connection.fromPort, connection.toPort, [...kitJoins, ...shelfJoins]);
+  const index = indexJoiningParts([...joiningPartsOfKit(kit), ...shelfJoins]);
+  return chainsBetween(connection.fromPort, connection.toPort, index, connection.limit)[0];
 }
 
 /** The connection in words: what goes where. */

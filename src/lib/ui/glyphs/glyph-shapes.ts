@@ -13,8 +13,8 @@ export const glyphShapes = {
     washes: ['M8 30h84v54H8z'],
     strokes: [
       'M10 30h16l6-10h30l6 10h22a4 4 0 0 1 4 4v46a4 4 0 0 1-4 4H10a4 4 0 0 1-4-4V34a4 4 0 0 1 4-4z',
-      'M50 38a20 20 0 1 0 .1 0z',
-      'M50 47a11 11 0 1 0 .1 0z',
+      'M 50 38a20 20 0 1 0 .1 0z',
+      'M 50 47a11 11 0 1 0 .1 0z',
       'M74 24h10v6'
     ]
   },
@@ -67,7 +67,7 @@ export const glyphShapes = {
   },
   'sun panel': {
     washes: ['M18 26h64v42H10z'],
-    strokes: ['M20 24h62l8 46H10z', 'M18 38h66M14 54h73', 'M40 24l-4 46M62 24l5 46', 'M50 70v14']
+    strokes: ['M20 24h62l8 46H10z', 'M18 38h66M14 54h73', 'M40 24l-4 46M62 24l5 46', 'M 50 70v14']
   },
   handle: {
     washes: ['M24 22h52v16H24z'],
@@ -93,7 +93,7 @@ export const glyphShapes = {
   },
   'shoe mic': {
     washes: ['M16 30h60a12 12 0 0 1 0 24H16z'],
-    dots: ['M30 30v24M40 30v24M50 30v24M60 30v24'],
+    dots: ['M30 30v24M40 30v24M 50 30v24M60 30v24'],
     strokes: [
       'M18 30h56a12 12 0 0 1 0 24H18a12 12 0 0 1 0-24z',
       'M46 54v14',
@@ -103,7 +103,7 @@ export const glyphShapes = {
   },
   'short shotgun': {
     washes: ['M6 36h88v16H6z'],
-    dots: ['M20 36v16M30 36v16M40 36v16M50 36v16'],
+    dots: ['M20 36v16M30 36v16M40 36v16M 50 36v16'],
     strokes: [
       'M10 36h76a8 8 0 0 1 0 16H10a6 6 0 0 1 0-16z',
       'M62 36v16',
@@ -134,8 +134,8 @@ export const glyphShapes = {
     washes: ['M36 10h28v46H36z'],
     dots: ['M38 22h24M38 30h24M38 38h24'],
     strokes: [
-      'M50 8a14 14 0 0 1 14 14v20a14 14 0 0 1-28 0V22A14 14 0 0 1 50 8z',
-      'M50 56v22',
+      'M 50 8a14 14 0 0 1 14 14v20a14 14 0 0 1-28 0V22A14 14 0 0 1 50 8z',
+      'M 50 56v22',
       'M26 86a24 8 0 0 1 48 0z'
     ]
   },
@@ -159,7 +159,7 @@ export const glyphShapes = {
     dots: ['M24 32v26M36 32v26M48 32v26M60 32v26M72 32v26'],
     strokes: [
       'M16 22h68a4 4 0 0 1 4 4v38a4 4 0 0 1-4 4H16a4 4 0 0 1-4-4V26a4 4 0 0 1 4-4z',
-      'M50 68v12M40 80h20'
+      'M 50 68v12M40 80h20'
     ]
   },
   'lamp dome': {
@@ -176,26 +176,31 @@ export const glyphShapes = {
     strokes: ['M12 42h76a7 7 0 0 1 0 14H12a7 7 0 0 1 0-14z', 'M20 42v14M80 42v14']
   },
   globe: {
-    washes: ['M50 20a32 32 0 1 0 .1 0z'],
-    strokes: ['M50 6v14', 'M50 20a32 32 0 1 0 .1 0z', 'M22 38h56M18 52h64M22 66h56']
+    washes: ['M 50 20a32 32 0 1 0 .1 0z'],
+    strokes: ['M 50 6v14', 'M 50 20a32 32 0 1 0 .1 0z', 'M22 38h56M18 52h64M22 66h56']
   },
   practical: {
     washes: ['M30 14h40l12 34H18z'],
-    strokes: ['M30 14h40l12 34H18z', 'M50 48v34', 'M32 88h36l-4-6H36z']
+    strokes: ['M30 14h40l12 34H18z', 'M 50 48v34', 'M32 88h36l-4-6H36z']
   },
   'floor stand': {
-    strokes: ['M38 6h24v10H38z', 'M50 16v34', 'M50 50L26 94M50 50l24 44M50 50v40', 'M38 72h24']
+    strokes: ['M38 6h24v10H38z', 'M 50 16v34', 'M 50 50L26 94M 50 50l24 44M 50 50v40', 'M38 72h24']
   },
   'table legs': {
-    strokes: ['M38 18h24v10H38z', 'M50 28v16', 'M50 44L24 84M50 44l26 40M50 44v36', 'M50 36l22-6']
+    strokes: [
+      'M38 18h24v10H38z',
+      'M 50 28v16',
+      'M 50 44L24 84M 50 44l26 40M 50 44v36',
+      'M 50 36l22-6'
+    ]
   },
   'flexible legs': {
     strokes: [
       'M38 10h24v10H38z',
-      'M50 20v10',
-      'M50 30c-10 12-8 18-16 28s-4 20-12 30',
-      'M50 30c10 12 6 20 15 28s6 18 13 30',
-      'M50 30c-3 16 4 24 0 34s2 16 0 24'
+      'M 50 20v10',
+      'M 50 30c-10 12-8 18-16 28s-4 20-12 30',
+      'M 50 30c10 12 6 20 15 28s6 18 13 30',
+      'M 50 30c-3 16 4 24 0 34s2 16 0 24'
     ]
   },
   grip: {
@@ -209,7 +214,7 @@ export const glyphShapes = {
   pole: { strokes: ['M78 8h14v8H78z', 'M84 16L18 84', 'M24 90L12 78', 'M60 40l5 5M46 54l5 5'] },
   gimbal: { strokes: ['M40 50h18v42H40z', 'M49 50V36h28V14', 'M77 14H40v16', 'M24 18h32v22H24z'] },
   'light stand': {
-    strokes: ['M46 4h8v8h-8z', 'M50 12v60', 'M50 72L22 92M50 72l28 20M50 72v16', 'M46 40h8']
+    strokes: ['M46 4h8v8h-8z', 'M 50 12v60', 'M 50 72L22 92M 50 72l28 20M 50 72v16', 'M46 40h8']
   },
   boom: {
     strokes: [
@@ -248,14 +253,14 @@ export const glyphShapes = {
   },
   card: {
     washes: ['M26 12h48v76H26z'],
-    strokes: ['M26 12h34l14 14v62H26z', 'M34 18v16M42 18v16M50 18v16M58 18v16']
+    strokes: ['M26 12h34l14 14v62H26z', 'M34 18v16M42 18v16M 50 18v16M58 18v16']
   },
   drive: {
     washes: ['M22 26h56v50H22z'],
     strokes: [
       'M26 26h48a4 4 0 0 1 4 4v42a4 4 0 0 1-4 4H26a4 4 0 0 1-4-4V30a4 4 0 0 1 4-4z',
       'M66 64h4',
-      'M50 76v10c0 6 10 6 18 6'
+      'M 50 76v10c0 6 10 6 18 6'
     ]
   },
   reader: { strokes: ['M20 40h44v26H20z', 'M64 46h16v14H64z', 'M28 40V22h22l6 6v12'] },
@@ -280,7 +285,7 @@ export const glyphShapes = {
     ]
   },
   charger: {
-    strokes: ['M14 30h72v50H14z', 'M22 38h24v34H22zM54 38h24v34H54z', 'M50 80v8c0 6 10 6 24 6']
+    strokes: ['M14 30h72v50H14z', 'M22 38h24v34H22zM54 38h24v34H54z', 'M 50 80v8c0 6 10 6 24 6']
   },
   cable: {
     strokes: [
@@ -290,14 +295,14 @@ export const glyphShapes = {
     ]
   },
   filter: {
-    washes: ['M50 20a30 30 0 1 0 .1 0z'],
-    strokes: ['M50 12a38 38 0 1 0 .1 0z', 'M50 20a30 30 0 1 0 .1 0z']
+    washes: ['M 50 20a30 30 0 1 0 .1 0z'],
+    strokes: ['M 50 12a38 38 0 1 0 .1 0z', 'M 50 20a30 30 0 1 0 .1 0z']
   },
   ring: {
     strokes: [
-      'M50 12a38 38 0 1 0 .1 0z',
-      'M50 26a24 24 0 1 0 .1 0z',
-      'M50 12v14M50 74v14M12 50h14M74 50h14'
+      'M 50 12a38 38 0 1 0 .1 0z',
+      'M 50 26a24 24 0 1 0 .1 0z',
+      'M 50 12v14M 50 74v14M12 50h14M74 50h14'
     ]
   },
   'mount adapter': {
@@ -307,10 +312,10 @@ export const glyphShapes = {
   cage: { strokes: ['M12 18h76v64H12z', 'M22 28h56v44H22z', 'M20 18v-6h12v6M68 18v-6h12v6'] },
   monitor: {
     washes: ['M12 20h76v50H12z'],
-    strokes: ['M12 20h76v50H12z', 'M18 26h64v38H18z', 'M50 70v12M40 82h20']
+    strokes: ['M12 20h76v50H12z', 'M18 26h64v38H18z', 'M 50 70v12M40 82h20']
   },
   'mirror box': {
-    strokes: ['M20 30l30-16h30v54H20z', 'M20 30h60M50 14v16', 'M28 62l24-24h20', 'M44 68v10h12V68']
+    strokes: ['M20 30l30-16h30v54H20z', 'M20 30h60M 50 14v16', 'M28 62l24-24h20', 'M44 68v10h12V68']
   },
   'capture device': {
     strokes: ['M28 34h44v32H28z', 'M12 44h16v12H12z', 'M72 44h12v12H72z', 'M40 50h20']
@@ -318,11 +323,11 @@ export const glyphShapes = {
   remote: {
     strokes: [
       'M36 14h28a6 6 0 0 1 6 6v60a6 6 0 0 1-6 6H36a6 6 0 0 1-6-6V20a6 6 0 0 1 6-6z',
-      'M50 26a8 8 0 1 0 .1 0z',
+      'M 50 26a8 8 0 1 0 .1 0z',
       'M42 56h16M42 66h16'
     ]
   },
-  tape: { strokes: ['M50 16a34 34 0 1 0 .1 0z', 'M50 36a14 14 0 1 0 .1 0z', 'M50 84h36'] },
+  tape: { strokes: ['M 50 16a34 34 0 1 0 .1 0z', 'M 50 36a14 14 0 1 0 .1 0z', 'M 50 84h36'] },
   blanket: {
     washes: ['M14 30h72v44H14z'],
     strokes: [

@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Finding } from '../../core/findings/finding';
+  import type { JointsClosed } from '../../core/judge/close-joints';
   import type { Remedy } from '../../core/judge/settle';
   import { formatMoney } from '../../core/money/format';
   import type { Act } from '../../core/acts/act';
@@ -10,10 +11,11 @@
     remedies: Readonly<Record<string, readonly Remedy[]>>;
     settling: boolean;
     currency: string;
+    joints: JointsClosed | undefined;
     onact: (act: Act) => void;
     onwhy: (finding: Finding, figure: FigureId) => void;
   }
-  const { findings, remedies, settling, currency, onact, onwhy }: Props = $props();
+  const { findings, remedies, settling, currency, joints, onact, onwhy }: Props = $props();
 
   const severityWords = { stop: 'stops', warn: 'costs', note: 'worth knowing' } as const;
   const severityGlyphs = { stop: '■', warn: '▲', note: '○' } as const;
@@ -91,6 +93,31 @@
     <p class="done">Nothing stands in the way.</p>
     <p>Every scene works within what may be spent. The buying list is ready.</p>
     <a href="/buying">To the buying list</a>
+  </div>
+{/if}
+{#if joints?.act}
+  <div class="card joints">
+    <h3>Every open end closed at once</h3>
+    <p class="why">
+      {joints.buy
+        .map(({ model, quantity }) => `${quantity > 1 ? `${quantity} × ` : ''}${model}`)
+        .join(', ')}: the cheapest parts that join what is in the bag, in all scenes.
+    </p>
+    <details>
+      <summary>How it goes together</summary>
+      <ul class="steps">
+        {#each joints.steps as joint (joint.sceneName + joint.joint)}<li>
+            {joint.sceneName}: {joint.steps.join(', then ')}
+          </li>{/each}
+      </ul>
+    </details>
+    <span class="remedy"
+      ><button class="first" onclick={() => joints.act && onact(joints.act)}
+        >Close them <span class="figures"
+          >+{formatMoney(joints.costMinor, currency, { short: true })}</span
+        ></button
+      ></span
+    >
   </div>
 {/if}
 <ul class="list">
@@ -213,6 +240,23 @@
     color: var(--ink-soft);
     font-size: 0.75rem;
     font-style: italic;
+  }
+
+  .joints {
+    margin-bottom: 0.6rem;
+    padding: 0.6rem 0.8rem 0.7rem;
+    border-left: 5px solid var(--pocket-joining);
+  }
+
+  .joints details {
+    margin-bottom: 0.5rem;
+    color: var(--ink-soft);
+    font-size: 0.75rem;
+  }
+
+  .steps {
+    padding-left: 1rem;
+    list-style: disc;
   }
 
   .settled {

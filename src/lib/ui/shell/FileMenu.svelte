@@ -9,6 +9,35 @@
   let opened = $state('');
   let input = $state<HTMLInputElement>();
   const MOST_SHOWN = 8;
+  let projects = $state.raw<{ id: string; name: string }[]>([]);
+  let backupInput = $state<HTMLInputElement>();
+
+  async function openMenu() {
+    open = true;
+    projects = await satchel.list();
+  }
+
+  async function saveBackup() {
+    const bytes = await satchel.backup();
+    saveFile('hearty-satchel-backup.zip', 'application/zip', bytes);
+  }
+
+  async function restore(event: Event) {
+    const field = event.currentTarget as HTMLInputElement;
+    const file = field.files?.[0];
+    field.value = '';
+    if (!file) return;
+    faults = await satchel.restore(new Uint8Array(await file.arrayBuffer()));
+    if (faults.length > 0) return;
+    open = false;
+    await goto('/satchel');
+  }
+
+  async function openProject(id: string) {
+    await satchel.openProject(id);
+    open = false;
+    await goto('/satchel');
+  }
 
   function exportSatchel() {
     const name =
@@ -40,7 +69,7 @@
   }
 </script>
 
-<button class="file" onclick={() => (open = true)}>File</button>
+<button class="file" onclick={openMenu}>File</button>
 <Modal bind:open passiveModal modalHeading="Files" size="sm" on:close={() => (faults = [])}>
   <div class="choices">
     {#if satchel.project}
@@ -73,6 +102,34 @@
         reach across.
       </p>
       <Button size="small" kind="tertiary" on:click={openDemo}>Open the demo anew</Button>
+    </div>
+    {#if projects.length > 1}
+      <div>
+        <p>Other projects kept here:</p>
+        <ul class="projects">
+          {#each projects.filter((one) => one.id !== satchel.project?.id) as one (one.id)}
+            <li><button class="word" onclick={() => openProject(one.id)}>{one.name}</button></li>
+          {/each}
+        </ul>
+      </div>
+    {/if}
+    <div>
+      <p>Everything kept here in one ZIP, to move to another machine or to put away.</p>
+      <input
+        bind:this={backupInput}
+        class="unseen"
+        type="file"
+        accept=".zip,application/zip"
+        aria-label="Backup file"
+        tabindex="-1"
+        onchange={restore}
+      />
+      <div class="pair">
+        {#if satchel.project}<Button size="small" on:click={saveBackup}>Save a backup</Button>{/if}
+        <Button size="small" kind="tertiary" on:click={() => backupInput?.click()}
+          >Open a backup</Button
+        >
+      </div>
     </div>
     {#if faults.length > 0}
       <InlineNotification
@@ -110,6 +167,25 @@
   .choices p {
     margin-bottom: 0.4rem;
     padding: 0;
+  }
+
+  .pair {
+    display: flex;
+    gap: 0.5rem;
+  }
+
+  .projects {
+    padding-left: 1rem;
+    list-style: disc;
+  }
+
+  .word {
+    border: 0;
+    background: none;
+    color: var(--moss);
+    font-weight: 600;
+    text-decoration: underline;
+    cursor: pointer;
   }
 
   .faults {

@@ -34,6 +34,7 @@ export abstract class GearBase {
   @Type(() => SizeMm)
   sizeMm?: SizeMm;
   @IsArray({ message: 'must be a list of ports' })
+  @IsObject({ each: true, message: 'must hold objects only' })
   @ValidateNested({ each: true })
   @Type(() => Port)
   ports!: Port[];

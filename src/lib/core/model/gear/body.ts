@@ -72,6 +72,7 @@ export class BodyGear extends GearBase {
   @NeededWord(sensorFormatNames) sensorFormat!: SensorFormat;
   @StatedWord(screenForms) screen?: ScreenForm;
   @IsArray({ message: 'must be a list of recording modes' })
+  @IsObject({ each: true, message: 'must hold objects only' })
   @ValidateNested({ each: true })
   @Type(() => RecordingMode)
   modes!: RecordingMode[];
@@ -83,6 +84,7 @@ export class BodyGear extends GearBase {
   /** Picture profiles with the lowest sensitivity each allows. */
   @IsOptional()
   @IsArray({ message: 'must be a list of picture profiles' })
+  @IsObject({ each: true, message: 'must hold objects only' })
   @ValidateNested({ each: true })
   @Type(() => PictureProfile)
   profiles?: PictureProfile[];

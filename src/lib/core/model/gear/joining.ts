@@ -12,6 +12,8 @@ import { GearBase } from './base';
 export class CableGear extends GearBase {
   kind = 'cable' as const;
   @StatedNumber('m', 0.02, 100) lengthM?: number;
+  /** Feeds 48 V to a microphone that needs it. */
+  @StatedYesNo() givesPhantom?: boolean;
 }
 
 export const filterForms = [

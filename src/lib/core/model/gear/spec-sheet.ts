@@ -98,6 +98,7 @@ export const fieldNames: Readonly<Record<string, string>> = {
   pixelsAcross: 'pixels across',
   fps: 'frames a second',
   use: 'use',
+  givesPhantom: 'feeds phantom power',
   areaM2: 'area',
   absorption: 'absorption'
 };

@@ -3,7 +3,8 @@ import { describe, expect, it } from 'vitest';
 import { catalogue } from '../../catalogue/load-catalogue';
 import type { GearItem } from '../model/gear';
 import { mates, type Port } from '../model/ports';
-import { cheapestChain, type JoiningPart } from './chain';
+import type { JoiningPart } from './chain';
+import { chainsBetween, indexJoiningParts, MOST_PARTS_IN_CHAIN } from './chains';
 
 const audio = (type: string, end: Port['end']): Port => ({
   family: 'audio',
@@ -17,8 +18,8 @@ const part = (id: number, costMinor: number, a: Port, b: Port, lineId?: string):
   costMinor
 });
 
-/** More parts than there are kinds of ends never help. */
-const LONGEST = 6;
+const cheapestChain = (from: Port, to: Port, parts: readonly JoiningPart[]) =>
+  chainsBetween(from, to, indexJoiningParts(parts))[0];
 
 /** Every sequence of parts, tried out: slow and plainly right. Parts of the bag are used once. */
 function cheapestByTrying(
@@ -28,7 +29,7 @@ function cheapestByTrying(
   depth = 0
 ): number | undefined {
   if (mates(from, to)) return 0;
-  if (depth === LONGEST) return undefined;
+  if (depth === MOST_PARTS_IN_CHAIN) return undefined;
   let best: number | undefined;
   for (const one of parts) {
     const rest = one.lineId === undefined ? parts : parts.filter((other) => other !== one);
