@@ -5,20 +5,20 @@ test('a reload keeps all, and undo reaches across it', async ({ page }) => {
   await openDemo(page);
   await page
     .locator('[data-code="P2"]')
-    .getByRole('button', { name: /Ember 8 cell, twin/ })
+    .getByRole('button', { name: /Ember 8 cell, thrifty/ })
     .click();
-  await expect(verdict(page)).toHaveText('£72.00 over');
+  await expect(verdict(page)).toHaveText('£67.00 over');
   await kept(page);
   await page.reload();
-  await expect(verdict(page)).toHaveText('£72.00 over');
+  await expect(verdict(page)).toHaveText('£67.00 over');
 
-  await page.getByRole('button', { name: /^Undo: take Quillfeather Ember 8 cell, twin/ }).click();
+  await page.getByRole('button', { name: /^Undo: take Harkelow Ember 8 cell, thrifty/ }).click();
   await expect(verdict(page)).toHaveText('£58.00 over');
   await kept(page);
   await page.reload();
   await expect(verdict(page)).toHaveText('£58.00 over');
   await page.keyboard.press('Control+Shift+Z');
-  await expect(verdict(page)).toHaveText('£72.00 over');
+  await expect(verdict(page)).toHaveText('£67.00 over');
   await page.keyboard.press('Control+Z');
   await expect(verdict(page)).toHaveText('£58.00 over');
 });
@@ -80,11 +80,11 @@ test('two tabs see each other', async ({ page, context }) => {
   await expect(verdict(second)).toHaveText('£58.00 over');
   await second
     .locator('[data-code="P2"]')
-    .getByRole('button', { name: /Ember 8 cell, twin/ })
+    .getByRole('button', { name: /Ember 8 cell, thrifty/ })
     .click();
-  await expect(verdict(page)).toHaveText('£72.00 over');
+  await expect(verdict(page)).toHaveText('£67.00 over');
   await page.goto('/brief');
   await page.getByRole('spinbutton', { name: 'Limit, £' }).fill('1300');
   await page.getByRole('spinbutton', { name: 'Limit, £' }).press('Tab');
-  await expect(verdict(second)).toHaveText('£8.00 left');
+  await expect(verdict(second)).toHaveText('£13.00 left');
 });

@@ -8,9 +8,9 @@ test('the demo is settled and bought by mouse', async ({ page }) => {
   // Power first: the cheapest cell that lasts the lesson.
   const power = page.locator('[data-code="P2"]');
   await expect(power).toContainText('power for 83 min of 95 min');
-  await power.getByRole('button', { name: /Ember 8 cell, twin/ }).click();
+  await power.getByRole('button', { name: /Ember 8 cell, thrifty/ }).click();
   await expect(power).toHaveCount(0);
-  await expect(verdict(page)).toHaveText('£72.00 over');
+  await expect(verdict(page)).toHaveText('£67.00 over');
 
   // Then whatever stands first, by its first remedy, until nothing presses.
   for (let settled = 0; settled < 14; settled++) {
@@ -57,7 +57,7 @@ test('the demo is settled and bought by keyboard alone', async ({ page }) => {
     }
     throw new Error(`No Tab leads to ${name}`);
   };
-  await press(/^Add Ember 8 cell, twin/);
+  await press(/^Add Ember 8 cell, thrifty/);
   await expect(page.locator('[data-code="P2"]')).toHaveCount(0);
 
   // Into the sound pocket, up and down the list, and take the cheapest wired lapel.

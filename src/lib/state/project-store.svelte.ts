@@ -21,10 +21,22 @@ import { connectJudge } from '../workers/connect-judge';
 type Status = 'loading' | 'no project' | 'ready' | 'failed';
 type Saved = 'saved' | 'saving' | 'failed';
 
+/** The database wraps the browser's own error, sometimes twice. */
+function isStorageFull(error: unknown): boolean {
+  for (
+    let inner = error;
+    typeof inner === 'object' && inner !== null;
+    inner = (inner as { inner?: unknown }).inner
+  ) {
+    if ((inner as { name?: unknown }).name === 'QuotaExceededError') return true;
+  }
+  return false;
+}
+
 /** A fault a person should read, with what to do about it. */
 function sentenceOf(error: unknown): string {
   if (error instanceof ActError) return error.message;
-  if (error instanceof DOMException && error.name === 'QuotaExceededError') {
+  if (isStorageFull(error)) {
     return 'The browser has no room left to keep this. Export the project to a file, then make room.';
   }
   return error instanceof Error ? error.message : String(error);
@@ -109,14 +121,12 @@ class ProjectStore {
 
   async undo(): Promise<void> {
     const id = this.project?.id;
-    if (id !== undefined && this.undoState.undo !== undefined)
-      await this.write(() => this.repository.undo(id));
+    if (id !== undefined) await this.write(() => this.repository.undo(id));
   }
 
   async redo(): Promise<void> {
     const id = this.project?.id;
-    if (id !== undefined && this.undoState.redo !== undefined)
-      await this.write(() => this.repository.redo(id));
+    if (id !== undefined) await this.write(() => this.repository.redo(id));
   }
 
   /** The satchel file of what is on screen; works even when the browser keeps nothing. */

@@ -97,12 +97,14 @@
 
   async function keep() {
     tried = true;
-    if (!reading.gear) {
+    // Once it is kept its id is taken, and the form would read as a new part.
+    const { gear } = reading;
+    if (!gear) {
       document.querySelector<HTMLElement>('[aria-invalid="true"]')?.focus();
       return;
     }
-    await satchel.act({ type: 'put gear', gear: reading.gear });
-    await goto(`/shelf/${encodeURIComponent(reading.gear.id)}`);
+    await satchel.act({ type: 'put gear', gear });
+    await goto(`/shelf/${encodeURIComponent(gear.id)}`);
   }
 </script>
 

@@ -1,0 +1,70 @@
+import { expect, kept, openDemo, remediesReady, test, verdict } from './bench';
+
+test('works with no network after the first load, and keeps what is done', async ({
+  page,
+  context
+}) => {
+  await openDemo(page);
+  await page.evaluate(async () => {
+    await navigator.serviceWorker.ready;
+  });
+  await page.reload();
+  await expect
+    .poll(() => page.evaluate(() => navigator.serviceWorker.controller !== null))
+    .toBe(true);
+  await context.setOffline(true);
+  await page.reload();
+  await remediesReady(page);
+  await page
+    .locator('[data-code="P2"]')
+    .getByRole('button', { name: /Ember 8 cell, thrifty/ })
+    .click();
+  await expect(verdict(page)).toHaveText('£67.00 over');
+  await kept(page);
+  for (const [link, heading] of [
+    ['Brief', 'Brief'],
+    ['Shelf', 'The shelf'],
+    ['Buying list', 'Buying list']
+  ] as const) {
+    await page
+      .getByRole('navigation', { name: 'Views', exact: true })
+      .getByRole('link', { name: new RegExp(`^${link}`) })
+      .click();
+    await expect(page.getByRole('heading', { name: heading, level: 1 })).toBeAttached();
+  }
+  await page.goto('/satchel/sound');
+  await expect(page.getByRole('option').first()).toBeVisible();
+  await context.setOffline(false);
+  await page.reload();
+  await expect(verdict(page)).toHaveText('£67.00 over');
+});
+
+test('a full storage says so, loses nothing on screen and still exports', async ({ page }) => {
+  await openDemo(page);
+  await kept(page);
+  await page.evaluate(() => {
+    IDBObjectStore.prototype.put = () => {
+      throw new DOMException('full', 'QuotaExceededError');
+    };
+  });
+  await page
+    .locator('[data-code="P2"]')
+    .getByRole('button', { name: /Ember 8 cell, thrifty/ })
+    .click();
+  await expect(page.getByText('not kept', { exact: true })).toBeVisible();
+  await expect(
+    page.getByText(/no room left to keep this. Export the project to a file/)
+  ).toBeVisible();
+  await expect(verdict(page)).toHaveText('£67.00 over');
+  await page.getByRole('button', { name: 'File', exact: true }).click();
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save a satchel file' }).click();
+  const chunks: Buffer[] = [];
+  for await (const chunk of await (await download).createReadStream()) chunks.push(chunk as Buffer);
+  const { project } = JSON.parse(Buffer.concat(chunks).toString('utf8'));
+  expect(
+    project.plans[0].lines.some(
+      (line: { gearId: string }) => line.gearId === 'harkelow-ember-8-cell-thrifty'
+    )
+  ).toBe(true);
+});

@@ -1,0 +1,184 @@
+import { strFromU8, unzipSync } from 'fflate';
+import { expect, kept, openDemo, test, verdict } from './bench';
+
+const csv = (rows: string[]) => ({
+  name: 'parts.csv',
+  mimeType: 'text/csv',
+  buffer: Buffer.from(rows.join('\r\n'))
+});
+
+async function bringIn(page: import('@playwright/test').Page, rows: string[]): Promise<void> {
+  await page.getByRole('button', { name: 'Bring in a spreadsheet' }).click();
+  await page.getByLabel('Spreadsheet file').setInputFiles(csv(rows));
+}
+
+test('a spreadsheet is matched, its faults shown, and taken whole or not at all', async ({
+  page
+}) => {
+  await openDemo(page);
+  await page.goto('/shelf');
+  await bringIn(page, [
+    'Brand;Name;Type;Price;Weight;filter thread',
+    'Own make;Long 44;lens;129,50;0,31 kg;55 mm',
+    'Own make;;lens;12;heavy;55',
+    'Own make;Odd;spoon;1;2 g;'
+  ]);
+  const dialog = page.getByRole('dialog');
+  await expect(dialog.getByRole('combobox', { name: 'Column Brand is' })).toHaveValue('maker');
+  await expect(dialog.getByRole('combobox', { name: 'Column Weight is' })).toHaveValue('massG');
+  await expect(dialog).toContainText('0 of 3 rows can be taken');
+  await expect(dialog).toContainText('line 2');
+  await expect(dialog).toContainText('line 3 Name is empty; a part needs it.');
+  await expect(dialog).toContainText('line 4 Type says “spoon”; it must be one of: body, lens');
+  await expect(dialog.getByRole('button', { name: /^Take all/ })).toBeDisabled();
+
+  await page
+    .getByLabel('Spreadsheet file')
+    .setInputFiles(
+      csv([
+        'maker,model,kind,price new,massG,mount,focalLengthMinMm,focalLengthMaxMm,apertureWideN,apertureTeleN,filter thread',
+        'Own make,"Long 44, mended",lens,129.50,0.7 lb,Tarn,44,44,f/2,2,55 mm',
+        'Own make,=cmd(1),sundry,3,10,,,,,,'
+      ])
+    );
+  await expect(dialog).toContainText('1 of 2 rows can be taken');
+  await page
+    .getByLabel('Spreadsheet file')
+    .setInputFiles(
+      csv([
+        'maker,model,kind,price new,massG,mount,focalLengthMinMm,focalLengthMaxMm,apertureWideN,apertureTeleN,filter thread',
+        'Own make,"Long 44, mended",lens,129.50,0.7 lb,Tarn,44,44,f/2,2,55 mm'
+      ])
+    );
+  await dialog.getByRole('button', { name: 'Take all 1 parts' }).click();
+  await page.getByPlaceholder('Find a part').fill('mended');
+  await page.getByRole('link', { name: /Long 44, mended/ }).click();
+  await expect(page.getByText('317.51466 g')).toBeVisible();
+  await expect(page.getByText('£129.50')).toBeVisible();
+});
+
+test('a part of one’s own is entered with units as typed, read from a text, judged and forgotten', async ({
+  page
+}) => {
+  await openDemo(page);
+  await page.goto('/shelf/edit');
+  await page.getByLabel('kind').selectOption('lamp');
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByRole('alert')).toContainText('not well yet');
+  await expect(
+    page.getByText('A part needs a maker; write “own make” for what you built.').first()
+  ).toBeVisible();
+  await page.getByLabel('maker').fill('Own make');
+  await page.getByLabel('model').fill('Rescued desk lamp');
+  await page
+    .getByLabel('Specification text')
+    .fill('LED lamp. 320 lx at 1 m. 2700 K. Power 11 W. Weight 1.2 lb. £12.00. Fanless.');
+  await expect(page.locator('mark')).toHaveCount(6);
+  await page.getByRole('checkbox', { name: /draw: 11 W/ }).uncheck();
+  await page.getByRole('button', { name: 'Take 6 figures' }).click();
+  await expect(page.getByLabel('light at 1 m, lx')).toHaveValue('320');
+  await expect(page.getByLabel('draw, W')).toHaveValue('');
+  await page.getByLabel('draw, W').fill('eleven');
+  await page.getByLabel('form').selectOption('bulb');
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByText('“eleven” is no figure').first()).toBeVisible();
+  await page.getByLabel('draw, W').fill('11 W');
+  await page.getByLabel('radius of the source, m').fill('6 in');
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByRole('heading', { name: 'Own make Rescued desk lamp' })).toBeVisible();
+  await expect(page.getByText('0.1524 m')).toBeVisible();
+  await expect(
+    page.getByText('What is the dimmer frequency of Own make Rescued desk lamp?')
+  ).toBeVisible();
+  await page.getByRole('button', { name: 'Put in bag' }).click();
+  await expect(verdict(page)).toHaveText('£70.00 over');
+  await kept(page);
+  await page.reload();
+  await expect(verdict(page)).toHaveText('£70.00 over');
+  await page.keyboard.press('Control+Z');
+  await expect(verdict(page)).toHaveText('£58.00 over');
+  await page.getByRole('button', { name: 'Forget my entry' }).click();
+  await page.waitForURL('**/shelf');
+});
+
+test('five thousand parts open, are found among and stay smooth', async ({ page }) => {
+  await openDemo(page);
+  await page.goto('/shelf');
+  const rows = Array.from(
+    { length: 5000 },
+    (_, at) => `Field ${at % 40},Clip ${at},sundry,tape,${1 + (at % 90)}.00,${5 + (at % 300)}`
+  );
+  await bringIn(page, ['maker,model,kind,use,price new,massG', ...rows]);
+  await page.getByRole('button', { name: 'Take all 5000 parts' }).click({ timeout: 30_000 });
+  await expect(page.getByText(/^5\d\d\d parts$/)).toBeVisible({ timeout: 20_000 });
+  await kept(page);
+  await page.getByPlaceholder('Find a part').fill('clip 4321');
+  await expect(page.getByRole('link', { name: /Clip 4321/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Show all' }).click();
+  // However long the shelf, only what is in view is drawn.
+  expect(await page.locator('.scroller li').count()).toBeLessThan(60);
+  await page.reload();
+  await expect(page.getByText(/^5\d\d\d parts$/)).toBeVisible();
+});
+
+test('a backup holds every project and opens elsewhere', async ({ page, browser }) => {
+  await openDemo(page);
+  await page.getByRole('button', { name: 'File', exact: true }).click();
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save a backup' }).click();
+  const chunks: Buffer[] = [];
+  for await (const chunk of await (await download).createReadStream()) chunks.push(chunk as Buffer);
+  const zip = Buffer.concat(chunks);
+  const entries = unzipSync(zip);
+  expect(Object.keys(entries)).toEqual(['saltmarsh-loom.satchel.json']);
+  expect(JSON.parse(strFromU8(entries['saltmarsh-loom.satchel.json']!)).project.name).toBe(
+    'Saltmarsh loom'
+  );
+
+  const other = await browser.newContext();
+  const fresh = await other.newPage();
+  await fresh.goto('/');
+  await fresh.getByRole('button', { name: 'File', exact: true }).click();
+  await fresh.getByLabel('Backup file').setInputFiles({
+    name: 'b.zip',
+    mimeType: 'application/zip',
+    buffer: Buffer.from('no zip at all')
+  });
+  await expect(fresh.getByText('The file is no ZIP, or it is damaged.')).toBeVisible();
+  await fresh
+    .getByLabel('Backup file')
+    .setInputFiles({ name: 'b.zip', mimeType: 'application/zip', buffer: zip });
+  await fresh.waitForURL('**/satchel');
+  await expect(verdict(fresh)).toHaveText('£58.00 over');
+  await other.close();
+});
+
+test('two angles at once need two bodies', async ({ page }) => {
+  await openDemo(page);
+  await page.goto('/brief');
+  await page
+    .getByRole('article', { name: 'Loom lesson' })
+    .getByRole('button', { name: 'film it from another angle too' })
+    .click();
+  await kept(page);
+  await page.goto('/satchel');
+  await expect(page.locator('[data-code="M7"]').filter({ hasText: 'second angle' })).toContainText(
+    'Two angles at once need two bodies'
+  );
+});
+
+test('every open end is closed at once by the cheapest parts', async ({ page }) => {
+  await openDemo(page);
+  const joints = page.locator('.joints');
+  await expect(joints).toContainText('Ring 62 to 67');
+  await joints.getByText('How it goes together').click();
+  await expect(joints).toContainText('62 mm socket into Ring 62 to 67');
+  await joints.getByRole('button', { name: /Close them/ }).click();
+  await expect(joints).toHaveCount(0);
+});
+
+test('the schema is published', async ({ request }) => {
+  const answer = await request.get('/schema/satchel-1.json');
+  expect(answer.headers()['content-type']).toContain('application/schema+json');
+  expect((await answer.json()).$schema).toBe('https://json-schema.org/draft/2020-12/schema');
+});
