@@ -9,6 +9,8 @@ export default defineConfig({
   css: { postcss: { plugins: [carbonPrune()] } },
   worker: { format: 'es' },
   test: {
+    // Property tests take their time on a busy machine; none of them is about speed.
+    testTimeout: 60_000,
     include: ['src/**/*.test.ts', 'scripts/**/*.test.ts']
   }
 });

@@ -3,7 +3,10 @@ import { catalogue, shelfOf } from '$lib/catalogue/load-catalogue';
 import { judgeCandidates } from '$lib/core/judge/candidates';
 import { judgePlan } from '$lib/core/judge/judge-plan';
 import { remediesFor } from '$lib/core/judge/settle';
+import { closeJoints } from '$lib/core/judge/close-joints';
 import { activePlan, type Project } from '$lib/core/model/project';
+import { makeShelf } from '$lib/core/model/shelf';
+import { makeEntries, openSieve, sift } from '$lib/ui/shelf/shelf-search';
 import { median, sampleMicroseconds } from './measure';
 
 const project = demoProject();
@@ -64,6 +67,20 @@ const judgement = judgePlan(project, activePlan(project), shelf);
 measure(`remedies of all ${judgement.findings.length} findings`, '', 10, () =>
   judgement.findings.forEach((finding) => remediesFor(project, shelf, judgement, finding))
 );
+
+for (const size of [catalogue.items.length, 5000]) {
+  const many = makeShelf(
+    catalogue.items,
+    Array.from({ length: Math.max(0, size - catalogue.items.length) }, (_, at) => {
+      const like = catalogue.items[at % catalogue.items.length]!;
+      return { ...like, id: `more-${at}`, model: `${like.model} ${at}` };
+    })
+  );
+  measure(`every joint closed, shelf of ${many.items.length}`, '', 30, () => closeJoints(project, many, judgement));
+  measure(`shelf of ${many.items.length}: prepared for walking`, '≤ 500 ms', 8, () => makeEntries(many.items));
+  const entries = makeEntries(many.items);
+  measure(`shelf of ${many.items.length}: sifted by words and price`, '≤ 50 ms', 30, () => sift(entries, { ...openSieve, words: 'lapel wireless', mostMinor: 20_000 }, new Set(), new Set()));
+}
 
 const width = Math.max(...rows.map((row) => row.work.length));
 for (const { work, medianUs, aim } of rows) {

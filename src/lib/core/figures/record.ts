@@ -35,6 +35,29 @@ const steps: readonly Step[] = figureOrder.map((id) => {
 
 const scratch: number[] = [];
 
+/** The relation on the scratch inputs; spelt out, for spreading an array costs more than most relations. */
+function computeFrom({ compute }: DerivedRow, count: number): number {
+  const a = scratch[0]!;
+  const b = scratch[1]!;
+  const c = scratch[2]!;
+  const d = scratch[3]!;
+  const e = scratch[4]!;
+  switch (count) {
+    case 1:
+      return compute(a);
+    case 2:
+      return compute(a, b);
+    case 3:
+      return compute(a, b, c);
+    case 4:
+      return compute(a, b, c, d);
+    case 5:
+      return compute(a, b, c, d, e);
+    default:
+      return compute(...scratch.slice(0, count));
+  }
+}
+
 /** Computes every figure of an angle. Unknown and absent inputs travel upwards; nothing is guessed. */
 export function computeFigures(rig: PlacedRig): FigureRecord {
   const values = new Float64Array(steps.length);
@@ -64,8 +87,7 @@ export function computeFigures(rig: PlacedRig): FigureRecord {
       }
       states[at] = state;
       if (state === known) {
-        scratch.length = inputs.length;
-        const value = derived!.compute(...scratch);
+        const value = computeFrom(derived!, inputs.length);
         if (Number.isNaN(value))
           throw new RelationError(figureOrder[at]!, value, 'must come out as a number');
         values[at] = value;

@@ -109,13 +109,53 @@ export interface PlanFindingRow extends RowBase {
 
 export type FindingRow = AngleFindingRow | PlanFindingRow;
 
-/** A finding that stands. */
-export interface Finding extends Held {
-  row: FindingRow;
-  code: string;
+/**
+ * A finding that stands. A class of one shape, filled once, because a plan is judged for every glance;
+ * its key is put together only for those who compare.
+ */
+export class Finding implements Held {
+  readonly severity: Severity;
+  readonly about: string | undefined;
+  readonly lineIds: readonly string[] | undefined;
+  readonly comesAlong: boolean | undefined;
+  readonly sceneIds: readonly string[] | undefined;
+  readonly has: number | undefined;
+  readonly needs: number | undefined;
+  readonly unit: Held['unit'];
+  readonly figure: FigureId | undefined;
+  readonly title: () => string;
+  readonly why: () => string;
+
+  constructor(
+    readonly row: FindingRow,
+    held: Held,
+    readonly scene?: { readonly id: string; readonly name: string },
+    readonly angleId?: string,
+    readonly code = row.code
+  ) {
+    this.severity = held.severity;
+    this.about = held.about;
+    this.lineIds = held.lineIds;
+    this.comesAlong = held.comesAlong;
+    this.sceneIds = held.sceneIds;
+    this.has = held.has;
+    this.needs = held.needs;
+    this.unit = held.unit;
+    this.figure = held.figure;
+    this.title = held.title;
+    this.why = held.why;
+  }
+
+  get sceneId(): string | undefined {
+    return this.scene?.id;
+  }
+
+  get sceneName(): string | undefined {
+    return this.scene?.name;
+  }
+
   /** Same finding before and after a change: code, scene, angle and what it is about. */
-  key: string;
-  sceneId?: string;
-  sceneName?: string;
-  angleId?: string;
+  get key(): string {
+    return `${this.code}:${this.scene?.id ?? ''}:${this.angleId ?? ''}:${this.about ?? ''}`;
+  }
 }

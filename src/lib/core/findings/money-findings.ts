@@ -232,14 +232,14 @@ export const moneyFindings: PlanFindingRow[] = [
     about: 'over the total',
     judge: ({ money }): Held[] => {
       if (money.remainingMinor >= 0) return [];
-      const over = formatMoney(-money.remainingMinor, money.currency);
       return [
         {
           severity: 'warn',
           has: money.firmMinor,
           needs: money.spendableMinor,
           unit: 'money',
-          title: () => `${over} over what may be spent`,
+          title: () =>
+            `${formatMoney(-money.remainingMinor, money.currency)} over what may be spent`,
           why: () =>
             `The lines add up to ${formatMoney(money.firmMinor, money.currency)}; ${formatMoney(money.spendableMinor, money.currency)} may be spent once ${formatMoney(money.reserveMinor, money.currency)} is kept back.`
         }

@@ -5,6 +5,7 @@ import { demoProject } from '../../catalogue/demo-project';
 import { catalogue, shelfOf } from '../../catalogue/load-catalogue';
 import { activePlan } from '../model/project';
 import { statementOf } from '../money/statement';
+import version0 from './fixtures/version-0.satchel.json';
 import { buyingListCsv, buyingListMarkdown } from './buying-list';
 import {
   checkSatchel,
@@ -124,6 +125,16 @@ describe('a satchel file', () => {
     expect(readSatchel('\uFEFF' + writeSatchel(makeSatchel(demoProject(), catalogue))).ok).toBe(
       true
     );
+  });
+
+  it('of an older version climbs to ours and loses nothing', () => {
+    const reading = checkSatchel(structuredClone(version0));
+    if (!reading.ok) throw new Error(JSON.stringify(reading.faults));
+    const { project } = reading.file;
+    expect(project.scenes).toEqual(demoProject().scenes);
+    expect(project.plans).toEqual(demoProject().plans);
+    expect((project as unknown as Record<string, unknown>).diary).toBe('kept as it is');
+    expect(version0.version).toBe(0);
   });
 
   it('over the limit is refused before it is read', () => {

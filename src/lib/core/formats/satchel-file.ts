@@ -5,9 +5,12 @@ import { type Project, Project as ProjectClass, projectFaults } from '../model/p
 import { makeShelf, type Shelf } from '../model/shelf';
 import { type Fault, faultsOf } from './faults';
 import { checkGear } from './gear-check';
+import { bringForward } from './migrations';
+import { SATCHEL_VERSION } from './satchel-version';
+
+export { SATCHEL_VERSION } from './satchel-version';
 
 export const SATCHEL_FORMAT = 'hearty-satchel';
-export const SATCHEL_VERSION = 1;
 /** Larger files are refused before they are read. */
 export const SATCHEL_MOST_BYTES = 20 * 1024 * 1024;
 
@@ -49,16 +52,26 @@ export function checkProject(value: unknown, path = 'project'): Fault[] {
 }
 
 /** Checks a parsed satchel file. All or nothing: any fault and nothing is taken. */
-export function checkSatchel(value: unknown): SatchelReading {
-  if (!isPlainObject(value)) return fault('', 'The file must hold one JSON object');
-  if (value.format !== SATCHEL_FORMAT)
+export function checkSatchel(given: unknown): SatchelReading {
+  if (!isPlainObject(given)) return fault('', 'The file must hold one JSON object');
+  if (given.format !== SATCHEL_FORMAT)
     return fault('format', `must be "${SATCHEL_FORMAT}"; this is some other file`);
-  if (value.version !== SATCHEL_VERSION) {
+  const { version } = given;
+  if (typeof version !== 'number' || !Number.isInteger(version) || version < 0) {
     return fault(
       'version',
-      `must be ${SATCHEL_VERSION}; ${typeof value.version === 'number' && value.version > SATCHEL_VERSION ? 'the file comes from a newer Hearty Satchel, update first' : 'the file does not say which version it is'}`
+      `must be a whole number up to ${SATCHEL_VERSION}; the file does not say which version it is`
     );
   }
+  if (version > SATCHEL_VERSION) {
+    return fault(
+      'version',
+      `is ${version}; this Hearty Satchel reads up to ${SATCHEL_VERSION}. The file comes from a newer Hearty Satchel, update first`
+    );
+  }
+  const brought = bringForward(given, version);
+  if (!brought.ok) return brought;
+  const { value } = brought;
   const faults = [...checkProject(value.project), ...gearFaults(value.shelf, 'shelf')];
   if (faults.length > 0) return { ok: false, faults };
   const file = value as unknown as SatchelFile;

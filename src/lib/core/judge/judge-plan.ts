@@ -2,7 +2,7 @@ import { computeFigures, type FigureRecord, stateOf, unknown } from '../figures/
 import { isLeaf } from '../figures/rows';
 import { type FigureId, figureTable } from '../figures/table';
 import { partOfLeaf, unknownLeaves } from '../figures/why';
-import { type AngleFindingRow, type Finding, type Held, severityRank } from '../findings/finding';
+import { type AngleFindingRow, Finding, type Held, severityRank } from '../findings/finding';
 import { angleFindings, planFindings } from '../findings/table';
 import { type KitMerit, meritOfKit } from '../merit/kit-merit';
 import { meritOfScene, scoreScene } from '../merit/scene-merit';
@@ -65,15 +65,14 @@ export function judgePlan(project: Project, plan: Plan, shelf: Shelf): Judgement
       angles.push({ scene, angle, rig, record });
       for (const row of angleFindings) {
         const held = row.judge(rig, record);
-        if (held) findings.push(asFinding(row, held, scene, angle));
+        if (held) findings.push(new Finding(row, held, scene, angle.id));
         else askAbout(row, rig, record, asked, findings);
       }
     }
   }
   const planContext = { project, plan, shelf, kit, money, rigs: angles.map(({ rig }) => rig) };
   for (const row of planFindings) {
-    for (const held of row.judge(planContext))
-      findings.push({ ...held, row, code: row.code, key: `${row.code}:${held.about ?? ''}` });
+    for (const held of row.judge(planContext)) findings.push(new Finding(row, held));
   }
   findings.sort((a, b) => severityRank(b.severity) - severityRank(a.severity));
 
@@ -94,18 +93,6 @@ export function judgePlan(project: Project, plan: Plan, shelf: Shelf): Judgement
   return { money, kit, angles, findings, merit: meritOfKit(project.scenes, merits, stops) };
 }
 
-function asFinding(row: AngleFindingRow, held: Held, scene: Scene, angle: Angle): Finding {
-  return {
-    ...held,
-    row,
-    code: row.code,
-    key: `${row.code}:${scene.id}:${angle.id}:${held.about ?? ''}`,
-    sceneId: scene.id,
-    sceneName: scene.name,
-    angleId: angle.id
-  };
-}
-
 function askAbout(
   row: AngleFindingRow,
   rig: PlacedRig,
@@ -117,44 +104,40 @@ function askAbout(
     if (stateOf(record, id) !== unknown) continue;
     for (const leaf of unknownLeaves(record, id)) {
       const part = partOfLeaf(rig, leaf);
-      const key = `Q1:${part?.lineId ?? ''}:${leaf}`;
-      if (asked.has(key)) continue;
-      asked.add(key);
-      findings.push({
-        ...questionAbout(leaf, part?.name ?? 'the kit', row),
-        row: questionRow,
-        code: 'Q1',
-        key,
-        lineIds: part ? [part.lineId] : []
-      });
+      const about = `${part?.lineId ?? ''} ${leaf}`;
+      if (asked.has(about)) continue;
+      asked.add(about);
+      findings.push(new Finding(questionRow, questionAbout(leaf, about, part, row)));
     }
     for (const [figure, refusal] of record.refused ?? []) {
-      const key = `Q1:${rig.scene.id}:${rig.angle.id}:${figure}`;
-      if (asked.has(key)) continue;
-      asked.add(key);
-      findings.push({
+      const about = `${rig.scene.id} ${rig.angle.id} ${figure}`;
+      if (asked.has(about)) continue;
+      asked.add(about);
+      const held: Held = {
         severity: 'note',
-        row: questionRow,
-        code: 'Q1',
-        key,
-        sceneId: rig.scene.id,
-        sceneName: rig.scene.name,
-        angleId: rig.angle.id,
+        about: figure,
         title: () => `${rig.scene.name}: ${figureTable[figure].name} cannot be worked out`,
         why: () => refusal.message
-      });
+      };
+      findings.push(new Finding(questionRow, held, rig.scene, rig.angle.id));
     }
   }
 }
 
-function questionAbout(leaf: FigureId, partName: string, row: AngleFindingRow): Held {
+function questionAbout(
+  leaf: FigureId,
+  about: string,
+  part: { lineId: string; name: string } | undefined,
+  row: AngleFindingRow
+): Held {
   const figure = figureTable[leaf];
   const asks = (isLeaf(figure) && figure.asks) || `What is the ${figure.name} of %?`;
   return {
     severity: 'note',
-    about: leaf,
+    about,
     figure: leaf,
-    title: () => asks.replace('%', partName),
+    lineIds: part ? [part.lineId] : [],
+    title: () => asks.replace('%', part?.name ?? 'the kit'),
     why: () => `Nobody has stated it, so “${row.about}” cannot be ruled out. Ask before paying.`
   };
 }
