@@ -129,6 +129,17 @@ for (const theme of ['light', 'dark'] as const) {
       await page.waitForTimeout(300);
       expect(await faultsHere(), path).toEqual([]);
     }
+    await page.goto('/shelf');
+    await page.getByRole('button', { name: 'Bring in a spreadsheet' }).click();
+    await page.waitForTimeout(400);
+    expect(await faultsHere(), 'spreadsheet').toEqual([]);
+    await page.goto('/shelf/edit');
+    await page.getByLabel('Specification text').fill('Microphone, cardioid, 38 g');
+    await page.waitForTimeout(200);
+    expect(await faultsHere(), 'a part of one’s own').toEqual([]);
+    await page.goto('/shelf/orrowby-linnet-ii');
+    await expect(page.getByRole('heading', { name: 'To scale' })).toBeVisible();
+    expect(await faultsHere(), 'a part').toEqual([]);
     await page.keyboard.press('?');
     await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
     await page.waitForTimeout(400);
@@ -139,7 +150,15 @@ for (const theme of ['light', 'dark'] as const) {
 test('a phone has it all within its width', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 });
   await openDemo(page);
-  for (const path of ['/satchel', '/brief', '/buying', '/satchel/power']) {
+  for (const path of [
+    '/satchel',
+    '/brief',
+    '/buying',
+    '/satchel/power',
+    '/shelf',
+    '/shelf/edit',
+    '/shelf/orrowby-linnet'
+  ]) {
     await page.goto(path);
     await page.waitForTimeout(300);
     const { wide, screen } = await page.evaluate(() => ({

@@ -39,9 +39,11 @@ const pictures = [
     path: '/shelf/edit',
     before: async (page) => {
       await page.getByLabel('kind').selectOption('body');
-      await page.getByLabel('Specification text').fill(
-        'Compact camera, 1-inch type sensor; 3840 x 2160 30 fps 100 Mbit/s; tilting screen; no clean HDMI; lowest ISO 125; weight 302 grams\nPrice: £529.00, battery 7.2 V 1150 mAh'
-      );
+      await page
+        .getByLabel('Specification text')
+        .fill(
+          'Compact camera, 1-inch type sensor; 3840 x 2160 30 fps 100 Mbit/s; tilting screen; no clean HDMI; lowest ISO 125; weight 302 grams\nPrice: £529.00, battery 7.2 V 1150 mAh'
+        );
     }
   },
   {
@@ -49,8 +51,17 @@ const pictures = [
     path: '/shelf',
     before: async (page) => {
       await page.getByRole('button', { name: 'Bring in a spreadsheet' }).click();
-      const rows = ['Brand;Name;Type;Price;Weight;filter thread', 'Own make;Long 44;sundry;129,50;0,31 kg;', 'Own make;;lens;12;heavy;55', 'Own make;Odd;spoon;1;2 g;'];
-      await page.getByLabel('Spreadsheet file').setInputFiles({ name: 'parts.csv', mimeType: 'text/csv', buffer: Buffer.from(rows.join('\r\n')) });
+      const rows = [
+        'Brand;Name;Type;Price;Weight;filter thread',
+        'Own make;Long 44;sundry;129,50;0,31 kg;',
+        'Own make;;lens;12;heavy;55',
+        'Own make;Odd;spoon;1;2 g;'
+      ];
+      await page.getByLabel('Spreadsheet file').setInputFiles({
+        name: 'parts.csv',
+        mimeType: 'text/csv',
+        buffer: Buffer.from(rows.join('\r\n'))
+      });
       await page.waitForTimeout(600);
     }
   },

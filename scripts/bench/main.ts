@@ -76,10 +76,21 @@ for (const size of [catalogue.items.length, 5000]) {
       return { ...like, id: `more-${at}`, model: `${like.model} ${at}` };
     })
   );
-  measure(`every joint closed, shelf of ${many.items.length}`, '', 30, () => closeJoints(project, many, judgement));
-  measure(`shelf of ${many.items.length}: prepared for walking`, '≤ 500 ms', 8, () => makeEntries(many.items));
+  measure(`every joint closed, shelf of ${many.items.length}`, '', 30, () =>
+    closeJoints(project, many, judgement)
+  );
+  measure(`shelf of ${many.items.length}: prepared for walking`, '≤ 500 ms', 8, () =>
+    makeEntries(many.items)
+  );
   const entries = makeEntries(many.items);
-  measure(`shelf of ${many.items.length}: sifted by words and price`, '≤ 50 ms', 30, () => sift(entries, { ...openSieve, words: 'lapel wireless', mostMinor: 20_000 }, new Set(), new Set()));
+  measure(`shelf of ${many.items.length}: sifted by words and price`, '≤ 50 ms', 30, () =>
+    sift(
+      entries,
+      { ...openSieve, words: 'lapel wireless', mostMinor: 20_000 },
+      new Set(),
+      new Set()
+    )
+  );
 }
 
 const width = Math.max(...rows.map((row) => row.work.length));

@@ -557,13 +557,17 @@ function readModes(text: string): Proposal[] {
   });
 }
 
+/** Longer texts are read this far; a specification is never as long. */
+export const SPECIFICATION_MOST_CHARACTERS = 8000;
+
 /**
  * Recognises figures in the text of a specification, each in its context. Nothing is decided here:
  * every proposal is shown with the words it was read from and waits for a yes.
  *
  * @param kind what the text speaks of; guessed from its words when left out
  */
-export function readSpecification(text: string, kind = guessKind(text)): Reading {
+export function readSpecification(whole: string, kind = guessKind(whole)): Reading {
+  const text = whole.slice(0, SPECIFICATION_MOST_CHARACTERS);
   const proposals: Proposal[] = [];
   const taken: { from: number; to: number }[] = [];
   const has = new Set<string>();

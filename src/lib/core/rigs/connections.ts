@@ -117,7 +117,8 @@ export function connectionsOf(rig: PlacedRig): (Connection | MissingPort)[] {
   const { body, kit } = rig;
   const lensPart = rig.lens && !rig.lens.builtIn ? kit.byLine(rig.lens.lineId) : undefined;
   if (body && lensPart) list.push(between('lens on body', lensPart, 'lens', body, 'lens'));
-  if (lensPart && rig.filter)
+  // Indoors lamps are turned down instead, and the filter stays in the bag.
+  if (lensPart && rig.filter && rig.scene.room === undefined)
     list.push(between('filter on lens', lensPart, 'filter', rig.filter, 'filter'));
   if (body && rig.mic && port(rig.mic, 'audioOut') && rig.mic.gear.form !== 'desk') {
     list.push(

@@ -1,7 +1,11 @@
 <script lang="ts">
   import type { GearKind } from '../../core/model/gear';
   import { specSheet } from '../../core/model/gear/spec-sheet';
-  import { type Proposal, readSpecification } from '../../core/reading/specification';
+  import {
+    type Proposal,
+    readSpecification,
+    SPECIFICATION_MOST_CHARACTERS
+  } from '../../core/reading/specification';
 
   /** Pasted specification text: the words each figure was read from, and a yes or no for each. */
   interface Props {
@@ -85,6 +89,11 @@
     bind:value={text}
     placeholder="Weight: 431 g&#10;Battery: 7.2 V 2600 mAh …"
     oninput={() => (refused = new Set())}></textarea>
+  {#if text.length > SPECIFICATION_MOST_CHARACTERS}
+    <p class="soft">
+      Only the first {SPECIFICATION_MOST_CHARACTERS} characters are read; paste the part with the figures.
+    </p>
+  {/if}
   {#if guessed && guessed !== kind}
     <p>
       It reads like a {guessed}.
