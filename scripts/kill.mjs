@@ -2,25 +2,19 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { buildWhenChanged, installWhenNeeded, run } from './own-setup.mjs';
+import { pathToFileURL } from 'node:url';
+import {
+  buildWhenChanged,
+  bundleWhenChanged,
+  installWhenNeeded,
+  projectRoot
+} from './own-setup.mjs';
 
 const TIMES = Number(process.env.TIMES) || 100;
 installWhenNeeded();
 buildWhenChanged();
-const bundled = run(process.execPath, [
-  join('node_modules', 'vite', 'bin', 'vite.js'),
-  'build',
-  '--config',
-  'vite.node.config.ts',
-  '--logLevel',
-  'error',
-  '--ssr',
-  'scripts/kill/kill-mid-write.ts',
-  '--outDir',
-  '.svelte-kit/kill'
-]);
-if (bundled !== 0) process.exit(bundled);
-const { killMidWrite } = await import('../.svelte-kit/kill/kill-mid-write.js');
+const program = bundleWhenChanged('kill', 'scripts/kill/kill-mid-write.ts');
+const { killMidWrite } = await import(pathToFileURL(join(projectRoot, program)).href);
 const { serve } = await import('./serve.mjs');
 const { address, close } = await serve(4370);
 const profile = mkdtempSync(join(tmpdir(), 'hearty-killed-'));

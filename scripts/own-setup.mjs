@@ -78,3 +78,31 @@ export function buildWhenChanged() {
   }
   writeFileSync(stamp, sources);
 }
+
+/**
+ * Bundles a program of scripts/ that runs the core under Node.js, unless it is bundled from exactly
+ * these sources already. Answers with the path of the bundle.
+ * @param {string} name @param {string} entry
+ */
+export function bundleWhenChanged(name, entry) {
+  const folder = join('.svelte-kit', 'programs', name);
+  const stamp = join(projectRoot, folder, '.built-from');
+  const sources = fingerprint(['src/lib', 'scripts', 'package-lock.json', 'vite.node.config.ts']);
+  if (!isStamped(stamp, sources)) {
+    const built = run(process.execPath, [
+      join('node_modules', 'vite', 'bin', 'vite.js'),
+      'build',
+      '--config',
+      'vite.node.config.ts',
+      '--logLevel',
+      'error',
+      '--ssr',
+      entry,
+      '--outDir',
+      folder
+    ]);
+    if (built !== 0) process.exit(built);
+    writeFileSync(stamp, sources);
+  }
+  return join(folder, `${entry.split('/').pop()?.replace(/\.ts$/, '')}.js`);
+}

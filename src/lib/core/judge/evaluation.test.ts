@@ -1,0 +1,51 @@
+import { describe, expect, it } from 'vitest';
+import { demoProject } from '../../catalogue/demo-project';
+import { catalogue } from '../../catalogue/load-catalogue';
+import { activePlan } from '../model/project';
+import { evaluate } from './evaluation';
+import { evaluationText } from './evaluation-text';
+
+const project = demoProject();
+const evaluation = evaluate(project, activePlan(project), catalogue);
+
+describe('an evaluation', () => {
+  it('is the same bytes for the same file', () => {
+    expect(JSON.stringify(evaluate(demoProject(), activePlan(demoProject()), catalogue))).toBe(
+      JSON.stringify(evaluation)
+    );
+  });
+
+  it('is plain data: nothing is lost on the way through JSON', () => {
+    expect(JSON.parse(JSON.stringify(evaluation))).toEqual(
+      JSON.parse(JSON.stringify(structuredClone(evaluation)))
+    );
+    expect(JSON.stringify(evaluation)).not.toContain('null,"unit"');
+  });
+
+  it('gives the lesson’s figures by hand', () => {
+    const lesson = evaluation.scenes.find(({ sceneId }) => sceneId === 'loom-lesson')!
+      .figures as Record<string, { value: number; unit: string }>;
+    expect(lesson.areaWidth!.value).toBeCloseTo(22.3, 6);
+    expect(lesson.focalLengthWanted!.value).toBeCloseTo(
+      (((22.3 * 9) / 16) * 0.9) / (0.55 + (22.3 * 9) / 16 / 1000),
+      6
+    );
+    expect(lesson.minutesPerCell!.value).toBeCloseTo((60 * 8.3 * 0.98) / 5.9, 6);
+    expect(lesson.reverberation!.value).toBeCloseTo(0.348, 3);
+    expect(lesson.keyLight!.value).toBeCloseTo(
+      ((1580 * (1 + 0.275 ** 2)) / (0.8 ** 2 + 0.275 ** 2)) * Math.SQRT1_2,
+      6
+    );
+  });
+
+  it('reads as text with its stops first', () => {
+    const text = evaluationText(evaluation, {
+      project: 'Saltmarsh loom',
+      plan: 'plan B',
+      scenes: { 'marsh-path': 'Marsh path' }
+    });
+    expect(text).toContain('£1,208.00 of £1,150.00 that may be spent: £58.00 over');
+    expect(text).toContain('Marsh path: stopped, would be');
+    expect(text.indexOf('STOP')).toBeLessThan(text.indexOf('cost '));
+  });
+});
