@@ -13,7 +13,7 @@ test('the demo is settled and bought by mouse', async ({ page }) => {
   await expect(verdict(page)).toHaveText('£67.00 over');
 
   // Then whatever stands first, by its first remedy, until nothing presses.
-  for (let settled = 0; settled < 14; settled++) {
+  for (let settled = 0; settled < 24; settled++) {
     await remediesReady(page);
     const cards = page.locator('li[data-code]').filter({ has: page.locator('.remedy button') });
     if ((await cards.count()) === 0) break;
@@ -87,7 +87,7 @@ test('the demo is settled and bought by keyboard alone', async ({ page }) => {
   await page.waitForURL('**/satchel');
   await remediesReady(page);
 
-  for (let settled = 0; settled < 14; settled++) {
+  for (let settled = 0; settled < 24; settled++) {
     await remediesReady(page);
     const cards = page.locator('li[data-code]').filter({ has: page.locator('.remedy button') });
     if ((await cards.count()) === 0) break;

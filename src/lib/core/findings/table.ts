@@ -1,5 +1,6 @@
 import { bodyFindings } from './body-findings';
 import type { AngleFindingRow, FindingRow, PlanFindingRow } from './finding';
+import { handlingFindings } from './handling-findings';
 import { lensFindings } from './lens-findings';
 import { lightFindings } from './light-findings';
 import { moneyFindings } from './money-findings';
@@ -7,6 +8,7 @@ import { powerFindings } from './power-findings';
 import { soundFindings } from './sound-findings';
 import { storageFindings } from './storage-findings';
 import { supportFindings } from './support-findings';
+import { wholeFindings } from './whole-findings';
 
 /** The one table of finding codes judged per angle. */
 export const angleFindings: readonly AngleFindingRow[] = [
@@ -16,10 +18,11 @@ export const angleFindings: readonly AngleFindingRow[] = [
   ...lightFindings,
   ...supportFindings,
   ...storageFindings,
-  ...powerFindings
+  ...powerFindings,
+  ...handlingFindings
 ];
 
 /** Those judged once for the whole plan. */
-export const planFindings: readonly PlanFindingRow[] = moneyFindings;
+export const planFindings: readonly PlanFindingRow[] = [...moneyFindings, ...wholeFindings];
 
 export const findingTable: readonly FindingRow[] = [...angleFindings, ...planFindings];

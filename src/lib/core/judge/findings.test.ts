@@ -53,7 +53,10 @@ function calmKit(): Project {
           line('nibsworth-hob-legs-wide'),
           line('quillfeather-sd-128-v30'),
           line('quillfeather-ember-16-cell-twin'),
-          line('quillfeather-dish-ember-16-two-bays')
+          line('quillfeather-dish-ember-16-two-bays'),
+          line('withrick-pocket-scribe'),
+          line('pellamund-cellar-1-tb'),
+          line('nibsworth-reader-sd')
         ]
       }
     ]
@@ -174,7 +177,67 @@ const causes: Record<string, (project: Project) => void> = {
     p.scenes[0]!.recordedMin = 330;
     activePlan(p).lines.find((one) => one.gearId === 'quillfeather-sd-128-v30')!.quantity = 4;
   },
-  M1: (p) => (p.limitMinor = 118_000),
+  B6: (p) =>
+    ownCopy<GearOf<'body'>>(p, 'orrowby-linnet-ii', (gear) =>
+      gear.modes.forEach((mode) => (mode.faceFocus = mode.pixelsAcross > 1920))
+    ),
+  B7: (p) => {
+    ownCopy<GearOf<'body'>>(
+      p,
+      'orrowby-linnet-ii',
+      (gear) => (gear.runsFromMainsBlock = gear.runsFromUsb = false)
+    );
+    p.scenes[0]!.longestTakeMin = 60;
+  },
+  B9: (p) => {
+    const scene = p.scenes[0]!;
+    delete scene.room;
+    Object.assign(scene, {
+      style: 'walk',
+      lightSource: 'as found',
+      lightDimLx: 600,
+      lightBrightLx: 600
+    });
+    scene.angles[0]!.cameraPlace = 'hand';
+  },
+  L7: (p) => {
+    swap(p, 'dunmarrow-burr', 'nibsworth-button');
+    p.scenes[0]!.noiseDbA = 20;
+    p.scenes[0]!.angles[0]!.distanceM = 0.5;
+    ownCopy<GearOf<'lens'>>(p, 'pellamund-24-f-1-5', (gear) => (gear.motorLevelDbA = 45));
+  },
+  A7: (p) => without(p, 'withrick-pocket-scribe'),
+  A12: (p) => {
+    swap(p, 'dunmarrow-burr', 'withrick-thimble-plug');
+    swap(p, 'orrowby-linnet-ii', 'ellowen-slip-6');
+    activePlan(p).lines.push(line('nibsworth-phone-jaw'));
+    p.scenes[0]!.angles[0]!.distanceM = 9;
+  },
+  G3: (p) =>
+    activePlan(p).lines.push(
+      line('harkelow-paper-globe-40-bulb'),
+      line('nibsworth-globe-clamp-on-stud')
+    ) &&
+    ownCopy<GearOf<'lamp'>>(
+      p,
+      'quillfeather-ray-65-two-colour-55-cm-dome',
+      (gear) => (gear.colourMinK = 5600)
+    ),
+  G6: (p) => {
+    swap(p, 'quillfeather-ray-65-two-colour-55-cm-dome', 'brackenholt-tile-12');
+    activePlan(p).lines.push(line('nibsworth-spigot-5-8-to-1-4'));
+  },
+  S2: (p) => {
+    swap(p, 'nibsworth-hob-legs-wide', 'harkelow-plain-legs');
+    p.scenes[0]!.angles[0]!.cameraPlace = 'floor';
+    p.scenes[0]!.style = 'evening';
+  },
+  P7: (p) => swap(p, 'dunmarrow-burr', 'harkelow-narrow'),
+  T4: (p) => without(p, 'pellamund-cellar-1-tb'),
+  T5: (p) => swap(p, 'withrick-pocket-scribe', 'withrick-scribe-float'),
+  P6: (p) => activePlan(p).lines.push(line('pellamund-hearth-148')),
+  W4: (p) => without(p, 'nibsworth-reader-sd'),
+  M1: (p) => (p.limitMinor = 135_000),
   M2: (p) => (p.pocketLimitsMinor = { lens: 22_000 }),
   M4: (p) => {
     ownCopy<GearOf<'lens'>>(p, 'pellamund-24-f-1-5', (gear) => delete gear.priceUsed);

@@ -155,7 +155,7 @@ function tried(
     label: unsaid.length > 0 ? `${label}, with ${unsaid.join(' and ')}` : label,
     act: joints.length > 0 ? { type: 'together', acts: [act, ...joints] } : act,
     costMinor: after.money.firmMinor - before.money.firmMinor,
-    brings: brings.filter((one) => one.severity !== 'note').map((one) => one.title()),
+    brings: [...new Set(brings.filter((one) => one.severity !== 'note').map((one) => one.title()))],
     mends: rest === undefined
   };
 }

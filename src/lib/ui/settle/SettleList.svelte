@@ -70,7 +70,7 @@
             {remedy.label}<span class="figures">{price(remedy)}</span>
           </button>
           {#if !remedy.mends}<span class="aside">eases it</span>{/if}
-          {#each remedy.brings as brought (brought)}<span class="aside">but then: {brought}</span
+          {#each remedy.brings as brought, at (at)}<span class="aside">but then: {brought}</span
             >{/each}
         </span>
       {:else}
@@ -106,7 +106,7 @@
     <details>
       <summary>How it goes together</summary>
       <ul class="steps">
-        {#each joints.steps as joint (joint.sceneName + joint.joint)}<li>
+        {#each joints.steps as joint, at (at)}<li>
             {joint.sceneName}: {joint.steps.join(', then ')}
           </li>{/each}
       </ul>
