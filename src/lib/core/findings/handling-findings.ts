@@ -219,7 +219,7 @@ export const handlingFindings: AngleFindingRow[] = [
       };
     },
     propose: (context) => {
-      const { rig, shelf, project } = context;
+      const { shelf, project } = context;
       return [
         {
           parts: cheapestOf(shelf, project, 'microphone', (gear) => gear.form.startsWith('lapel')),

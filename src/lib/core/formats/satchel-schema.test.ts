@@ -48,7 +48,9 @@ describe('the published schema', () => {
     fc.assert(
       fc.property(fc.constantFrom(...places), spoils, (path, value) => {
         const name = path.join('.');
-        fc.pre(!across.test(name) && !/\.(?:id)$/.test(name) && path.at(-1) !== 'id' && name !== 'shelf');
+        fc.pre(
+          !across.test(name) && !/\.(?:id)$/.test(name) && path.at(-1) !== 'id' && name !== 'shelf'
+        );
         const spoilt = structuredClone(file);
         put(spoilt, path, value);
         expect(
