@@ -8,6 +8,7 @@
   import BodyChecks from './BodyChecks.svelte';
   import DensityScale from './DensityScale.svelte';
   import FramingThumb from './FramingThumb.svelte';
+  import LeatherBag from './LeatherBag.svelte';
   import LevelBars from './LevelBars.svelte';
   import LightFalloff from './LightFalloff.svelte';
   import { pocketSummaries } from './pocket-summary';
@@ -44,11 +45,11 @@
   });
 </script>
 
-<section class="bag" aria-label="The open bag">
-  <div class="flap">
-    <h2>Packed for {angle ? angle.scene.name : 'nothing yet'}</h2>
-    <span class="figures">{facts}</span>
-  </div>
+<LeatherBag
+  label="The open bag"
+  heading="Packed for {angle ? angle.scene.name : 'nothing yet'}"
+  {facts}
+>
   <div class="pockets">
     {#each arranged as pocket (pocket)}
       {@const money = judgement.money.pockets[pocket]}
@@ -77,48 +78,9 @@
       />
     {/each}
   </div>
-</section>
+</LeatherBag>
 
 <style>
-  .bag {
-    position: relative;
-    padding: 0.9rem 0.95rem 1rem;
-    border-radius: 26px 26px 30px 30px;
-    background: radial-gradient(
-      120% 80% at 50% 0%,
-      color-mix(in srgb, var(--hide) 82%, white) 0%,
-      var(--hide) 55%,
-      var(--hide-deep) 130%
-    );
-    box-shadow:
-      inset 0 0 0 2px var(--hide-deep),
-      0 8px 24px var(--shade);
-    color: var(--hide-ink);
-  }
-
-  .bag::before {
-    content: '';
-    position: absolute;
-    inset: 6px;
-    border: 1.6px dashed var(--thread);
-    border-radius: 21px 21px 25px 25px;
-    pointer-events: none;
-  }
-
-  .flap {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 0.15rem 1rem;
-    align-items: baseline;
-    justify-content: space-between;
-    padding: 0.1rem 0.9rem 0.55rem;
-    font-size: 0.8125rem;
-  }
-
-  h2 {
-    font-size: 1.05rem;
-  }
-
   .pockets {
     position: relative;
     display: grid;
@@ -131,10 +93,6 @@
   }
 
   @media (max-width: 700px) {
-    .bag {
-      padding: 0.8rem 0.75rem;
-    }
-
     .pockets > :global(*) {
       grid-column: 1 / -1 !important;
     }

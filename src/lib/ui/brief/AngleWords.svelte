@@ -58,7 +58,7 @@
       </label>
       {#if zoomDistance !== undefined}
         <button
-          class="inline"
+          class="pill"
           onclick={() => onangle({ distanceM: Math.round(zoomDistance * 100) / 100 })}
           >Stand at {lengthWords(zoomDistance, units)}</button
         >
@@ -105,18 +105,6 @@
 </Word>
 
 <style>
-  .inline {
-    justify-self: start;
-    padding: 0.2rem 0.75rem;
-    border: 1.5px solid var(--moss);
-    border-radius: 999px;
-    background: transparent;
-    color: var(--moss);
-    font-size: 0.8125rem;
-    font-weight: 600;
-    cursor: pointer;
-  }
-
   .zoom {
     display: grid;
     gap: 0.3rem;

@@ -124,7 +124,7 @@
       onset={(noiseDbA) => onscene({ noiseDbA })}
     />
     {#if scene.room}
-      <button class="inline" onclick={() => onscene({ room: undefined })}>It is outdoors</button>
+      <button class="pill" onclick={() => onscene({ room: undefined })}>It is outdoors</button>
     {/if}
   </Word>{#if outdoors}&#32;and <Word
       word={windWord(scene.windMps)}
@@ -309,10 +309,10 @@
       {sideMm}
       onangle={(patch) => onotherangle(other.id, patch)}
     />
-    <button class="inline" onclick={() => ondropangle(other.id)}>drop this angle</button>.
+    <button class="pill" onclick={() => ondropangle(other.id)}>drop this angle</button>.
   {/each}
   {#if scene.angles.length < MOST_ANGLES}
-    <button class="inline" onclick={onaddangle}>film it from another angle too</button>
+    <button class="pill" onclick={onaddangle}>film it from another angle too</button>
   {/if}
 </p>
 
@@ -321,18 +321,6 @@
     font-family: var(--display);
     font-size: 1.05rem;
     line-height: 1.75;
-  }
-
-  .inline {
-    justify-self: start;
-    padding: 0.2rem 0.75rem;
-    border: 1.5px solid var(--moss);
-    border-radius: 999px;
-    background: transparent;
-    color: var(--moss);
-    font-size: 0.8125rem;
-    font-weight: 600;
-    cursor: pointer;
   }
 
   .soft {

@@ -69,36 +69,8 @@
   }
 
   .pills {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 0.4rem;
     padding-bottom: 0.7rem;
     border-bottom: 1px dashed var(--line);
-  }
-
-  label {
-    padding: 0.22rem 0.75rem;
-    border: 1.5px solid var(--moss);
-    border-radius: 999px;
-    color: var(--moss);
-    font-size: 0.8125rem;
-    font-weight: 600;
-    cursor: pointer;
-  }
-
-  label.on {
-    background: var(--moss);
-    color: var(--on-moss);
-  }
-
-  label:has(:focus-visible) {
-    outline: 2.5px solid var(--moss);
-    outline-offset: 2px;
-  }
-
-  input {
-    position: absolute;
-    opacity: 0;
   }
 
   .sides {

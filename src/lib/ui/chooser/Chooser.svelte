@@ -7,6 +7,7 @@
   import type { Project } from '../../core/model/project';
   import { schools } from '../../core/merit/schools';
   import { formatMoney } from '../../core/money/format';
+  import LeatherBag from '../bag/LeatherBag.svelte';
   import CandidateRow from './CandidateRow.svelte';
   import { pocketQuestions } from './candidate-words';
   import PinBoard from './PinBoard.svelte';
@@ -91,16 +92,13 @@
   }
 </script>
 
-<section class="bag" aria-label="{pocket} pocket, opened">
-  <div class="flap">
-    <h2>{pocket} pocket</h2>
-    <span>
-      {#if candidates}
-        {candidates.length} on the shelf{stopped > 0 ? ` · ${stopped} would stop a scene` : ''} · judged
-        in all {project.scenes.length} scenes
-      {:else}judging every part in the whole kit…{/if}
-    </span>
-  </div>
+<LeatherBag
+  label="{pocket} pocket, opened"
+  heading="{pocket} pocket"
+  facts={candidates
+    ? `${candidates.length} on the shelf${stopped > 0 ? ` · ${stopped} would stop a scene` : ''} · judged in all ${project.scenes.length} scenes`
+    : 'judging every part in the whole kit…'}
+>
   <nav aria-label="Pockets" class="tabs">
     {#each order as tab (tab)}
       <a
@@ -171,52 +169,9 @@
       </div>
     {/if}
   </div>
-</section>
+</LeatherBag>
 
 <style>
-  .bag {
-    position: relative;
-    padding: 0.9rem 0.95rem 1rem;
-    border-radius: 26px 26px 30px 30px;
-    background: radial-gradient(
-      120% 80% at 50% 0%,
-      color-mix(in srgb, var(--hide) 82%, white) 0%,
-      var(--hide) 55%,
-      var(--hide-deep) 130%
-    );
-    box-shadow:
-      inset 0 0 0 2px var(--hide-deep),
-      0 8px 24px var(--shade);
-    color: var(--hide-ink);
-  }
-
-  .bag::before {
-    content: '';
-    position: absolute;
-    inset: 6px;
-    border: 1.6px dashed var(--thread);
-    border-radius: 21px 21px 25px 25px;
-    pointer-events: none;
-  }
-
-  .flap {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 0.15rem 1rem;
-    align-items: baseline;
-    justify-content: space-between;
-    padding: 0.1rem 0.9rem 0.5rem;
-    font-size: 0.8125rem;
-  }
-
-  h2 {
-    font-size: 1.05rem;
-  }
-
-  h2::first-letter {
-    text-transform: uppercase;
-  }
-
   .tabs {
     position: relative;
     display: grid;

@@ -110,7 +110,7 @@
     </fieldset>
     <fieldset>
       <legend>3 · How do you choose?</legend>
-      <div class="schools">
+      <div class="pills">
         {#each schoolIds as id (id)}
           <label class:on={school === id}
             ><input type="radio" name="school" value={id} bind:group={school} />{schools[id]
@@ -201,40 +201,12 @@
     font-weight: 600;
   }
 
-  .schools {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 0.4rem;
-    margin-bottom: 0.4rem;
-  }
-
-  .schools label {
-    padding: 0.25rem 0.75rem;
-    border: 1.5px solid var(--moss);
-    border-radius: 999px;
-    color: var(--moss);
-    font-size: 0.8125rem;
-    font-weight: 600;
-    cursor: pointer;
-  }
-
-  .schools input {
-    position: absolute;
-    opacity: 0;
-  }
-
-  .schools label.on {
-    background: var(--moss);
-    color: var(--on-moss);
-  }
-
-  .schools label:has(:focus-visible) {
-    outline: 2.5px solid var(--moss);
-    outline-offset: 2px;
-  }
-
   .three > :global(.bx--btn) {
     justify-self: start;
+  }
+
+  .pills {
+    margin-bottom: 0.4rem;
   }
 
   .fault {

@@ -8,6 +8,20 @@ import type { RecordingMode } from '../../core/model/gear/body';
 import { minorPerMajor } from '../../core/money/format';
 import { MeasureError, parseNumber, readMeasure } from '../../core/reading/measure';
 
+export const modeKeys = [
+  'pixelsAcross',
+  'pixelsDown',
+  'fps',
+  'bitRateMbps',
+  'crop',
+  'recordLimitMin',
+  'heatMinutesAt20C'
+] as const;
+
+export type ModeDraft = Partial<Record<(typeof modeKeys)[number], string>> & {
+  rest?: Partial<RecordingMode>;
+};
+
 /** A part as it stands in the form: everything as typed. */
 export interface PartDraft {
   kind: GearKind;
@@ -21,21 +35,13 @@ export interface PartDraft {
     { low: string; likely: string; high: string; date: string; source: string }
   >;
   ports: Port[];
-  modes: Partial<Record<keyof RecordingMode, string>>[];
+  /** Rows of the mode table; what the form has no cell for is carried along in `rest`. */
+  modes: ModeDraft[];
   /** Fields the form has no place for; carried along untouched. */
   rest: Record<string, unknown>;
 }
 
 const emptyPrice = () => ({ low: '', likely: '', high: '', date: '', source: '' });
-export const modeKeys = [
-  'pixelsAcross',
-  'pixelsDown',
-  'fps',
-  'bitRateMbps',
-  'crop',
-  'recordLimitMin',
-  'heatMinutesAt20C'
-] as const;
 
 export function emptyDraft(kind: GearKind): PartDraft {
   return {
@@ -107,14 +113,19 @@ export function draftOf(gear: GearItem, currency: string): PartDraft {
         )
     )
     .map((port) => ({ ...port }));
-  if (gear.kind === 'body')
-    draft.modes = gear.modes.map((mode) =>
-      Object.fromEntries(
-        modeKeys.flatMap((key) => (mode[key] === undefined ? [] : [[key, String(mode[key])]]))
-      )
-    );
+  if (gear.kind === 'body') draft.modes = gear.modes.map(modeDraftOf);
   draft.rest = Object.fromEntries(Object.entries(values).filter(([key]) => !known.has(key)));
   return draft;
+}
+
+function modeDraftOf(mode: RecordingMode): ModeDraft {
+  const rest: Record<string, unknown> = { ...mode };
+  const cells: ModeDraft = {};
+  for (const key of modeKeys) {
+    if (mode[key] !== undefined) cells[key] = String(mode[key]);
+    delete rest[key];
+  }
+  return { ...cells, rest };
 }
 
 export interface DraftReading {
@@ -196,7 +207,7 @@ export function readDraft(
   }
   if (draft.kind === 'body') {
     part.modes = draft.modes.map((mode, at) => {
-      const row: Record<string, unknown> = {};
+      const row: Record<string, unknown> = { ...mode.rest };
       read(`mode ${at}`, () => {
         for (const key of modeKeys)
           if (mode[key]?.trim())

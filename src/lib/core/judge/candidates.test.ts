@@ -1,0 +1,157 @@
+import { describe, expect, it } from 'vitest';
+import { demoProject } from '../../catalogue/demo-project';
+import { catalogue } from '../../catalogue/load-catalogue';
+import { applyAct } from '../acts/apply-act';
+import { type Axis } from '../merit/axes';
+import { compareKits } from '../merit/kit-merit';
+import { pocketOf } from '../model/gear';
+import { pockets } from '../model/pocket';
+import { activePlan, type Project } from '../model/project';
+import { judgeCandidates } from './candidates';
+import { closeJoints } from './close-joints';
+import { judgePlan } from './judge-plan';
+
+const project = demoProject();
+const judged = (one: Project) => judgePlan(one, activePlan(one), catalogue);
+
+describe.each(pockets)('the %s pocket', (pocket) => {
+  const candidates = judgeCandidates(project, catalogue, pocket);
+
+  it('holds every part of the shelf that belongs there, best kit first', () => {
+    expect(candidates.map(({ gear }) => gear.id).sort()).toEqual(
+      catalogue.items
+        .filter((gear) => pocketOf(gear) === pocket)
+        .map(({ id }) => id)
+        .sort()
+    );
+    for (let at = 1; at < candidates.length; at++)
+      expect(compareKits(candidates[at - 1]!.merit, candidates[at]!.merit)).toBeGreaterThanOrEqual(
+        0
+      );
+  });
+
+  it('promises of each what taking it then does', () => {
+    for (const candidate of candidates.filter((one) => one.act).slice(0, 12)) {
+      const after = judged(applyAct(project, candidate.act!));
+      expect(after.money.firmMinor, candidate.gear.id).toBe(candidate.firmMinor);
+      expect(after.money.remainingMinor, candidate.gear.id).toBe(candidate.remainingMinor);
+      expect(after.merit.onceSettledHundredths, candidate.gear.id).toBe(
+        candidate.merit.onceSettledHundredths
+      );
+    }
+  });
+
+  it('counts the joins into the true cost', () => {
+    for (const { act, trueCostMinor, gear, joins } of candidates) {
+      if (!act) continue;
+      if (joins.length === 0)
+        expect(trueCostMinor, gear.id).toBeLessThanOrEqual(gear.priceNew!.likely * 9);
+      else expect(trueCostMinor, gear.id).toBeGreaterThan(gear.priceNew!.likely);
+    }
+  });
+});
+
+describe('all joints at once', () => {
+  it('cost what the act adds, and leave none open that the shelf can close', () => {
+    const closing = closeJoints(project, catalogue, judged(project));
+    expect(closing.buy.map(({ model }) => model)).toEqual(['Ring 62 to 67']);
+    const after = applyAct(project, closing.act!);
+    expect(judged(after).money.firmMinor - judged(project).money.firmMinor).toBe(closing.costMinor);
+    expect(closeJoints(after, catalogue, judged(after)).act).toBeUndefined();
+  });
+});
+
+describe('merit', () => {
+  const axisOf = (one: Project, sceneId: string, axis: Axis) =>
+    judged(one).merit.scenes.find((scene) => scene.sceneId === sceneId)!.axes[axis]!.low;
+  const withScene = (
+    sceneId: string,
+    change: (scene: Project['scenes'][number], project: Project) => void
+  ) => {
+    const copy = structuredClone(project);
+    change(
+      copy.scenes.find((scene) => scene.id === sceneId)!,
+      copy
+    );
+    return copy;
+  };
+
+  it('a nearer microphone never lowers sound', () => {
+    const sounds = [2, 1.5, 1, 0.8, 0.6].map((distanceM) =>
+      axisOf(
+        withScene('loom-lesson', (scene) => (scene.angles[0]!.distanceM = distanceM)),
+        'loom-lesson',
+        'sound'
+      )
+    );
+    for (let at = 1; at < sounds.length; at++)
+      expect(sounds[at]!).toBeGreaterThanOrEqual(sounds[at - 1]!);
+  });
+
+  it('more light up to need never lowers light', () => {
+    const lights = [30, 60, 120, 250].map((lx) =>
+      axisOf(
+        withScene('loom-lesson', (scene, copy) => {
+          activePlan(copy).lines = activePlan(copy).lines.filter(
+            (one) => !one.gearId.includes('ray-65')
+          );
+          scene.lightSource = 'window';
+          scene.lightDimLx = scene.lightBrightLx = lx;
+        }),
+        'loom-lesson',
+        'light'
+      )
+    );
+    for (let at = 1; at < lights.length; at++)
+      expect(lights[at]!).toBeGreaterThanOrEqual(lights[at - 1]!);
+  });
+
+  it('more minutes up to need never lower endurance', () => {
+    const lasts = [1, 2, 3].map((pieces) => {
+      const copy = structuredClone(project);
+      activePlan(copy).lines.push({
+        ...activePlan(copy).lines[0]!,
+        id: 'cell',
+        gearId: 'orrowby-ember-8-cell',
+        quantity: pieces
+      });
+      return axisOf(copy, 'loom-lesson', 'endurance');
+    });
+    for (let at = 1; at < lasts.length; at++)
+      expect(lasts[at]!).toBeGreaterThanOrEqual(lasts[at - 1]!);
+  });
+
+  it('spares in the bag never lower ease', () => {
+    const copy = structuredClone(project);
+    for (const gearId of [
+      'orrowby-ember-8-cell',
+      'quillfeather-sd-128-v30',
+      'pellamund-hearth-74',
+      'nibsworth-cloth-tape-black'
+    ]) {
+      activePlan(copy).lines.push({ ...activePlan(copy).lines[0]!, id: gearId, gearId });
+    }
+    for (const { id } of project.scenes)
+      expect(axisOf(copy, id, 'ease')).toBe(axisOf(project, id, 'ease'));
+  });
+
+  it('a kit with a stop never outranks the same kit with it mended', () => {
+    const mended = structuredClone(project);
+    activePlan(mended).lines.push({
+      ...activePlan(mended).lines[0]!,
+      id: 'cell',
+      gearId: 'orrowby-ember-8-cell'
+    });
+    expect(compareKits(judged(mended).merit, judged(project).merit)).toBeGreaterThan(0);
+  });
+
+  it('an unknown never beats its own low end', () => {
+    const scene = (shelf = catalogue) =>
+      judgePlan(project, activePlan(project), shelf).merit.scenes[1]!;
+    const silent = structuredClone(catalogue.byId.get('dunmarrow-perch')!);
+    if (silent.kind === 'microphone') delete silent.selfNoiseDbA;
+    const unsaid = scene({ ...catalogue, byId: new Map([...catalogue.byId, [silent.id, silent]]) });
+    expect(unsaid.low).toBeLessThanOrEqual(scene().low);
+    expect(unsaid.high).toBeGreaterThanOrEqual(scene().low);
+  });
+});
