@@ -213,6 +213,22 @@ export const bodyFindings: AngleFindingRow[] = [
     about: 'no live picture',
     reads: [],
     judge: (rig) => {
+      const unjoined = connectionsOf(rig).find(
+        (need) =>
+          need.purpose === 'picture out' && (isMissingPort(need) || !chainInBag(need, rig.kit))
+      );
+      if (unjoined) {
+        return {
+          severity: rig.scene.live ? 'stop' : 'warn',
+          about: 'lead',
+          lineIds: bodyLine(rig),
+          title: () => 'No lead carries the picture out',
+          why: () =>
+            isMissingPort(unjoined)
+              ? `${fullName(unjoined.part.gear)} has no picture ${unjoined.role === 'videoOut' ? 'output' : 'input'}.`
+              : capital(whyOpen(unjoined, rig.kit))
+        };
+      }
       const { body } = rig;
       if (!rig.scene.live || !body || body.gear.usbVideo === true) return undefined;
       const lineIds = bodyLine(rig);
@@ -249,19 +265,26 @@ export const bodyFindings: AngleFindingRow[] = [
           `${fullName(body.gear)} sends a clean picture over HDMI, but nothing in the bag brings it into the computer.`
       };
     },
-    propose: ({ shelf, project, rig }) => [
-      { parts: cheapestOf(shelf, project, 'capture device'), label: (gear) => `Add ${gear.model}` },
-      {
-        parts: cheapestOf(
-          shelf,
-          project,
-          'body',
-          (gear) => gear.usbVideo === true || gear.cleanOutput === true
-        ),
-        label: (gear) => `Swap to ${gear.model}`,
-        act: swapFor(rig.body!.line.id)
-      }
-    ]
+    propose: (context) => {
+      const { shelf, project, rig } = context;
+      return [
+        ...chainProposals(context, 'picture out'),
+        {
+          parts: cheapestOf(shelf, project, 'capture device'),
+          label: (gear) => `Add ${gear.model}`
+        },
+        {
+          parts: cheapestOf(
+            shelf,
+            project,
+            'body',
+            (gear) => gear.usbVideo === true || gear.cleanOutput === true
+          ),
+          label: (gear) => `Swap to ${gear.model}`,
+          act: swapFor(rig.body!.line.id)
+        }
+      ];
+    }
   },
   {
     code: 'B8',

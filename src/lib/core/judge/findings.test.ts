@@ -300,6 +300,19 @@ describe.each(Object.entries(causes))('%s', (code, spoil) => {
   });
 });
 
+describe('a monitor', () => {
+  it('wants a lead of the right ends, and its remedy brings it', () => {
+    const project = calmKit();
+    activePlan(project).lines.push(line('tesselind-pane-5'));
+    const judgement = judged(project);
+    const lead = judgement.findings.find((finding) => finding.code === 'B5')!;
+    expect([lead.severity, lead.title()]).toEqual(['warn', 'No lead carries the picture out']);
+    const [remedy] = remediesFor(project, shelfOf(project), judgement, lead);
+    expect(remedy!.label).toBe('Add Picture lead D to A, 1 m');
+    expect(codes(applyAct(project, remedy!.act)).has('B5')).toBe(false);
+  });
+});
+
 describe('unknown figures', () => {
   it('raise a question that names the part instead of a verdict', () => {
     const project = calmKit();

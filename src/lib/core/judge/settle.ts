@@ -72,6 +72,7 @@ export function completeKit(
 /** Findings that a chain of joining parts closes, and the connections they speak of. */
 const joints: Partial<Record<string, readonly ConnectionPurpose[]>> = {
   B3: ['microphone into body'],
+  B5: ['picture out'],
   L1: ['lens on body'],
   L8: ['filter on lens'],
   S5: ['camera held', 'microphone held', 'lamp held']

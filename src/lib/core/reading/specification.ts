@@ -1,6 +1,6 @@
 import type { GearKind } from '../model/gear';
 import { pickupPatterns } from '../model/gear/microphone';
-import { speedClasses } from '../model/gear/storage';
+import { speedClasses } from '../model/gear/card';
 import { fieldNames } from '../model/gear/spec-sheet';
 import type { StatedUnit } from '../model/stated';
 import { MeasureError, parseNumber, readMeasure } from './measure';

@@ -153,6 +153,13 @@ export function connectionsOf(rig: PlacedRig): (Connection | MissingPort)[] {
     list.push(
       between('camera held', body, 'stands', rig.support, 'carries', bearingLimit(body.gear.massG))
     );
+  const screens = [
+    ...kit.of('monitor'),
+    ...(rig.scene.live && body?.gear.usbVideo !== true ? kit.of('capture device') : [])
+  ];
+  if (body && rig.index === 0)
+    for (const screen of screens)
+      list.push(between('picture out', body, 'videoOut', screen, 'videoIn'));
   const stand = kit.of('support').find(({ gear }) => gear.form === 'light stand');
   if (rig.keyLamp && stand)
     list.push(

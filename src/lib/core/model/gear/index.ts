@@ -1,25 +1,31 @@
 import { GearBase } from './base';
 import { BodyGear } from './body';
-import {
-  CableGear,
-  CageGear,
-  CaptureDeviceGear,
-  CouplingGear,
-  FilterGear,
-  HandleGear,
-  MirrorBoxGear,
-  MonitorGear,
-  MountAdapterGear,
-  RingGear,
-  SundryGear
-} from './joining';
+import { CableGear } from './cable';
+import { FilterGear } from './filter';
+import { RingGear } from './ring';
+import { MountAdapterGear } from './mount-adapter';
+import { HandleGear } from './handle';
+import { CouplingGear } from './coupling';
+import { CageGear } from './cage';
+import { MonitorGear } from './monitor';
+import { MirrorBoxGear } from './mirror-box';
+import { CaptureDeviceGear } from './capture-device';
+import { SundryGear } from './sundry';
 import { LampGear } from './lamp';
 import { LensGear } from './lens';
 import { MicrophoneGear } from './microphone';
-import { CellGear, ChargerGear, MainsBlockGear, PowerBankGear, SunPanelGear } from './power';
+import { CellGear } from './cell';
+import { MainsBlockGear } from './mains-block';
+import { PowerBankGear } from './bank';
+import { ChargerGear } from './charger';
+import { SunPanelGear } from './sun-panel';
 import { RecorderGear } from './recorder';
-import { CardGear, ComputerGear, DriveGear, ReaderGear } from './storage';
-import { BallastGear, SupportGear } from './support';
+import { CardGear } from './card';
+import { DriveGear } from './drive';
+import { ReaderGear } from './reader';
+import { ComputerGear } from './computer';
+import { SupportGear } from './support';
+import { BallastGear } from './ballast';
 import { WindCoverGear } from './wind-cover';
 import type { Pocket } from '../pocket';
 

@@ -26,9 +26,3 @@ export class SupportGear extends GearBase {
   @StatedNumber('m', 0.01, 3) footRadiusM?: number;
   @StatedWord(headForms) head?: (typeof headForms)[number];
 }
-
-/** Sand, water or shot that keeps a stand on its feet. */
-export class BallastGear extends GearBase {
-  kind = 'ballast' as const;
-  @StatedNumber('kg', 0.2, 50) filledKg?: number;
-}

@@ -1,5 +1,5 @@
 import { mustBePositive } from '../argument';
-import type { SpeedClass } from '../../model/gear/storage';
+import type { SpeedClass } from '../../model/gear/card';
 
 /** Sustained write each class promises, megabytes a second. */
 export const speedClassMBps = {

@@ -1,0 +1,8 @@
+import { StatedNumber } from '../stated';
+import { GearBase } from './base';
+
+/** Sand, water or shot that keeps a stand on its feet. */
+export class BallastGear extends GearBase {
+  kind = 'ballast' as const;
+  @StatedNumber('kg', 0.2, 50) filledKg?: number;
+}

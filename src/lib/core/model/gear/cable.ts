@@ -1,0 +1,10 @@
+import { StatedNumber, StatedYesNo } from '../stated';
+import { GearBase } from './base';
+
+/** Carries a signal between two ends; which ends, its ports say. */
+export class CableGear extends GearBase {
+  kind = 'cable' as const;
+  @StatedNumber('m', 0.02, 100) lengthM?: number;
+  /** Feeds 48 V to a microphone that needs it. */
+  @StatedYesNo() givesPhantom?: boolean;
+}

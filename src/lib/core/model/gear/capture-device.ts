@@ -1,0 +1,8 @@
+import { StatedNumber } from '../stated';
+import { GearBase } from './base';
+
+export class CaptureDeviceGear extends GearBase {
+  kind = 'capture device' as const;
+  @StatedNumber('px', 320, 12_000) pixelsAcross?: number;
+  @StatedNumber('fps', 1, 240) fps?: number;
+}

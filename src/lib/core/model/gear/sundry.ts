@@ -1,0 +1,25 @@
+import { NeededWord, StatedNumber } from '../stated';
+import { GearBase } from './base';
+
+export const sundryUses = [
+  'remote',
+  'tape',
+  'notebook',
+  'cloth',
+  'ties',
+  'bag',
+  'blanket',
+  'foil',
+  'tool',
+  'lens cover'
+] as const;
+
+/** Small things a list must never forget. */
+export class SundryGear extends GearBase {
+  kind = 'sundry' as const;
+  @NeededWord(sundryUses) use!: (typeof sundryUses)[number];
+  @StatedNumber('m²', 0.05, 100) areaM2?: number;
+  /** Share of the sound a blanket swallows, 0 to 1. */
+  @StatedNumber('×', 0, 1) absorption?: number;
+  @StatedNumber('m', 0.5, 500) radioRangeM?: number;
+}
