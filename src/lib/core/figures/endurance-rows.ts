@@ -45,7 +45,12 @@ function bodyCell(
 export function runsFromMains(rig: PlacedRig): boolean {
   const { body, kit, hasSocket } = rig;
   if (!body || !hasSocket || body.gear.runsFromMainsBlock !== true) return false;
-  return kit.of('mains block').some(({ gear }) => gear.cellType === body.gear.cellType);
+  return kit
+    .of('mains block')
+    .some(
+      ({ gear }) =>
+        gear.cellType === body.gear.cellType && (gear.outputW ?? Infinity) >= (body.gear.drawW ?? 0)
+    );
 }
 
 export const enduranceRows = {

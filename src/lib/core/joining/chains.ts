@@ -51,6 +51,8 @@ export function strengthsOf({ gear }: JoiningPart): number[] {
     gear.kind === 'cable' ? (gear.lengthM ?? 0) : 0,
     gear.kind === 'coupling' || gear.kind === 'handle' ? (gear.payloadKg ?? 0) : 0,
     gear.kind === 'cable' && gear.givesPhantom === true ? 1 : 0,
+    gear.kind === 'cable' && gear.givesPlugInPower === true ? 1 : 0,
+    gear.kind === 'cable' && gear.attenuates === true ? 1 : 0,
     gear.kind === 'mount adapter'
       ? Number(gear.keepsFocus === true) + Number(gear.keepsAperture === true)
       : 0

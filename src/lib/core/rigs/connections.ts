@@ -49,6 +49,7 @@ const SLACK = 1.15;
 /** Sound has to reach the camera, and a microphone that needs 48 V has to get it. */
 function soundLimit(rig: PlacedRig): ChainLimit {
   const mic = rig.mic!.gear;
+  const body = rig.body!.gear;
   const atCamera =
     rig.micPlace === 'shoe' || rig.micPlace === 'side arm' || mic.form === 'lapel wireless';
   const neededM = atCamera ? 0 : rig.angle.distanceM * SLACK;
@@ -61,6 +62,14 @@ function soundLimit(rig: PlacedRig): ChainLimit {
       !parts.some(({ gear }) => gear.kind === 'cable' && gear.givesPhantom === true)
     ) {
       return `${fullName(mic)} needs phantom power and ${fullName(rig.body!.gear)} gives none`;
+    }
+    const has = (what: 'givesPlugInPower' | 'attenuates') =>
+      parts.some(({ gear }) => gear.kind === 'cable' && gear[what] === true);
+    if (mic.power === 'plug-in' && body.plugInPower === false && !has('givesPlugInPower')) {
+      return `${fullName(mic)} lives by plug-in power and ${fullName(body)} feeds none`;
+    }
+    if (mic.outputLevel === 'line' && body.takesLineLevel === false && !has('attenuates')) {
+      return `${fullName(mic)} gives line level and ${fullName(body)} takes a microphone’s, so the voice would be crushed`;
     }
     let reachM = mic.cableM ?? 0;
     for (const { gear } of parts) if (gear.kind === 'cable') reachM += gear.lengthM ?? 0;

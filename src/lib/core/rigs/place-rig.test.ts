@@ -211,4 +211,19 @@ describe('what has to meet', () => {
     const hungry = connectionsOf(phantom).find((need) => need.purpose === 'microphone into body')!;
     expect(!isMissingPort(hungry) && hungry.limit([])).toMatch(/needs phantom power/);
   });
+
+  it('wants plug-in power for a capsule that lives by it, and a pad between line level and a microphone input', () => {
+    const limitOf = (...ids: string[]) => {
+      const need = connectionsOf(rigOf('loom-lesson', pack(...ids))).find(
+        (one) => one.purpose === 'microphone into body'
+      )!;
+      return isMissingPort(need) ? 'no port' : need.limit([]);
+    };
+    expect(limitOf('ellowen-slip-6', 'dunmarrow-burr')).toMatch(
+      /lives by plug-in power and Ellowen Slip 6 feeds none/
+    );
+    expect(limitOf('orrowby-linnet', 'dunmarrow-burr')).toBeUndefined();
+    expect(limitOf('orrowby-linnet', 'withrick-thimble-three')).toMatch(/gives line level/);
+    expect(limitOf('orrowby-linnet-ii', 'withrick-thimble-three')).toBeUndefined();
+  });
 });

@@ -93,6 +93,10 @@ export class BodyGear extends GearBase {
   @StatedNumber('ISO', 25, 102_400) usableIso?: number;
   /** A-weighted noise of the microphone input, all gain referred to the plug. */
   @StatedNumber('dBV', -150, -40) inputNoiseDbV?: number;
+  /** The microphone plug feeds the small voltage an electret capsule lives by. */
+  @StatedYesNo() plugInPower?: boolean;
+  /** The input can be turned down for a line-level source. */
+  @StatedYesNo() takesLineLevel?: boolean;
   @StatedNumber('W', 0.2, 80) drawW?: number;
   @StatedText(40) cellType?: string;
   /** Cells in the box with the body. */

@@ -7,4 +7,7 @@ export class CableGear extends GearBase {
   @StatedNumber('m', 0.02, 100) lengthM?: number;
   /** Feeds 48 V to a microphone that needs it. */
   @StatedYesNo() givesPhantom?: boolean;
+  @StatedYesNo() givesPlugInPower?: boolean;
+  /** Brings line level down to what a microphone input bears. */
+  @StatedYesNo() attenuates?: boolean;
 }

@@ -35,6 +35,8 @@ export class MicrophoneGear extends GearBase {
   /** A switch on the microphone that can be left off. */
   @StatedYesNo() hasSwitch?: boolean;
   @StatedWord(microphonePowers) power?: (typeof microphonePowers)[number];
+  /** What the plug carries: a receiver may give line level, some sixty times a microphone's. */
+  @StatedWord(['microphone', 'line']) outputLevel?: 'microphone' | 'line';
   @StatedNumber('h', 0.2, 2000) batteryHours?: number;
   @StatedText(40) cellType?: string;
   @StatedWord(windCovers) coverIncluded?: WindCover;

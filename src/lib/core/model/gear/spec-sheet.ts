@@ -99,6 +99,11 @@ export const fieldNames: Readonly<Record<string, string>> = {
   fps: 'frames a second',
   use: 'use',
   givesPhantom: 'feeds phantom power',
+  givesPlugInPower: 'feeds plug-in power',
+  attenuates: 'brings line level down',
+  plugInPower: 'feeds plug-in power at the plug',
+  takesLineLevel: 'takes line level',
+  outputLevel: 'level at the plug',
   areaM2: 'area',
   absorption: 'absorption'
 };
