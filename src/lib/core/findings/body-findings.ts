@@ -85,6 +85,9 @@ export const bodyFindings: AngleFindingRow[] = [
       }[by] as [string, string];
       return {
         severity: 'warn',
+        has: 0,
+        needs: 1,
+        unit: 'yes/no',
         lineIds: [...bodyLine(rig), ...(rig.mic && by !== 'plate' ? [rig.mic.line.id] : [])],
         title: () => says[0],
         why: () => says[1]
@@ -145,6 +148,9 @@ export const bodyFindings: AngleFindingRow[] = [
       if (isMissingPort(need)) {
         return {
           severity: 'stop',
+          has: 0,
+          needs: 1,
+          unit: 'yes/no',
           lineIds,
           title: () => 'No way in for the microphone',
           why: () =>
@@ -154,6 +160,9 @@ export const bodyFindings: AngleFindingRow[] = [
       if (chainInBag(need, rig.kit)) return undefined;
       return {
         severity: 'stop',
+        has: 0,
+        needs: 1,
+        unit: 'yes/no',
         lineIds,
         title: () =>
           need.fromPort.type === need.toPort.type
@@ -221,6 +230,9 @@ export const bodyFindings: AngleFindingRow[] = [
         return {
           severity: rig.scene.live ? 'stop' : 'warn',
           about: 'lead',
+          has: 0,
+          needs: 1,
+          unit: 'count',
           lineIds: bodyLine(rig),
           title: () => 'No lead carries the picture out',
           why: () =>
@@ -298,6 +310,9 @@ export const bodyFindings: AngleFindingRow[] = [
         return undefined;
       return {
         severity: 'warn',
+        has: Math.min(mode.pixelsAcross / scene.pixelsAcross, mode.fps / scene.fps),
+        needs: 1,
+        unit: '×',
         lineIds: bodyLine(rig),
         title: () => `No mode with ${scene.pixelsAcross} pixels at ${scene.fps} frames`,
         why: () =>

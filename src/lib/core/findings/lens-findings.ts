@@ -74,6 +74,9 @@ export const lensFindings: AngleFindingRow[] = [
       if (isMissingPort(need)) {
         return {
           severity: 'stop',
+          has: 0,
+          needs: 1,
+          unit: 'yes/no',
           lineIds,
           title: () => `${fullName(need.part.gear)} takes no lenses`,
           why: () =>
@@ -84,6 +87,9 @@ export const lensFindings: AngleFindingRow[] = [
       if (!chain) {
         return {
           severity: 'stop',
+          has: 0,
+          needs: 1,
+          unit: 'yes/no',
           lineIds,
           title: () => `${need.fromPort.type} lens, ${need.toPort.type} body`,
           why: () =>
@@ -98,6 +104,9 @@ export const lensFindings: AngleFindingRow[] = [
       if (!lame) return undefined;
       return {
         severity: 'warn',
+        has: 0,
+        needs: 1,
+        unit: 'yes/no',
         lineIds: [...lineIds, ...(lame.lineId ? [lame.lineId.split('#')[0]!] : [])],
         title: () => 'The adapter loses focus or aperture',
         why: () =>

@@ -295,6 +295,9 @@ export const moneyFindings: PlanFindingRow[] = [
     judge: ({ money }) =>
       money.unpriced.map(({ line, gear }): Held => ({
         severity: 'warn',
+        has: 0,
+        needs: 1,
+        unit: 'count',
         about: line.id,
         lineIds: [line.id],
         title: () => `${gear ? fullName(gear) : 'A part that is gone from the shelf'} has no price`,
@@ -323,6 +326,9 @@ export const moneyFindings: PlanFindingRow[] = [
     judge: (context) =>
       missingRoles(context).map((role): Held => ({
         severity: 'stop',
+        has: 0,
+        needs: 1,
+        unit: 'count',
         about: roleKey(role),
         lineIds: [],
         sceneIds: role.sceneIds,

@@ -80,6 +80,9 @@ export const supportFindings: AngleFindingRow[] = [
       if (!need) return undefined;
       return {
         severity: need.purpose === 'camera held' ? 'stop' : 'warn',
+        has: 0,
+        needs: 1,
+        unit: 'yes/no',
         about: need.purpose,
         lineIds: isMissingPort(need) ? [need.part.line.id] : [need.from.line.id, need.to.line.id],
         title: () =>
