@@ -3,6 +3,7 @@
 import { spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import { weighFirstView, weightFaults } from './weigh-first-view.mjs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
@@ -51,8 +52,8 @@ export function installWhenNeeded() {
   writeFileSync(stamp, lock);
 }
 
-/** Builds the app unless the build was made from exactly these sources. */
-export function buildWhenChanged() {
+/** Builds the app unless the build was made from exactly these sources; `strict` refuses one whose first view is too heavy. */
+export function buildWhenChanged(strict = false) {
   const stamp = join(projectRoot, 'build', '.built-from');
   const sources = fingerprint([
     'src',
@@ -75,6 +76,15 @@ export function buildWhenChanged() {
   ) {
     console.error('The build failed; its messages stand above.');
     process.exit(1);
+  }
+  const weights = weighFirstView(projectRoot);
+  for (const { route, script, style } of weights)
+    console.log(`${route}: ${script.toFixed(0)} kB of script, ${style.toFixed(0)} kB of style`);
+  const heavy = weightFaults(weights);
+  if (heavy.length > 0) {
+    console.error(heavy.join('\n'));
+    // Whoever starts the app may start it all the same; the tests do not let it pass.
+    if (strict) process.exit(1);
   }
   writeFileSync(stamp, sources);
 }

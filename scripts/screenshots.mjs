@@ -1,4 +1,4 @@
-// Takes the pictures of docs/screenshots/ from the demo, anew: `npm run screenshots`.
+// Takes the pictures of docs/screenshots/ from the demo, anew: `npm run screenshots [-- name …]`.
 import { chromium } from '@playwright/test';
 import { buildWhenChanged, installWhenNeeded } from './own-setup.mjs';
 
@@ -77,16 +77,59 @@ const pictures = [
       await page.locator('summary', { hasText: 'voice at the microphone' }).click();
       await page.locator('summary', { hasText: 'mouth to microphone' }).click();
     }
+  },
+  {
+    name: 'ask',
+    path: '/shelf/edit?id=orrowby-linnet',
+    before: async (page) => {
+      await page.getByLabel('draw, W', { exact: true }).fill('');
+      await page.getByRole('button', { name: 'Keep it' }).click();
+      await page.waitForURL('**/shelf/orrowby-linnet');
+      await page.waitForTimeout(800);
+      await page.goto(`${address}/satchel`);
+      const ask = page.getByRole('region', { name: 'Ask before you pay' });
+      await ask.getByRole('button', { name: 'I have the answer' }).first().click();
+      await ask.scrollIntoViewIfNeeded();
+    }
+  },
+  {
+    name: 'settings',
+    path: '/satchel',
+    before: async (page) => {
+      await page.getByRole('button', { name: 'Settings for Loom lesson' }).click();
+    }
+  },
+  {
+    name: 'search-and-do',
+    path: '/satchel',
+    before: async (page) => {
+      await page.keyboard.press('Control+k');
+      await page.getByRole('combobox', { name: /Find a part/ }).fill('wind');
+    }
+  },
+  {
+    name: 'disagreements',
+    path: '/satchel/lens',
+    before: async (page) => {
+      const summary = page.getByText('Where people disagree about the lens pocket');
+      await summary.click();
+      await page.locator('.side').first().waitFor();
+      await summary.evaluate((line) => scrollTo(0, line.getBoundingClientRect().top - 60));
+    }
   }
 ];
 
+const wanted = process.argv.slice(2);
 for (const { name, path, width = 1280, height = 800, dusk = false, before } of pictures) {
+  if (wanted.length && !wanted.includes(name)) continue;
   const context = await browser.newContext({
     viewport: { width, height },
     colorScheme: dusk ? 'dark' : 'light',
     locale: 'en-GB'
   });
   const page = await context.newPage();
+  // The demo's prices are of this day; a later one would show them growing stale.
+  await page.clock.setFixedTime(new Date('2026-11-25T09:00:00'));
   if (path !== '/') {
     await page.goto(`${address}/?open=demo`);
     await page.waitForURL('**/satchel');

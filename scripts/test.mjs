@@ -78,7 +78,7 @@ if (existsSync(unitReport)) {
 } else failed += 1;
 
 step('build', () => {
-  buildWhenChanged();
+  buildWhenChanged(true);
   return true;
 });
 

@@ -2,9 +2,12 @@ import { plainToInstance } from 'class-transformer';
 import { validateSync } from 'class-validator';
 import { describe, expect, it } from 'vitest';
 import { faultsOf } from '../core/formats/faults';
-import { gearKinds, pocketOf } from '../core/model/gear';
+import { gearKinds, type GearItem, type GearKind, type GearOf, pocketOf } from '../core/model/gear';
+import { sensorFormats } from '../core/model/sensor-formats';
+import { COMPUTER, ENERGY, joiningEnds, RECORDING } from '../core/joining/ends';
 import { mates } from '../core/model/ports';
 import { pockets } from '../core/model/pocket';
+import { powerInlets } from '../core/rigs/supply-connections';
 import { catalogue } from './load-catalogue';
 
 describe('the shelf', () => {
@@ -37,22 +40,15 @@ describe('the shelf', () => {
   );
 
   it('has a partner for every part that has to meet one', () => {
-    const ports = catalogue.items.flatMap((gear) => gear.ports);
+    const endsOf = (gear: GearItem) => [...gear.ports, ...joiningEnds(gear), ...powerInlets(gear)];
+    const ports = [...catalogue.items.flatMap(endsOf), ENERGY, RECORDING, COMPUTER];
     for (const gear of catalogue.items) {
-      for (const port of gear.ports) {
-        if (port.role === 'joins' && port.family === 'power') continue;
+      for (const port of endsOf(gear)) {
         expect(
           ports.some((other) => mates(port, other)),
           `${gear.id}: ${port.type} ${port.end}`
         ).toBe(true);
       }
-    }
-    for (const body of catalogue.ofKind('body')) {
-      if (body.cellType)
-        expect(
-          catalogue.ofKind('cell').some((cell) => cell.cellType === body.cellType),
-          body.id
-        ).toBe(true);
     }
   });
 
@@ -73,3 +69,148 @@ describe('the shelf', () => {
     }
   });
 });
+
+/** Pounds for one unit of what a kind is bought for: dearer or cheaper is not believable. */
+const poundsPer: {
+  kind: GearKind;
+  what: string;
+  of: (gear: never) => number | undefined;
+  from: number;
+  to: number;
+}[] = [
+  row('bank', 'Wh', (gear) => gear.energyWh, 0.4, 1.2),
+  row('sun panel', 'W', (gear) => gear.outputW, 1.5, 4.5),
+  row('drive', 'TB', (gear) => gear.capacityGb! / 1000, 15, 90),
+  row('charger', 'bay', (gear) => gear.bays, 3, 45),
+  row('monitor', 'inch', (gear) => gear.diagonalIn, 10, 70),
+  row('computer', 'stream of 4K', (gear) => gear.editingRating, 150, 600),
+  row('mains block', 'W', (gear) => gear.outputW, 0.3, 2),
+  row('cell', 'Wh', (gear) => gear.energyWh! * (gear.cellType === 'AA' ? 4 : 1), 0.6, 8),
+  row('recorder', 'hour', (gear) => gear.batteryHours, 6, 25),
+  row('lens', 'gram', (gear) => gear.massG, 0.4, 3.6),
+  row('reader', '100 MB/s', (gear) => gear.readMBps! / 100, 2, 15)
+];
+
+function row<K extends GearKind>(
+  kind: K,
+  what: string,
+  of: (gear: GearOf<K>) => number | undefined,
+  from: number,
+  to: number
+) {
+  return { kind, what, of: of as (gear: never) => number | undefined, from, to };
+}
+
+/** How surely a rising figure goes with a rising price, −1 to 1 (rank correlation, ties shared). */
+function rankAgreement(pairs: readonly (readonly [number, number])[]): number {
+  const ranks = (values: number[]) => {
+    const sorted = [...values].sort((a, b) => a - b);
+    return values.map((value) => (sorted.indexOf(value) + sorted.lastIndexOf(value)) / 2);
+  };
+  const x = ranks(pairs.map(([a]) => a));
+  const y = ranks(pairs.map(([, b]) => b));
+  const mean = (pairs.length - 1) / 2;
+  let xy = 0;
+  let xx = 0;
+  let yy = 0;
+  for (let at = 0; at < pairs.length; at++) {
+    xy += (x[at]! - mean) * (y[at]! - mean);
+    xx += (x[at]! - mean) ** 2;
+    yy += (y[at]! - mean) ** 2;
+  }
+  return xy / Math.sqrt(xx * yy);
+}
+
+describe('price against class', () => {
+  it.each(poundsPer)('a $kind costs $from to $to pounds a $what', ({ kind, of, from, to }) => {
+    for (const gear of catalogue.ofKind(kind)) {
+      const figure = of(gear as never);
+      expect(figure, gear.id).toBeGreaterThan(0);
+      const pounds = gear.priceNew!.likely / 100 / figure!;
+      expect(pounds, gear.id).toBeGreaterThanOrEqual(from);
+      expect(pounds, gear.id).toBeLessThanOrEqual(to);
+    }
+  });
+
+  const priceOf = (gear: GearItem) => gear.priceNew!.likely;
+  it.each([
+    [
+      'a larger sensor',
+      catalogue
+        .ofKind('body')
+        .filter(({ form }) => form === 'interchangeable')
+        .map((gear) => [sensorFormats[gear.sensorFormat].widthMm, priceOf(gear)] as const)
+    ],
+    [
+      'a quieter microphone',
+      catalogue
+        .ofKind('microphone')
+        .filter(({ selfNoiseDbA }) => selfNoiseDbA !== undefined)
+        .map((gear) => [-gear.selfNoiseDbA!, priceOf(gear)] as const)
+    ],
+    [
+      'a stronger lamp',
+      catalogue.ofKind('lamp').map((gear) => [gear.drawW!, priceOf(gear)] as const)
+    ],
+    [
+      'legs that carry more',
+      catalogue
+        .ofKind('support')
+        .filter(({ form, payloadKg }) => form === 'floor legs' && payloadKg !== undefined)
+        .map((gear) => [gear.payloadKg!, priceOf(gear)] as const)
+    ],
+    [
+      'a larger card',
+      catalogue
+        .ofKind('card')
+        .filter(({ speedClass }) => speedClass === 'V30')
+        .map((gear) => [gear.capacityGb!, priceOf(gear)] as const)
+    ]
+  ])('%s costs more, by and large', (_, pairs) => {
+    expect(pairs.length).toBeGreaterThan(3);
+    expect(rankAgreement(pairs)).toBeGreaterThan(0.4);
+  });
+});
+
+describe('used prices', () => {
+  it('are between a third and nine tenths of the new one', () => {
+    for (const { id, priceNew, priceUsed } of catalogue.items) {
+      if (!priceUsed) continue;
+      expect(priceUsed.likely / priceNew!.likely, id).toBeGreaterThan(0.33);
+      expect(priceUsed.likely / priceNew!.likely, id).toBeLessThan(0.9);
+    }
+  });
+});
+
+describe('names of the shelf', () => {
+  it('say a maker of ours and a model of ordinary words and figures, no two the same', () => {
+    const makers = new Set(catalogue.items.map(({ maker }) => maker));
+    expect([...makers].sort()).toEqual(ownMakers);
+    expect(new Set(catalogue.items.map(({ id }) => id)).size).toBe(catalogue.items.length);
+    // Letters glued to figures are how sheets of real makers call their things.
+    const glued = catalogue.items.filter(({ model }) =>
+      model
+        .split(/[ ,]+/)
+        .some((word) => /^[A-Za-z]{1,4}-?\d{2,}[A-Za-z]*$/.test(word) && !standards.test(word))
+    );
+    expect(glued.map(({ model }) => model)).toEqual([]);
+  });
+});
+
+/** Every maker of the shelf; a new one is looked up before it is added here. */
+const ownMakers = [
+  'Brackenholt',
+  'Cobberly',
+  'Dunmarrow',
+  'Ellowen',
+  'Harkelow',
+  'Nibsworth',
+  'Orrowby',
+  'Pellamund',
+  'Quillfeather',
+  'Tesselind',
+  'Vantlow',
+  'Withrick'
+];
+/** Classes that are named in open standards. */
+const standards = /^(V\d\d|U\d)$/;

@@ -54,6 +54,14 @@ export function actWords(act: Act, project: Project, shelf: Shelf): string {
       return `begin ${act.plan.name}`;
     case 'show plan':
       return 'show another plan';
+    case 'rename plan':
+      return `call a plan ${act.name}`;
+    case 'remove plan':
+      return `drop ${project.plans.find(({ id }) => id === act.planId)?.name ?? 'a plan'}`;
+    case 'dismiss':
+      return 'let a finding be';
+    case 'recall':
+      return 'bring a finding back';
     case 'replace project':
       return `open ${act.project.name}`;
     case 'together':

@@ -7,7 +7,19 @@ import type { Project } from '../model/project';
 /** Settings of the project that change together with nothing else. */
 export type ProjectSettings = Pick<
   Project,
-  'name' | 'units' | 'mainsHz' | 'school' | 'limitMinor' | 'reserveMinor'
+  | 'name'
+  | 'currency'
+  | 'units'
+  | 'mainsHz'
+  | 'school'
+  | 'ownWeights'
+  | 'limitMinor'
+  | 'reserveMinor'
+  | 'itemLimitMinor'
+  | 'carriedLimitKg'
+  | 'setUpLimitMin'
+  | 'switchLimit'
+  | 'rules'
 >;
 
 /**
@@ -38,5 +50,9 @@ export type Act =
   | { type: 'remove gear'; gearId: string }
   | { type: 'add plan'; plan: Plan }
   | { type: 'show plan'; planId: string }
+  | { type: 'rename plan'; planId: string; name: string }
+  | { type: 'remove plan'; planId: string }
+  | { type: 'dismiss'; key: string; reason: string }
+  | { type: 'recall'; key: string }
   | { type: 'replace project'; project: Project }
   | { type: 'together'; acts: Act[] };

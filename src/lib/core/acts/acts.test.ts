@@ -56,6 +56,42 @@ describe('acts', () => {
     expect(project).toEqual(copy);
   });
 
+  it('do the same whether they are only tried or recorded, one by one and together', () => {
+    fc.assert(
+      fc.property(fc.array(anyAct, { minLength: 1, maxLength: 4 }), (acts) => {
+        const project = demoProject();
+        const copy = structuredClone(project);
+        const outcome = (run: () => Project) => {
+          try {
+            return run();
+          } catch (error) {
+            if (error instanceof ActError) return error.message;
+            throw error;
+          }
+        };
+        const act: Act = acts.length === 1 ? acts[0]! : { type: 'together', acts };
+        expect(outcome(() => applyAct(project, act))).toEqual(
+          outcome(() => applyRecorded(project, act).project)
+        );
+        expect(project).toEqual(copy);
+      })
+    );
+  });
+
+  it('share what they do not touch: the other lines, the scenes, the other plans', () => {
+    const project = demoProject();
+    const [first, second] = activePlan(project).lines;
+    const after = applyAct(project, {
+      type: 'change line',
+      lineId: first!.id,
+      patch: { quantity: 3 }
+    });
+    expect(activePlan(after).lines[0]).not.toBe(first);
+    expect(activePlan(after).lines[1]).toBe(second);
+    expect(after.scenes).toBe(project.scenes);
+    expect(after.ownGear).toBe(project.ownGear);
+  });
+
   it('can all be undone back to the first and redone to the last', () => {
     fc.assert(
       fc.property(fc.array(anyAct, { maxLength: 12 }), (acts) => {

@@ -1,4 +1,5 @@
 import { produce } from 'immer';
+import type { Rig } from '../model/plan';
 import { activePlan, type Project } from '../model/project';
 import type { Act } from './act';
 
@@ -132,6 +133,24 @@ export function applyActTo(draft: Project, act: Act): void {
       find(draft.plans, act.planId, 'plan');
       draft.activePlanId = act.planId;
       return;
+    case 'rename plan':
+      find(draft.plans, act.planId, 'plan').name = act.name;
+      return;
+    case 'remove plan':
+      if (draft.plans.length === 1) throw new ActError('A project keeps at least one plan.');
+      take(draft.plans, act.planId, 'plan');
+      if (draft.activePlanId === act.planId) draft.activePlanId = draft.plans[0]!.id;
+      return;
+    case 'dismiss': {
+      const dismissed = (draft.dismissed ??= []);
+      const at = dismissed.findIndex(({ key }) => key === act.key);
+      if (at >= 0) dismissed.splice(at, 1);
+      dismissed.push({ key: act.key, reason: act.reason });
+      return;
+    }
+    case 'recall':
+      draft.dismissed = draft.dismissed?.filter(({ key }) => key !== act.key);
+      return;
     case 'replace project':
       for (const key of Object.keys(draft))
         delete (draft as unknown as Record<string, unknown>)[key];
@@ -143,7 +162,7 @@ export function applyActTo(draft: Project, act: Act): void {
 }
 
 /** A rig may not go on using a part that has left the plan. */
-function forgetLine(rig: Project['plans'][number]['rigs'][number], lineId: string): void {
+function forgetLine(rig: Rig, lineId: string): void {
   if (rig.bodyLineId === lineId) delete rig.bodyLineId;
   if (rig.lensLineId === lineId) {
     delete rig.lensLineId;
@@ -156,15 +175,72 @@ function forgetLine(rig: Project['plans'][number]['rigs'][number], lineId: strin
   }
   if (rig.supportLineId === lineId) delete rig.supportLineId;
   if (rig.filterLineId === lineId) delete rig.filterLineId;
-  if (rig.lamps) rig.lamps = rig.lamps.filter((placing) => placing.lineId !== lineId);
+  if (rig.lamps?.some((placing) => placing.lineId === lineId))
+    rig.lamps = rig.lamps.filter((placing) => placing.lineId !== lineId);
 }
 
 /**
- * The project after an act; the one given is left as it was.
+ * The project after an act; the one given is left as it was, and what the act does not touch is shared.
  * @throws ActError when the act names something that is not there
  */
 export function applyAct(project: Project, act: Act): Project {
+  const touched: Touched = { lines: new Set(), rigs: [] };
+  if (touchesLinesOnly(act, touched)) {
+    const open = openedForLines(project, touched);
+    applyActTo(open, act);
+    return open;
+  }
   return produce(project, (draft) => {
     applyActTo(draft, act);
   });
+}
+
+interface Touched {
+  lines: Set<string>;
+  rigs: { sceneId: string; angleId: string }[];
+}
+
+/** Acts on the lines and rigs of the plan shown, which a judge tries by the thousand. */
+function touchesLinesOnly(act: Act, touched: Touched): boolean {
+  switch (act.type) {
+    case 'add line':
+      return true;
+    case 'change line':
+    case 'remove line':
+    case 'move line':
+      touched.lines.add(act.lineId);
+      return true;
+    case 'set rig':
+      touched.rigs.push(act);
+      return true;
+    case 'together':
+      return act.acts.every((one) => touchesLinesOnly(one, touched));
+    default:
+      return false;
+  }
+}
+
+/** A copy that may be written to where such an act writes; a draft would cost more than judging what comes of it. */
+function openedForLines(project: Project, { lines, rigs }: Touched): Project {
+  const shown = activePlan(project);
+  const plan = {
+    ...shown,
+    lines: shown.lines.map((line) => (lines.has(line.id) ? { ...line } : line)),
+    rigs: shown.rigs.map((rig) =>
+      rigNames(rig, lines) ||
+      rigs.some(({ sceneId, angleId }) => rig.sceneId === sceneId && rig.angleId === angleId)
+        ? { ...rig }
+        : rig
+    )
+  };
+  return { ...project, plans: project.plans.map((one) => (one === shown ? plan : one)) };
+}
+
+function rigNames(rig: Rig, lines: ReadonlySet<string>): boolean {
+  const { bodyLineId, lensLineId, micLineId, supportLineId, filterLineId, lamps } = rig;
+  return (
+    [bodyLineId, lensLineId, micLineId, supportLineId, filterLineId].some(
+      (id) => id !== undefined && lines.has(id)
+    ) || (lamps ?? []).some(({ lineId }) => lines.has(lineId))
+  );
 }

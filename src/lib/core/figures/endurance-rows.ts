@@ -1,20 +1,37 @@
-import { bankEnergyAtPlugWh, bankWattsNeeded, DEVICE_INPUT } from '../relations/power/bank';
+import { bankEnergyAtPlugWh, DEVICE_INPUT } from '../relations/power/bank';
 import { AGED_HEALTH, cellMinutes, coldShare } from '../relations/power/cell-minutes';
 import { cardMinutes, recordingGb } from '../relations/storage/recording-size';
 import { megabytesPerSecond, speedClassMBps } from '../relations/storage/sustained-write';
-import type { BodyGear } from '../model/gear';
-import { countPieces, type KitPart } from '../rigs/kit';
+import type { GearOf } from '../model/gear';
+import type { Port } from '../model/ports';
+import { isClosedInBag } from '../rigs/closings';
+import { connectionsOf, isMissingPort } from '../rigs/connections';
+import type { Kit, KitPart } from '../rigs/kit';
 import type { PlacedRig } from '../rigs/placed-rig';
 import { type FigureRows } from './rows';
 
 /** Kept free on a card so that it is swapped between takes and not within one. */
 export const SWAP_MARGIN = 0.05;
 
-/** Cards of the kit that go into a body. */
+/** Cards of the kit that go into a body, as they are or in a sleeve of the kit. */
 export function cardsFor({ kit, body }: Pick<PlacedRig, 'kit' | 'body'>) {
   const slots =
     body?.gear.ports.filter((port) => port.role === 'card').map((port) => port.type) ?? [];
-  return kit.of('card').filter(({ gear }) => slots.includes(gear.cardKind));
+  return kit
+    .of('card')
+    .filter(
+      ({ gear }) =>
+        slots.includes(gear.cardKind) || slots.some((slot) => hasSleeve(kit, gear.cardKind, slot))
+    );
+}
+
+/** The kit holds a sleeve that takes a small card into a larger slot. */
+function hasSleeve(kit: Kit, cardKind: string, slot: string): boolean {
+  return kit.of('coupling').some(({ gear }) => {
+    const has = (type: string, end: Port['end']) =>
+      gear.ports.some((port) => port.family === 'card' && port.type === type && port.end === end);
+    return has(cardKind, 'socket') && has(slot, 'plug');
+  });
 }
 
 /** Cells of the kit that go into a body. */
@@ -24,33 +41,81 @@ export function cellsFor({ kit, body }: Pick<PlacedRig, 'kit' | 'body'>) {
     .filter(({ gear }) => body !== undefined && gear.cellType === body.gear.cellType);
 }
 
-/** The weakest cell rules the longest take: it may be the one inside. */
-function bodyCell(
-  body: KitPart<BodyGear>,
-  rig: PlacedRig
-): { wh: number | undefined; health: number } {
-  if (body.gear.internalCellWh !== undefined) return { wh: body.gear.internalCellWh, health: 1 };
-  const cells = cellsFor(rig);
-  const own = (body.gear.cellsIncluded ?? 0) > 0 ? body.gear.includedCellWh : undefined;
-  if (cells.length === 0) return { wh: own, health: 1 };
-  let best = cells[0]!;
-  for (const cell of cells) if ((cell.gear.energyWh ?? 0) > (best.gear.energyWh ?? 0)) best = cell;
-  const bought = { wh: best.gear.energyWh, health: best.gear.otherMaker ? AGED_HEALTH : 1 };
-  return own !== undefined && own > (bought.wh ?? 0) * bought.health
-    ? { wh: own, health: 1 }
-    : bought;
+interface CellSupply {
+  /** Undefined where nobody has stated it. */
+  wh: number | undefined;
+  health: number;
+  pieces: number;
 }
 
-/** Runs from a socket while it records: a block in the cell's place, or USB power from a bank's like. */
-export function runsFromMains(rig: PlacedRig): boolean {
-  const { body, kit, hasSocket } = rig;
-  if (!body || !hasSocket || body.gear.runsFromMainsBlock !== true) return false;
-  return kit
-    .of('mains block')
-    .some(
+/** Every cell of the bag that goes into a body: loose ones, and those that bodies of its like came with. */
+function cellSupplies({ kit, body }: Pick<PlacedRig, 'kit' | 'body'>): CellSupply[] {
+  if (!body) return [];
+  const { internalCellWh, cellType } = body.gear;
+  if (internalCellWh !== undefined) return [{ wh: internalCellWh, health: 1, pieces: 1 }];
+  const supplies: CellSupply[] = [];
+  for (const { gear, line } of kit.of('body')) {
+    const shares = gear === body.gear || (cellType !== undefined && gear.cellType === cellType);
+    const pieces = shares ? (gear.cellsIncluded ?? 0) * line.quantity : 0;
+    if (pieces > 0) supplies.push({ wh: gear.includedCellWh, health: 1, pieces });
+  }
+  for (const { gear, line } of cellsFor({ kit, body }))
+    supplies.push({
+      wh: gear.energyWh,
+      health: gear.otherMaker ? AGED_HEALTH : 1,
+      pieces: line.quantity
+    });
+  return supplies;
+}
+
+/** For the longest take one puts in the best cell there is. */
+function bestCell(rig: PlacedRig): CellSupply | undefined {
+  const worth = ({ wh, health }: CellSupply) => (wh ?? 0) * health;
+  return cellSupplies(rig).reduce<CellSupply | undefined>(
+    (best, cell) => (best === undefined || worth(cell) > worth(best) ? cell : best),
+    undefined
+  );
+}
+
+/** Bodies filming at once that live on the same cells; one that has its cell inside shares with nobody. */
+function bodiesOnCells({ body, bodiesAtOnce }: PlacedRig): number {
+  if (!body || body.gear.internalCellWh !== undefined) return 1;
+  return Math.max(
+    1,
+    bodiesAtOnce.filter(
       ({ gear }) =>
-        gear.cellType === body.gear.cellType && (gear.outputW ?? Infinity) >= (body.gear.drawW ?? 0)
-    );
+        gear === body.gear ||
+        (gear.cellType === body.gear.cellType && gear.internalCellWh === undefined)
+    ).length
+  );
+}
+
+/**
+ * Runs from a socket while it records: a block in the cell's place, or USB power from a bank's like.
+ * A block runs one body, and those of the earlier angles have theirs first.
+ */
+export function runsFromMains(rig: PlacedRig): boolean {
+  if (!rig.hasSocket) return false;
+  const blocks = suppliesOf(rig, 'mains block');
+  return blocks.reduce((pieces, { line }) => pieces + line.quantity, 0) > rig.index;
+}
+
+/** Banks or blocks of the kit whose power arrives in the body: the leads are there, and the watts suffice. */
+export function suppliesOf<K extends 'bank' | 'mains block'>(
+  rig: PlacedRig,
+  kind: K
+): readonly KitPart<GearOf<K>>[] {
+  const parts = rig.kit.of(kind);
+  if (parts.length === 0) return parts;
+  return parts.filter((part) =>
+    connectionsOf({ ...rig, index: 0, connections: undefined }).some(
+      (need) =>
+        need.purpose === 'power into body' &&
+        !isMissingPort(need) &&
+        need.from === part &&
+        isClosedInBag(need, rig.kit)
+    )
+  );
 }
 
 export const enduranceRows = {
@@ -96,13 +161,23 @@ export const enduranceRows = {
     name: 'space on the cards',
     unit: 'GB',
     source: 'card',
-    asks: 'How large is %?',
+    asks: {
+      question: 'How large is %?',
+      between: [32, 512],
+      field: 'capacityGb',
+      of: (rig) => cardsFor(rig).find(({ gear }) => gear.capacityGb === undefined)
+    },
     read: (rig) => {
       if (!rig.body) return null;
       let space = rig.body.gear.internalStorageGb ?? 0;
-      for (const { line, gear } of cardsFor(rig)) {
+      for (const card of cardsFor(rig)) {
+        const { line, gear } = card;
         if (gear.capacityGb === undefined) return undefined;
-        space += gear.capacityGb * line.quantity;
+        // Bodies filming at once that take the same cards share them out.
+        const takers = rig.bodiesAtOnce.filter((body) =>
+          cardsFor({ kit: rig.kit, body }).includes(card)
+        );
+        space += (gear.capacityGb * line.quantity) / Math.max(1, takers.length);
       }
       return space;
     }
@@ -132,7 +207,11 @@ export const enduranceRows = {
     name: 'sustained write of the slowest card',
     unit: 'MB/s',
     source: 'card',
-    asks: 'Which sustained speed class has %?',
+    asks: {
+      question: 'Which sustained speed class has %?',
+      between: [6, 90],
+      of: (rig) => cardsFor(rig).find(({ gear }) => gear.speedClass === undefined)
+    },
     read: (rig) => {
       const cards = cardsFor(rig);
       if (cards.length === 0) return null;
@@ -148,27 +227,71 @@ export const enduranceRows = {
     name: 'draw of the body while recording',
     unit: 'W',
     source: 'body',
-    asks: 'How many watts does % draw while recording?',
+    asks: {
+      question: 'How many watts does % draw while recording?',
+      between: [3, 12],
+      field: 'drawW'
+    },
     read: ({ body }) => (body ? body.gear.drawW : null)
   },
   cellEnergy: {
-    name: 'energy of one cell',
+    name: 'energy of the best cell',
     unit: 'Wh',
     source: 'cell',
-    asks: 'How many watt-hours has the cell of %?',
-    read: (rig) => (rig.body && cellCountOf(rig) > 0 ? bodyCell(rig.body, rig).wh : null)
+    asks: {
+      question: 'How many watt-hours has the cell of %?',
+      between: [4, 25],
+      of: (rig) => cellsFor(rig)[0] ?? rig.body
+    },
+    read: (rig) => {
+      const cell = bestCell(rig);
+      return cell ? cell.wh : null;
+    }
   },
   cellHealth: {
-    name: 'health of the cell',
+    name: 'health of the best cell',
     unit: '×',
     source: 'cell',
-    read: (rig) => (rig.body && cellCountOf(rig) > 0 ? bodyCell(rig.body, rig).health : null)
+    read: (rig) => bestCell(rig)?.health ?? null
   },
   cellCount: {
     name: 'cells for the body',
     unit: 'count',
     source: 'kit',
-    read: (rig) => (rig.body ? cellCountOf(rig) : null)
+    read: (rig) =>
+      rig.body ? cellSupplies(rig).reduce((count, { pieces }) => count + pieces, 0) : null
+  },
+  bodiesAtOnce: {
+    name: 'bodies filming at once',
+    unit: 'count',
+    source: 'brief',
+    read: ({ body, bodiesAtOnce }) => (body ? Math.max(1, bodiesAtOnce.length) : null)
+  },
+  bodiesOnCells: {
+    name: 'bodies filming at once on these cells',
+    unit: 'count',
+    source: 'kit',
+    read: (rig) => (rig.body ? bodiesOnCells(rig) : null)
+  },
+  cellsEnergy: {
+    name: 'energy in all its cells, health counted',
+    unit: 'Wh',
+    source: 'cell',
+    asks: {
+      question: 'How many watt-hours has the cell of %?',
+      between: [4, 25],
+      of: (rig) => cellsFor(rig).find(({ gear }) => gear.energyWh === undefined) ?? rig.body
+    },
+    read: (rig) => {
+      const supplies = cellSupplies(rig);
+      if (supplies.length === 0) return null;
+      let wattHours = 0;
+      for (const { wh, health, pieces } of supplies) {
+        if (wh === undefined) return undefined;
+        wattHours += wh * health * pieces;
+      }
+      return wattHours / bodiesOnCells(rig);
+    }
   },
   temperature: {
     name: 'air',
@@ -194,21 +317,29 @@ export const enduranceRows = {
     name: 'energy in the power bank',
     unit: 'Wh',
     source: 'kit',
-    read: ({ kit, body }) => {
-      if (!body || body.gear.runsFromUsb !== true || body.gear.drawW === undefined) return null;
-      const needed = bankWattsNeeded(body.gear.drawW);
-      const strong = kit.of('bank').filter(({ gear }) => (gear.outputW ?? 0) >= needed);
-      return strong.length === 0
-        ? null
-        : strong.reduce((sum, { gear, line }) => sum + (gear.energyWh ?? 0) * line.quantity, 0);
+    asks: {
+      question: 'How many watt-hours has %?',
+      between: [18, 150],
+      field: 'energyWh',
+      of: ({ kit }) => kit.of('bank').find(({ gear }) => gear.energyWh === undefined)
+    },
+    read: (rig) => {
+      if (!rig.body) return null;
+      let wattHours = 0;
+      const banks = suppliesOf(rig, 'bank');
+      for (const { gear, line } of banks) {
+        if (gear.energyWh === undefined) return undefined;
+        wattHours += gear.energyWh * line.quantity;
+      }
+      return banks.length === 0 ? null : wattHours;
     }
   },
   bankMinutes: {
     name: 'minutes from the power bank',
     unit: 'min',
-    from: ['bankEnergy', 'bodyDraw'],
-    relation: '60 × 0.85 × label × 0.9 ÷ W',
-    compute: (wh, w) => (60 * bankEnergyAtPlugWh(wh!) * DEVICE_INPUT) / w!
+    from: ['bankEnergy', 'bodyDraw', 'bodiesAtOnce'],
+    relation: '60 × 0.85 × label × 0.9 ÷ W ÷ bodies at once',
+    compute: (wh, w, bodies) => (60 * bankEnergyAtPlugWh(wh!) * DEVICE_INPUT) / w! / bodies!
   },
   onMains: {
     name: 'runs from a socket',
@@ -227,10 +358,11 @@ export const enduranceRows = {
   dayPower: {
     name: 'minutes of power before the next socket',
     unit: 'min',
-    from: ['onMains', 'minutesPerCell', 'cellCount', 'bankMinutes'],
+    from: ['onMains', 'cellsEnergy', 'coldShare', 'bodyDraw', 'bankMinutes'],
     whenAbsent: 0,
-    relation: 'minutes per cell × cells + bank, without end on mains',
-    compute: (mains, cell, count, bank) => (mains! > 0 ? Infinity : cell! * count! + bank!)
+    relation: '60 × Wh of all cells × cold ÷ W + bank, without end on mains',
+    compute: (mains, wh, cold, w, bank) =>
+      mains! > 0 ? Infinity : (wh! > 0 ? cellMinutes(wh!, 1, cold!, w!) : 0) + bank!
   },
   takePowerShare: {
     name: 'power against the longest take',
@@ -253,12 +385,3 @@ export const enduranceRows = {
     read: ({ mode }) => (mode ? (mode.recordLimitMin ?? Infinity) : null)
   }
 } satisfies FigureRows;
-
-function cellCountOf(rig: PlacedRig): number {
-  const { body } = rig;
-  if (!body) return 0;
-  if (body.gear.internalCellWh !== undefined) return 1;
-  return (
-    (body.gear.cellsIncluded ?? 0) * body.line.quantity + countPieces(cellsFor(rig), () => true)
-  );
-}

@@ -8,10 +8,14 @@ const KG_PER_POUND = 0.45359237;
 function plain(value: number, digits: number): string {
   if (value === Infinity) return 'without end';
   if (value === -Infinity) return 'none';
-  return value
-    .toLocaleString('en-GB', { maximumFractionDigits: digits, minimumFractionDigits: 0 })
-    .replace(/,/g, ' ');
+  return numberFormats[digits]!.format(value).replace(/,/g, ' ');
 }
+
+/** Made once: a formatter costs more than a thousand of its words. */
+const numberFormats = [0, 1, 2, 3].map(
+  (digits) =>
+    new Intl.NumberFormat('en-GB', { maximumFractionDigits: digits, minimumFractionDigits: 0 })
+);
 
 function digitsFor(value: number): number {
   const size = Math.abs(value);
@@ -63,6 +67,8 @@ export function figureWords(value: number, unit: FigureUnit, units: UnitSystem =
       return minutesWords(value);
     case 'f/':
       return `f/${plain(value, value < 10 ? 1 : 0)}`;
+    case 'T':
+      return `T${plain(value, value < 10 ? 1 : 0)}`;
     case 'ISO':
       return `ISO ${plain(value < 100 ? value : Math.round(value / 10) * 10, 0)}`;
     case '×':

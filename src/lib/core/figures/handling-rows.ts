@@ -19,7 +19,11 @@ function partsOnSupport(rig: PlacedRig): KitPart[] {
 }
 
 /** Every part this scene takes out of the bag; spares stay in and weigh on nobody's ease. */
-export function partsOfScene(rig: PlacedRig): KitPart[] {
+export function partsOfScene(rig: PlacedRig): readonly KitPart[] {
+  return (rig.sceneParts ??= findPartsOfScene(rig));
+}
+
+function findPartsOfScene(rig: PlacedRig): KitPart[] {
   const parts = new Set<KitPart>(partsOnSupport(rig));
   for (const part of [
     rig.mic,
@@ -87,14 +91,20 @@ export const handlingRows = {
     name: 'load on the support',
     unit: 'kg',
     source: 'kit',
-    asks: 'How much does % weigh?',
+    asks: {
+      question: 'How much does % weigh?',
+      between: [0.2, 3],
+      field: 'massG',
+      perUnit: 1000,
+      of: (rig) => partsOnSupport(rig).find(({ gear }) => gear.massG === undefined)
+    },
     read: (rig) => (rig.body && rig.support ? massKg(partsOnSupport(rig)) : null)
   },
   payload: {
     name: 'payload of the support',
     unit: 'kg',
     source: 'support',
-    asks: 'What may % carry?',
+    asks: { question: 'What may % carry?', between: [0.5, 8], field: 'payloadKg' },
     read: ({ support }) => (support ? support.gear.payloadKg : null)
   },
   payloadShare: {
@@ -141,7 +151,7 @@ export const handlingRows = {
     unit: 'word',
     words: steadyings,
     source: 'body',
-    asks: 'Does % steady the picture on its sensor?',
+    asks: { question: 'Does % steady the picture on its sensor?', between: [0, 2] },
     read: ({ body, lens, support, angle }) => {
       if (!body) return null;
       if (support?.gear.form === 'gimbal') return steadyings.indexOf('gimbal');
@@ -157,11 +167,29 @@ export const handlingRows = {
       );
     }
   },
+  weatherCover: {
+    name: 'the body is sealed against weather',
+    unit: 'yes/no',
+    source: 'body',
+    asks: {
+      question: 'Is % sealed against rain and dust?',
+      between: [0, 1],
+      field: 'weatherCover'
+    },
+    read: ({ body, scene }) =>
+      body && scene.roughWeather === true ? yesNo(body.gear.weatherCover) : null
+  },
   rigMass: {
     name: 'weight of what this scene takes out',
     unit: 'kg',
     source: 'kit',
-    asks: 'How much does % weigh?',
+    asks: {
+      question: 'How much does % weigh?',
+      between: [0.3, 8],
+      field: 'massG',
+      perUnit: 1000,
+      of: (rig) => partsOfScene(rig).find(({ gear }) => gear.massG === undefined)
+    },
     read: (rig) => (rig.body ? massKg(partsOfScene(rig)) : null)
   },
   setUp: {

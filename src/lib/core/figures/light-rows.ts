@@ -6,17 +6,18 @@ import {
 } from '../relations/exposure/exposure';
 import { flickerLeftPercent } from '../relations/exposure/flicker';
 import { shutterForRateS } from '../relations/exposure/shutter';
+import { variableDensityCornerStops } from '../relations/exposure/variable-density-corners';
 import { keyToFill } from '../relations/lighting/key-to-fill';
 import { lampIlluminanceLx } from '../relations/lighting/lamp-illuminance';
+import { monitorContrast, screenReflectance } from '../relations/lighting/monitor-contrast';
 import { softnessDeg } from '../relations/lighting/softness';
-import type { PlacedLamp } from '../rigs/placed-rig';
-import type { FigureRows } from './rows';
+import { windowIlluminanceLx } from '../relations/lighting/window';
+import { countPieces } from '../rigs/kit';
+import type { PlacedLamp, PlacedRig } from '../rigs/placed-rig';
+import type { FigureRow, FigureRows } from './rows';
 
 /** A clean picture keeps this much below the sensitivity a body bears; the maker of videos may differ. */
 export const CLEAN_STOPS_BELOW_USABLE = 2;
-
-const lampFigure = (lamp: PlacedLamp | undefined, figure: number | undefined) =>
-  lamp ? figure : null;
 
 export const lightRows = {
   fps: {
@@ -65,87 +66,67 @@ export const lightRows = {
     source: 'brief',
     read: ({ scene }) => scene.lightBrightLx
   },
-  keyAt1m: {
-    name: 'key lamp at 1 m',
-    unit: 'lx',
-    source: 'lamp',
-    asks: 'How many lux does % give at 1 m?',
-    read: ({ keyLamp }) => lampFigure(keyLamp, keyLamp?.part.gear.illuminanceAt1mLx)
+  ...lampRows('key', ({ keyLamp }) => keyLamp),
+  ...lampRows('fill', ({ fillLamp }) => fillLamp),
+  windowArea: {
+    name: 'area of the window',
+    unit: 'm²',
+    source: 'brief',
+    read: ({ scene }) => scene.window?.areaM2 ?? null
   },
-  keyRadius: {
-    name: 'radius of the key source',
+  windowDistance: {
+    name: 'window to face',
     unit: 'm',
-    source: 'lamp',
-    asks: 'How large is the shining face of %?',
-    read: ({ keyLamp }) => lampFigure(keyLamp, keyLamp?.part.gear.sourceRadiusM)
+    source: 'brief',
+    read: ({ scene }) => scene.window?.distanceM ?? null
   },
-  keyDistance: {
-    name: 'key lamp to face',
-    unit: 'm',
-    source: 'setting',
-    read: ({ keyLamp }) => keyLamp?.distanceM ?? null
+  windowPass: {
+    name: 'what glass and curtain let through',
+    unit: '×',
+    source: 'brief',
+    read: ({ scene }) => scene.window?.transmittance ?? null
   },
-  keyAngle: {
-    name: 'key lamp off the face',
-    unit: '°',
-    source: 'setting',
-    read: ({ keyLamp }) => keyLamp?.angleDeg ?? null
+  skyDim: {
+    name: 'sky in the window at its dimmest',
+    unit: 'cd/m²',
+    source: 'brief',
+    read: ({ scene }) => scene.window?.skyDimCdM2 ?? null
   },
-  keyLight: {
-    name: 'key light at the face',
+  skyBright: {
+    name: 'sky in the window at its brightest',
+    unit: 'cd/m²',
+    source: 'brief',
+    read: ({ scene }) => scene.window?.skyBrightCdM2 ?? null
+  },
+  windowDim: {
+    name: 'light of the window at its dimmest',
     unit: 'lx',
-    from: ['keyAt1m', 'keyRadius', 'keyDistance', 'keyAngle'],
-    relation: 'E₁·(1 + R²)/(d² + R²)·cos Θ',
-    compute: (lx, radius, d, angle) => lampIlluminanceLx(lx!, 1, radius!, d!, 0, angle!)
+    from: ['skyDim', 'windowPass', 'windowArea', 'windowDistance'],
+    relation: 'π·L·τ·R²/(d² + R²), R = √(area/π)',
+    compute: windowLight
   },
-  fillAt1m: {
-    name: 'fill lamp at 1 m',
+  windowBright: {
+    name: 'light of the window at its brightest',
     unit: 'lx',
-    source: 'lamp',
-    asks: 'How many lux does % give at 1 m?',
-    read: ({ fillLamp }) => lampFigure(fillLamp, fillLamp?.part.gear.illuminanceAt1mLx)
-  },
-  fillRadius: {
-    name: 'radius of the fill source',
-    unit: 'm',
-    source: 'lamp',
-    asks: 'How large is the shining face of %?',
-    read: ({ fillLamp }) => lampFigure(fillLamp, fillLamp?.part.gear.sourceRadiusM)
-  },
-  fillDistance: {
-    name: 'fill lamp to face',
-    unit: 'm',
-    source: 'setting',
-    read: ({ fillLamp }) => fillLamp?.distanceM ?? null
-  },
-  fillAngle: {
-    name: 'fill lamp off the face',
-    unit: '°',
-    source: 'setting',
-    read: ({ fillLamp }) => fillLamp?.angleDeg ?? null
-  },
-  fillLight: {
-    name: 'fill light at the face',
-    unit: 'lx',
-    from: ['fillAt1m', 'fillRadius', 'fillDistance', 'fillAngle'],
-    relation: 'E₁·(1 + R²)/(d² + R²)·cos Θ',
-    compute: (lx, radius, d, angle) => lampIlluminanceLx(lx!, 1, radius!, d!, 0, angle!)
+    from: ['skyBright', 'windowPass', 'windowArea', 'windowDistance'],
+    relation: 'π·L·τ·R²/(d² + R²), R = √(area/π)',
+    compute: windowLight
   },
   faceDim: {
     name: 'light on the face at its dimmest',
     unit: 'lx',
-    from: ['lightDim', 'keyLight', 'fillLight'],
+    from: ['lightDim', 'windowDim', 'keyLight', 'fillLight'],
     whenAbsent: 0,
-    relation: 'place + key + fill',
-    compute: (place, key, fill) => place! + key! + fill!
+    relation: 'place + window + key + fill',
+    compute: (place, window, key, fill) => place! + window! + key! + fill!
   },
   faceBright: {
     name: 'light on the face at its brightest',
     unit: 'lx',
-    from: ['lightBright', 'keyLight', 'fillLight'],
+    from: ['lightBright', 'windowBright', 'keyLight', 'fillLight'],
     whenAbsent: 0,
-    relation: 'place + key + fill',
-    compute: (place, key, fill) => place! + key! + fill!
+    relation: 'place + window + key + fill',
+    compute: (place, window, key, fill) => place! + window! + key! + fill!
   },
   keyToFill: {
     name: 'bright to dark side of the face',
@@ -154,6 +135,34 @@ export const lightRows = {
     whenAbsent: 0,
     relation: '(key + fill + place)/(fill + place)',
     compute: (key, fill, place) => keyToFill(key!, fill!, place!) ?? Infinity
+  },
+  keyToFillWanted: {
+    name: 'bright to dark side as asked',
+    unit: '×',
+    source: 'brief',
+    read: ({ scene }) => scene.wantsKeyToFill ?? null
+  },
+  keyToFillMiss: {
+    name: 'bright to dark side off what was asked',
+    unit: 'stops',
+    from: ['keyToFill', 'keyToFillWanted'],
+    relation: '|log2(have ÷ asked)|',
+    compute: (have, want) => Math.abs(Math.log2(have! / want!))
+  },
+  lampsSeen: {
+    name: 'lamps that shine in the scene',
+    unit: 'count',
+    source: 'kit',
+    read: ({ kit }) => countPieces(kit.of('lamp'), () => true)
+  },
+  lightSwing: {
+    name: 'swing of the light of the place',
+    unit: 'stops',
+    from: ['lightDim', 'lightBright', 'windowDim', 'windowBright'],
+    whenAbsent: 0,
+    relation: 'log2(brightest ÷ dimmest)',
+    compute: (dim, bright, windowDim, windowBright) =>
+      Math.log2((bright! + windowBright!) / Math.max(dim! + windowDim!, 1e-3))
   },
   keySoftness: {
     name: 'angle the key lamp fills',
@@ -166,8 +175,16 @@ export const lightRows = {
     name: 'lowest sensitivity',
     unit: 'ISO',
     source: 'body',
-    asks: 'What is the lowest video sensitivity of %?',
-    read: ({ body }) => (body ? body.gear.baseIso : null)
+    asks: {
+      question: 'What is the lowest video sensitivity of %?',
+      between: [64, 800],
+      field: 'baseIso'
+    },
+    read: ({ body, said }) => {
+      if (!body) return null;
+      const profile = body.gear.profiles?.find(({ name }) => name === said?.profile);
+      return profile?.lowestIso ?? body.gear.baseIso;
+    }
   },
   usableIsoSaid: {
     name: 'usable sensitivity noted on the body',
@@ -186,7 +203,7 @@ export const lightRows = {
   isoNeededDim: {
     name: 'sensitivity needed at the dim end',
     unit: 'ISO',
-    from: ['aperture', 'shutter', 'faceDim'],
+    from: ['lightAperture', 'shutter', 'faceDim'],
     relation: '250·N²/(t·E)',
     compute: (n, t, e) => isoNeeded(n!, t!, e!)
   },
@@ -200,7 +217,7 @@ export const lightRows = {
   lightNeeded: {
     name: 'light a clean picture needs',
     unit: 'lx',
-    from: ['aperture', 'shutter', 'usableIso'],
+    from: ['lightAperture', 'shutter', 'usableIso'],
     relation: '250·N²/(t·S), two stops below the sensitivity the body bears',
     compute: (n, t, usable) => illuminanceNeededLx(n!, t!, usable! / 2 ** CLEAN_STOPS_BELOW_USABLE)
   },
@@ -215,7 +232,7 @@ export const lightRows = {
   densityNeeded: {
     name: 'neutral density needed at the bright end of the place',
     unit: 'stops',
-    from: ['aperture', 'shutter', 'lightBright', 'baseIso'],
+    from: ['lightAperture', 'shutter', 'lightBright', 'baseIso'],
     relation: 'log2(E·t·S/(250·N²)), not below zero',
     compute: (n, t, e, s) => neutralDensityStops(n!, t!, e!, s!)
   },
@@ -223,7 +240,7 @@ export const lightRows = {
     name: 'most the filter takes',
     unit: 'stops',
     source: 'filter',
-    asks: 'How many stops does % take at most?',
+    asks: { question: 'How many stops does % take at most?', between: [2, 10], field: 'stopsMax' },
     read: ({ filter, filterFits }) => (filter && filterFits ? filter.gear.stopsMax : null)
   },
   densityShort: {
@@ -233,5 +250,131 @@ export const lightRows = {
     whenAbsent: 0,
     relation: 'needed − most of the filter, not below zero',
     compute: (need, most) => Math.max(0, need! - most!)
+  },
+  filterVaries: {
+    name: 'the filter is a variable one',
+    unit: 'yes/no',
+    source: 'filter',
+    read: ({ filter, filterFits }) =>
+      filter && filterFits && filter.gear.form === 'variable density' ? 1 : null
+  },
+  cornerChange: {
+    name: 'corners darker than the middle through the filter',
+    unit: 'stops',
+    from: ['equivalentFocalLength', 'densityNeeded', 'filterVaries'],
+    relation: 'log2(cos²(θ + δ)/cos²θ), δ = 2·atan(1/cos α′) − 90°',
+    compute: (f, stops) =>
+      stops! < LEAST_SET_STOPS
+        ? 0
+        : variableDensityCornerStops(f!, Math.min(stops!, MOST_SET_STOPS)).darker
+  },
+  filterCast: {
+    name: 'colour cast of the filter',
+    unit: 'mired',
+    source: 'filter',
+    asks: {
+      question: 'Does % colour the picture, and by how many mired?',
+      between: [0, 45],
+      field: 'castMired'
+    },
+    read: ({ filter, filterFits }) => (filter && filterFits ? filter.gear.castMired : null)
+  },
+  screenWhite: {
+    name: 'white of the monitor',
+    unit: 'cd/m²',
+    source: 'kit',
+    read: ({ kit, index, scene }) => {
+      const monitor = kit.of('monitor')[0];
+      return monitor && index === 0 && !scene.room ? monitor.gear.luminanceCdM2 : null;
+    }
+  },
+  screenThrowsBack: {
+    name: 'share of the light the monitor throws back',
+    unit: '×',
+    source: 'kit',
+    read: ({ kit }) => {
+      const monitor = kit.of('monitor')[0];
+      if (!monitor) return null;
+      return monitor.gear.coated === true ? screenReflectance.coated : screenReflectance.glossy;
+    }
+  },
+  screenContrast: {
+    name: 'contrast left on the monitor',
+    unit: '×',
+    from: ['screenWhite', 'lightBright', 'screenThrowsBack'],
+    relation: '1 + π·L/(ρ·E)',
+    compute: (white, lx, share) => monitorContrast(white!, lx!, share!)
   }
 } satisfies FigureRows;
+
+/** A variable filter is not set weaker than this, nor crossed further than that. */
+const LEAST_SET_STOPS = 0.01;
+const MOST_SET_STOPS = 12;
+
+function windowLight(sky?: number, pass?: number, areaM2?: number, distanceM?: number): number {
+  return windowIlluminanceLx(sky!, pass!, Math.sqrt(areaM2! / Math.PI), distanceM!);
+}
+
+type LampPrefix = 'key' | 'fill';
+type LampRowId<P extends LampPrefix> = `${P}${'At1m' | 'Radius' | 'Distance' | 'Angle' | 'Light'}`;
+
+/** The figures of one lamp: what its maker states, where it stands, and what arrives at the face. */
+function lampRows<P extends LampPrefix>(
+  prefix: P,
+  lampOf: (rig: PlacedRig) => PlacedLamp | undefined
+): Record<LampRowId<P>, FigureRow> {
+  const rows: Record<LampRowId<LampPrefix>, FigureRow> | Record<string, FigureRow> = {
+    [`${prefix}At1m`]: {
+      name: `${prefix} lamp at 1 m`,
+      unit: 'lx',
+      source: 'lamp',
+      asks: {
+        question: 'How many lux does % give at 1 m?',
+        between: [100, 8000],
+        field: 'illuminanceAt1mLx',
+        of: (rig) => lampOf(rig)?.part
+      },
+      read: (rig) => lampFigure(lampOf(rig), (lamp) => lamp.part.gear.illuminanceAt1mLx)
+    },
+    [`${prefix}Radius`]: {
+      name: `radius of the ${prefix} source`,
+      unit: 'm',
+      source: 'lamp',
+      asks: {
+        question: 'How large is the shining face of %?',
+        between: [0.03, 0.45],
+        field: 'sourceRadiusM',
+        of: (rig) => lampOf(rig)?.part
+      },
+      read: (rig) => lampFigure(lampOf(rig), (lamp) => lamp.part.gear.sourceRadiusM)
+    },
+    [`${prefix}Distance`]: {
+      name: `${prefix} lamp to face`,
+      unit: 'm',
+      source: 'setting',
+      read: (rig) => lampOf(rig)?.distanceM ?? null
+    },
+    [`${prefix}Angle`]: {
+      name: `${prefix} lamp off the face`,
+      unit: '°',
+      source: 'setting',
+      read: (rig) => lampOf(rig)?.angleDeg ?? null
+    },
+    [`${prefix}Light`]: {
+      name: `${prefix} light at the face`,
+      unit: 'lx',
+      from: [`${prefix}At1m`, `${prefix}Radius`, `${prefix}Distance`, `${prefix}Angle`],
+      relation: 'E₁·(1 + R²)/(d² + R²)·cos Θ',
+      compute: (lx?: number, radius?: number, d?: number, angle?: number) =>
+        lampIlluminanceLx(lx!, 1, radius!, d!, 0, angle!)
+    }
+  };
+  return rows as Record<LampRowId<P>, FigureRow>;
+}
+
+function lampFigure(
+  lamp: PlacedLamp | undefined,
+  figure: (lamp: PlacedLamp) => number | undefined
+): number | undefined | null {
+  return lamp ? figure(lamp) : null;
+}

@@ -1,18 +1,27 @@
-import { orientations } from '../model/scene';
+import { orientations, tapeEnds } from '../model/scene';
 import { sensorFormats } from '../model/sensor-formats';
+import { closeUpFactor, transmissionN } from '../relations/exposure/exposure';
 import { backgroundBlurPercent } from '../relations/optics/background-blur';
 import {
   apertureForFaceN,
   circleOfConfusionMm,
   diffractionCapN,
   farLimitM,
+  focusForRow,
   hyperfocalDistanceM,
-  nearLimitM
+  nearLimitM,
+  SHARPNESS_DIVISORS
 } from '../relations/optics/depth-in-focus';
 import { equivalentFocalLengthMm } from '../relations/optics/equivalent-focal-length';
+import { PERSON_WIDTH_M } from '../relations/optics/framing-sizes';
 import { pictureAreaMm } from '../relations/optics/picture-area';
-import { focalLengthForSizeMm, pictureSizeM } from '../relations/optics/picture-size';
-import { nearStretch } from '../relations/optics/stretch';
+import {
+  focalLengthForSizeMm,
+  magnification,
+  pictureSizeM
+} from '../relations/optics/picture-size';
+import { distanceFromSensorMarkM } from '../relations/optics/sensor-mark-distance';
+import { edgeStretch, nearStretch } from '../relations/optics/stretch';
 import { walkingBlurPx } from '../relations/optics/walking-blur';
 import { framedSize } from '../rigs/place-rig';
 import { type FigureRows, yesNo } from './rows';
@@ -23,11 +32,27 @@ export const framedSides = ['height', 'width'] as const;
 const WALKING_TURN_DEG_PER_S = 5;
 
 export const opticsRows = {
-  distance: {
-    name: 'lens to subject',
+  tapeDistance: {
+    name: 'camera to subject by the tape',
     unit: 'm',
     source: 'brief',
     read: ({ angle }) => angle.distanceM
+  },
+  tapeEnd: {
+    name: 'where the tape was held',
+    unit: 'word',
+    words: tapeEnds,
+    source: 'brief',
+    read: ({ angle }) => tapeEnds.indexOf(angle.measuredFrom ?? 'lens')
+  },
+  distance: {
+    name: 'lens to subject',
+    unit: 'm',
+    from: ['tapeDistance', 'tapeEnd', 'focalLength'],
+    whenAbsent: 0,
+    relation: '(s + √(s² − 4fs))/2 from the sensor mark, else as measured',
+    compute: (tape, end, f) =>
+      tapeEnds[end!] === 'sensor mark' && f! > 0 ? distanceFromSensorMarkM(tape!, f!) : tape!
   },
   backgroundDistance: {
     name: 'lens to background',
@@ -72,7 +97,7 @@ export const opticsRows = {
     name: 'crop of the mode',
     unit: '×',
     source: 'body',
-    asks: 'How much does % crop the picture in this mode?',
+    asks: { question: 'How much does % crop the picture in this mode?', between: [1, 1.7] },
     read: ({ mode }) => (mode ? mode.crop : null)
   },
   areaWidth: {
@@ -163,9 +188,44 @@ export const opticsRows = {
   circleOfConfusion: {
     name: 'circle of confusion',
     unit: 'mm',
-    from: ['areaWidth', 'areaHeight'],
-    relation: '√(w² + h²)/1500',
-    compute: (width, height) => circleOfConfusionMm(width!, height!)
+    from: ['areaWidth', 'areaHeight', 'seenLarge'],
+    relation: '√(w² + h²)/1500, /3000 where it is seen large in 4K',
+    compute: (width, height, large) =>
+      circleOfConfusionMm(
+        width!,
+        height!,
+        SHARPNESS_DIVISORS[large! > 0 ? 'seen large in 4K' : 'seen as usual']
+      )
+  },
+  seenLarge: {
+    name: 'seen large in 4K',
+    unit: 'yes/no',
+    source: 'brief',
+    read: ({ scene }) => (scene.seenLargeIn4K === true ? 1 : 0)
+  },
+  magnification: {
+    name: 'size on the sensor against the thing itself',
+    unit: '×',
+    from: ['focalLength', 'distance'],
+    relation: 'f/(d − f)',
+    compute: (f, d) => magnification(f!, d!)
+  },
+  lensPasses: {
+    name: 'share of the light the lens lets through',
+    unit: '×',
+    source: 'lens',
+    read: ({ lens }) => {
+      const stop = lens?.gear?.apertureWideT;
+      return stop === undefined ? null : (lens!.apertureWideN / stop) ** 2;
+    }
+  },
+  lightAperture: {
+    name: 'aperture as the light finds it',
+    unit: 'T',
+    from: ['aperture', 'magnification', 'lensPasses'],
+    whenAbsent: 1,
+    relation: 'N·(1 + m)/√τ; τ is 1 where no T-number is known',
+    compute: (n, m, passes) => transmissionN(n!, passes!) * Math.sqrt(closeUpFactor(m!))
   },
   hyperfocal: {
     name: 'hyperfocal distance',
@@ -208,6 +268,52 @@ export const opticsRows = {
     from: ['aperture', 'apertureForFace'],
     relation: '2·log2(N/N needed)',
     compute: (have, need) => 2 * Math.log2(have! / need!)
+  },
+  rowDepth: {
+    name: 'nearest face of a row to the farthest',
+    unit: 'm',
+    source: 'brief',
+    read: ({ angle }) => (angle.people > 1 ? (angle.rowDepthM ?? null) : null)
+  },
+  rowFocus: {
+    name: 'focus for the whole row',
+    unit: 'm',
+    from: ['distance', 'rowDepth', 'focalLength', 'circleOfConfusion'],
+    relation: '2nF/(n + F)',
+    compute: (n, depth, f, c) => focusForRow(f!, n!, n! + depth!, c!).focusM
+  },
+  apertureForRow: {
+    name: 'aperture for the whole row',
+    unit: 'f/',
+    from: ['distance', 'rowDepth', 'focalLength', 'circleOfConfusion'],
+    relation: 'f²(F − n)/(c(2nF − f(n + F)))',
+    compute: (n, depth, f, c) => focusForRow(f!, n!, n! + depth!, c!).apertureN
+  },
+  rowFocusMargin: {
+    name: 'depth in focus past the row',
+    unit: 'stops',
+    from: ['aperture', 'apertureForRow'],
+    relation: '2·log2(N/N needed)',
+    compute: (have, need) => 2 * Math.log2(have! / need!)
+  },
+  edgeFace: {
+    name: 'outermost face off the axis',
+    unit: 'm',
+    source: 'brief',
+    read: ({ angle, scene }) =>
+      angle.framing === 'group' && angle.people > 1
+        ? ((angle.people - 1) / 2) *
+          (scene.style === 'seated' || scene.style === 'live call'
+            ? PERSON_WIDTH_M.seated
+            : PERSON_WIDTH_M.standing)
+        : null
+  },
+  edgeStretch: {
+    name: 'outermost face pulled outwards',
+    unit: '×',
+    from: ['edgeFace', 'distance'],
+    relation: '1/cos θ, tan θ = x/d',
+    compute: (x, d) => edgeStretch(x! * 1000, d! * 1000)
   },
   diffractionCap: {
     name: 'stopping down helps no further than',
@@ -288,7 +394,7 @@ export const opticsRows = {
     name: 'you can see yourself',
     unit: 'yes/no',
     source: 'body',
-    asks: 'Does the screen of % turn to the front?',
+    asks: { question: 'Does the screen of % turn to the front?', between: [0, 1] },
     read: ({ body, kit, scene }) => {
       if (!body || !scene.wantsSeeSelf) return null;
       if (kit.of('monitor').length > 0 || kit.of('mirror box').length > 0) return 1;

@@ -8,12 +8,21 @@ export const known = 0;
 export const unknown = 1;
 export const absent = 2;
 
-/** All figures of one angle in a flat record of fixed shape, in the table's order. */
+/**
+ * All figures of one angle in a flat record of fixed shape, in the table's order. Plain lists of numbers,
+ * which cost a twentieth of typed arrays to make at this length, and a record is made for every glance.
+ */
 export interface FigureRecord {
-  values: Float64Array;
-  states: Uint8Array;
+  values: number[];
+  states: number[];
   /** Relations that refused their inputs, by figure; those figures are unknown. */
   refused: Map<FigureId, RelationError> | undefined;
+}
+
+/** A leaf taken as known where nobody has stated it. */
+export interface Supposed {
+  at: number;
+  value: number;
 }
 
 interface Step {
@@ -22,7 +31,8 @@ interface Step {
   inputs: readonly number[];
 }
 
-const steps: readonly Step[] = figureOrder.map((id) => {
+/** How each figure is come by, in the order of computing. */
+export const steps: readonly Step[] = figureOrder.map((id) => {
   const row = figureTable[id];
   return isLeaf(row)
     ? { leaf: row, derived: undefined, inputs: [] }
@@ -32,6 +42,11 @@ const steps: readonly Step[] = figureOrder.map((id) => {
         inputs: row.from.map((from) => figureIndex[from as FigureId])
       };
 });
+
+/** Begun with a fraction, so that the engine keeps the list as doubles and never boxes one. */
+const noValues: number[] = steps.map(() => 0.5);
+noValues.fill(0);
+const noStates: number[] = steps.map(() => 0);
 
 const scratch: number[] = [];
 
@@ -59,46 +74,56 @@ function computeFrom({ compute }: DerivedRow, count: number): number {
 }
 
 /** Computes every figure of an angle. Unknown and absent inputs travel upwards; nothing is guessed. */
-export function computeFigures(rig: PlacedRig): FigureRecord {
-  const values = new Float64Array(steps.length);
-  const states = new Uint8Array(steps.length);
-  let refused: FigureRecord['refused'];
-  for (let at = 0; at < steps.length; at++) {
-    const { leaf, derived, inputs } = steps[at]!;
-    try {
-      if (leaf) {
-        const value = leaf.read(rig);
-        if (value === null) states[at] = absent;
-        else if (value === undefined) states[at] = unknown;
-        else values[at] = value;
+export function computeFigures(rig: PlacedRig, supposed?: Supposed): FigureRecord {
+  const record: FigureRecord = {
+    values: noValues.slice(),
+    states: noStates.slice(),
+    refused: undefined
+  };
+  for (let at = 0; at < steps.length; at++) computeStep(at, rig, record, supposed);
+  return record;
+}
+
+/** Reads or computes one figure into a record whose earlier ones stand. */
+export function computeStep(
+  at: number,
+  rig: PlacedRig,
+  record: FigureRecord,
+  supposed?: Supposed
+): void {
+  const { values, states } = record;
+  const { leaf, derived, inputs } = steps[at]!;
+  try {
+    if (leaf) {
+      const stated = leaf.read(rig);
+      const value = at === supposed?.at && stated === undefined ? supposed.value : stated;
+      states[at] = value === null ? absent : value === undefined ? unknown : known;
+      values[at] = value ?? 0;
+      return;
+    }
+    let state = known;
+    for (let i = 0; i < inputs.length; i++) {
+      const input = inputs[i]!;
+      const inputState = states[input]!;
+      // The first input is what the figure is of; only the others may be stood in for.
+      if (i > 0 && inputState === absent && derived!.whenAbsent !== undefined) {
+        scratch[i] = derived!.whenAbsent;
         continue;
       }
-      let state = known;
-      for (let i = 0; i < inputs.length; i++) {
-        const input = inputs[i]!;
-        const inputState = states[input]!;
-        // The first input is what the figure is of; only the others may be stood in for.
-        if (i > 0 && inputState === absent && derived!.whenAbsent !== undefined) {
-          scratch[i] = derived!.whenAbsent;
-          continue;
-        }
-        if (inputState > state) state = inputState;
-        scratch[i] = values[input]!;
-      }
-      states[at] = state;
-      if (state === known) {
-        const value = computeFrom(derived!, inputs.length);
-        if (Number.isNaN(value))
-          throw new RelationError(figureOrder[at]!, value, 'must come out as a number');
-        values[at] = value;
-      }
-    } catch (error) {
-      if (!(error instanceof RelationError)) throw error;
-      states[at] = unknown;
-      (refused ??= new Map()).set(figureOrder[at]!, error);
+      if (inputState > state) state = inputState;
+      scratch[i] = values[input]!;
     }
+    const value = state === known ? computeFrom(derived!, inputs.length) : 0;
+    if (Number.isNaN(value))
+      throw new RelationError(figureOrder[at]!, value, 'must come out as a number');
+    states[at] = state;
+    values[at] = value;
+  } catch (error) {
+    if (!(error instanceof RelationError)) throw error;
+    states[at] = unknown;
+    values[at] = 0;
+    (record.refused ??= new Map()).set(figureOrder[at]!, error);
   }
-  return { values, states, refused };
 }
 
 export function stateOf(record: FigureRecord, id: FigureId): number {

@@ -1,42 +1,9 @@
+import type { StatedUnit } from '../model/stated';
+import type { KitPart } from '../rigs/kit';
 import type { PlacedRig } from '../rigs/placed-rig';
 
-export type FigureUnit =
-  | 'mm'
-  | 'm'
-  | 'g'
-  | 'kg'
-  | 's'
-  | 'min'
-  | 'h'
-  | 'W'
-  | 'Wh'
-  | 'GB'
-  | 'MB/s'
-  | 'Mb/s'
-  | 'dB(A)'
-  | 'dBV'
-  | 'dBV/Pa'
-  | 'dB'
-  | 'lx'
-  | 'K'
-  | 'Hz'
-  | 'stops'
-  | 'f/'
-  | 'ISO'
-  | 'fps'
-  | '×'
-  | 'count'
-  | '°'
-  | 'm/s'
-  | '°C'
-  | '%'
-  | 'px'
-  | 'm³'
-  | 'm²'
-  | 'N·m'
-  | 'days'
-  | 'word'
-  | 'yes/no';
+/** Units of figures: those that are stated, and those that only come out of a relation. */
+export type FigureUnit = StatedUnit | 'm³' | 'N·m' | 'ms' | 'word' | 'yes/no';
 
 /** Where a leaf was said: by the person in the brief, by the maker on the part, or by a setting. */
 export type LeafSource =
@@ -63,8 +30,20 @@ interface RowBase {
 export interface LeafRow extends RowBase {
   source: LeafSource;
   read: (rig: PlacedRig) => number | undefined | null;
-  /** How the question to a seller reads; the part's name stands for %. */
-  asks?: string;
+  asks?: Ask;
+}
+
+/** What to ask a seller when nobody has stated a leaf. */
+export interface Ask {
+  /** The part's name stands for %. */
+  question: string;
+  /** Between these the answer will lie; both ends are tried to see what the answer could change. */
+  between: readonly [number, number];
+  /** The part's own field the answer fills, and how many of its units make one of the figure's. */
+  field?: string;
+  perUnit?: number;
+  /** The part to ask about, where the source alone does not say. */
+  of?: (rig: PlacedRig) => KitPart | undefined;
 }
 
 /** A figure computed from others by one relation. */

@@ -20,7 +20,10 @@ import {
   roomVolumeM3
 } from '../relations/sound/reverberation';
 import { inputNoiseAsLevelDbA } from '../relations/sound/self-noise';
+import { gainForPeaksDb, microphoneOutputDbV } from '../relations/sound/level-set-up';
+import { BODY_LOSS_DB, pathLossExponent, radioReachM } from '../relations/sound/radio-reach';
 import { speechToNoiseBands } from '../relations/sound/speech-to-noise';
+import { driftMs, pictureLagMs } from '../relations/sound/sync';
 import { WALKING_WIND_MPS, windNoiseDbA } from '../relations/sound/wind';
 import { EYES_ABOVE_MOUTH_M, micPlaceDistanceM } from '../rigs/places';
 import { type FigureRows, wordIndex } from './rows';
@@ -41,7 +44,11 @@ export const soundRows = {
     unit: 'word',
     words: patternNames,
     source: 'microphone',
-    asks: 'Which pickup pattern has %?',
+    asks: {
+      question: 'Which pickup pattern has %?',
+      between: [0, patternNames.length - 1],
+      field: 'pattern'
+    },
     read: ({ mic }) => (mic ? wordIndex(patternNames, mic.gear.pattern) : null)
   },
   micQ: {
@@ -133,14 +140,22 @@ export const soundRows = {
     name: 'self-noise of the microphone',
     unit: 'dB(A)',
     source: 'microphone',
-    asks: 'What is the self-noise of %, A-weighted?',
+    asks: {
+      question: 'What is the self-noise of %, A-weighted?',
+      between: [8, 32],
+      field: 'selfNoiseDbA'
+    },
     read: ({ mic }) => (mic ? mic.gear.selfNoiseDbA : null)
   },
   inputNoise: {
     name: 'noise of the camera input',
     unit: 'dBV',
     source: 'body',
-    asks: 'How quiet is the microphone input of %?',
+    asks: {
+      question: 'How quiet is the microphone input of %?',
+      between: [-125, -92],
+      field: 'inputNoiseDbV'
+    },
     read: ({ mic, body }) =>
       mic && body && mic.gear.form !== 'desk' ? body.gear.inputNoiseDbV : null
   },
@@ -148,7 +163,11 @@ export const soundRows = {
     name: 'sensitivity of the microphone',
     unit: 'dBV/Pa',
     source: 'microphone',
-    asks: 'What is the sensitivity of %?',
+    asks: {
+      question: 'What is the sensitivity of %?',
+      between: [-60, -20],
+      field: 'sensitivityDbVPerPa'
+    },
     read: ({ mic }) => (mic ? mic.gear.sensitivityDbVPerPa : null)
   },
   boost: {
@@ -168,7 +187,7 @@ export const soundRows = {
     name: 'fan of the key lamp at 1 m',
     unit: 'dB(A)',
     source: 'lamp',
-    asks: 'How loud is the fan of %?',
+    asks: { question: 'How loud is the fan of %?', between: [0, 38], field: 'fanLevelDbA' },
     read: ({ keyLamp, mic }) =>
       !keyLamp || !mic || keyLamp.part.gear.fanLevelDbA === 0 ? null : keyLamp.part.gear.fanLevelDbA
   },
@@ -203,23 +222,50 @@ export const soundRows = {
     name: 'fan as heard',
     unit: 'dB(A)',
     from: ['fanLevel', 'keyDistance', 'micPattern', 'roomVolume', 'reverberation'],
-    relation: 'L₁ + 10·log10(g²/d² + 1/(rc₀²·Q))',
-    compute: (level, d, pattern, volumeM3, t) =>
-      machineNoiseHeardDbA(
-        level!,
-        d!,
-        pickupPatterns[patternNames[pattern!]!],
-        MACHINE_OFF_AXIS_DEG,
-        {
-          volumeM3: volumeM3!,
-          reverberationS: t!
-        }
-      )
+    whenAbsent: 0,
+    relation: 'L₁ + 10·log10(g²/d² + 1/(rc₀²·Q)), outdoors without the second term',
+    compute: machineHeard
+  },
+  computerFan: {
+    name: 'fan of the computer at 1 m',
+    unit: 'dB(A)',
+    source: 'kit',
+    asks: {
+      question: 'How loud is the fan of %?',
+      between: [18, 42],
+      field: 'fanLevelDbA',
+      of: ({ kit }) => kit.of('computer')[0]
+    },
+    read: ({ kit, mic, scene }) => {
+      const computer = kit.of('computer')[0];
+      return computer && mic && scene.live && scene.room ? computer.gear.fanLevelDbA : null;
+    }
+  },
+  computerDistance: {
+    name: 'computer to microphone, about',
+    unit: 'm',
+    source: 'setting',
+    read: ({ kit }) => (kit.of('computer').length > 0 ? COMPUTER_TO_MIC_M : null)
+  },
+  computerHeard: {
+    name: 'computer as heard',
+    unit: 'dB(A)',
+    from: ['computerFan', 'computerDistance', 'micPattern', 'roomVolume', 'reverberation'],
+    whenAbsent: 0,
+    relation: 'L₁ + 10·log10(g²/d² + 1/(rc₀²·Q)), outdoors without the second term',
+    compute: machineHeard
   },
   noiseAtMic: {
     name: 'all noise at the microphone',
     unit: 'dB(A)',
-    from: ['roomNoiseHeard', 'windNoise', 'selfNoise', 'inputNoiseAsLevel', 'fanHeard'],
+    from: [
+      'roomNoiseHeard',
+      'windNoise',
+      'selfNoise',
+      'inputNoiseAsLevel',
+      'fanHeard',
+      'computerHeard'
+    ],
     whenAbsent: NO_LEVEL,
     relation: 'added in power',
     compute: powerSumDb
@@ -260,5 +306,144 @@ export const soundRows = {
     from: ['criticalDistance', 'micDistance', 'reverberation', 'voiceAt1m'],
     relation: '20·log10(rc/d) + 3/T',
     compute: (rc, d, t) => directToLateDb(rc!, d!, t!)
+  },
+  boomReach: {
+    name: 'reach of the boom',
+    unit: 'm',
+    source: 'support',
+    read: ({ boom }) => (boom ? boom.gear.reachM : null)
+  },
+  boomReachNeeded: {
+    name: 'reach that keeps the stand out of the picture',
+    unit: 'm',
+    from: ['pictureWidth', 'boomReach'],
+    relation: 'half the picture width + 0.2',
+    compute: (width) => width! / 2 + STAND_BESIDE_PICTURE_M
+  },
+  radioStated: {
+    name: 'radio range as stated, in the open',
+    unit: 'm',
+    source: 'microphone',
+    asks: {
+      question: 'How far does the radio of % reach in the open?',
+      between: [15, 200],
+      field: 'radioRangeM'
+    },
+    read: ({ mic }) => (mic?.gear.form === 'lapel wireless' ? mic.gear.radioRangeM : null)
+  },
+  radioIndoors: {
+    name: 'the radio works indoors',
+    unit: 'yes/no',
+    source: 'brief',
+    read: ({ scene }) => (scene.room ? 1 : 0)
+  },
+  radioReach: {
+    name: 'radio reach with a body between, about',
+    unit: 'm',
+    from: ['radioStated', 'radioIndoors'],
+    relation: 'range·10^(−20/(10n)), n 2 outdoors, 3 indoors',
+    compute: (range, indoors) =>
+      radioReachM(range!, BODY_LOSS_DB, pathLossExponent[indoors! > 0 ? 'indoors' : 'outdoors'])
+  },
+  recorderClock: {
+    name: 'clock of the recorder runs off by',
+    unit: 'ppm',
+    source: 'kit',
+    asks: {
+      question: 'How far does the clock of % run off, in parts a million?',
+      between: [1, 60],
+      field: 'clockPpm',
+      of: ({ kit }) => kit.of('recorder')[0]
+    },
+    read: ({ kit, mic }) => {
+      const recorder = kit.of('recorder')[0];
+      return recorder && mic ? recorder.gear.clockPpm : null;
+    }
+  },
+  recorderDrift: {
+    name: 'recorder runs apart from the camera in the longest take',
+    unit: 'ms',
+    from: ['recorderClock', 'longestTake'],
+    relation: 'ppm × 3.6 ms/h',
+    compute: (ppm, minutes) => driftMs(ppm!, minutes! / 60)
+  },
+  captureLag: {
+    name: 'frames the capture device holds back',
+    unit: 'frames',
+    source: 'kit',
+    asks: {
+      question: 'By how many frames does % hand the picture on late?',
+      between: [1, 8],
+      field: 'lagFrames',
+      of: ({ kit }) => kit.of('capture device')[0]
+    },
+    read: ({ kit, mic, scene, index }) => {
+      const device = kit.of('capture device')[0];
+      return device && scene.live && index === 0 && mic?.gear.form === 'desk'
+        ? device.gear.lagFrames
+        : null;
+    }
+  },
+  computerSoundLag: {
+    name: 'the computer takes the sound in late by, about',
+    unit: 'ms',
+    source: 'setting',
+    read: ({ scene }) => (scene.live ? COMPUTER_SOUND_LAG_MS : null)
+  },
+  pictureLag: {
+    name: 'the sound comes before the picture by',
+    unit: 'ms',
+    from: ['captureLag', 'fps', 'computerSoundLag', 'micDistance'],
+    relation: 'frames/fps − sound lag − 2.9 ms/m',
+    compute: (frames, fps, soundLag, d) => pictureLagMs(frames!, fps!, soundLag!, d!)
+  },
+  micOutput: {
+    name: 'voice at the plug',
+    unit: 'dBV',
+    from: ['sensitivity', 'boost', 'voiceAtMic'],
+    relation: 'sensitivity + boost + L − 94',
+    compute: (sensitivity, boost, level) => microphoneOutputDbV(sensitivity! + boost!, level!)
+  },
+  inputFullScale: {
+    name: 'voltage that fills the input',
+    unit: 'dBV',
+    source: 'body',
+    asks: {
+      question: 'At which voltage is the microphone input of % full?',
+      between: [-30, 0],
+      field: 'inputFullScaleDbV'
+    },
+    read: ({ mic, body }) =>
+      mic && body && mic.gear.form !== 'desk' ? body.gear.inputFullScaleDbV : null
+  },
+  gainForPeaks: {
+    name: 'gain that puts the peaks of speech at −12 dBFS',
+    unit: 'dB',
+    from: ['micOutput', 'inputFullScale'],
+    relation: '−12 + full scale − (voltage + 17)',
+    compute: (output, full) => gainForPeaksDb(output!, full!)
   }
 } satisfies FigureRows;
+
+/** A stand is left out of the picture with this much beside it. */
+const STAND_BESIDE_PICTURE_M = 0.2;
+/** A laptop stands about an arm away while one talks into it. */
+const COMPUTER_TO_MIC_M = 0.8;
+/** Buffers of a computer's sound; an estimate. */
+const COMPUTER_SOUND_LAG_MS = 20;
+
+function machineHeard(
+  level?: number,
+  d?: number,
+  pattern?: number,
+  volumeM3?: number,
+  reverberationS?: number
+): number {
+  return machineNoiseHeardDbA(
+    level!,
+    d!,
+    pickupPatterns[patternNames[pattern!]!],
+    MACHINE_OFF_AXIS_DEG,
+    volumeM3! > 0 ? { volumeM3: volumeM3!, reverberationS: reverberationS! } : undefined
+  );
+}

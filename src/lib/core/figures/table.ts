@@ -1,11 +1,23 @@
+import { awayRows } from './away-rows';
 import { enduranceRows } from './endurance-rows';
 import { handlingRows } from './handling-rows';
+import { heatRows } from './heat-rows';
 import { lightRows } from './light-rows';
 import { opticsRows } from './optics-rows';
 import { type FigureRow, isLeaf } from './rows';
 import { soundRows } from './sound-rows';
+import { stabilityRows } from './stability-rows';
 
-const rows = { ...opticsRows, ...lightRows, ...soundRows, ...enduranceRows, ...handlingRows };
+const rows = {
+  ...opticsRows,
+  ...lightRows,
+  ...soundRows,
+  ...enduranceRows,
+  ...heatRows,
+  ...awayRows,
+  ...handlingRows,
+  ...stabilityRows
+};
 export type FigureId = keyof typeof rows;
 
 /** The one table of figures. */

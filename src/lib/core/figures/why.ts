@@ -61,6 +61,8 @@ export function partOfLeaf(
 ): { lineId: string; name: string } | undefined {
   const row = figureTable[id];
   if (!isLeaf(row)) return undefined;
+  const asked = row.asks?.of?.(rig);
+  if (asked) return { lineId: asked.line.id, name: `${asked.gear.maker} ${asked.gear.model}` };
   const part = {
     body: rig.body,
     microphone: rig.mic,

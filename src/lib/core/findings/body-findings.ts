@@ -1,13 +1,16 @@
 import { figureOf } from '../figures/record';
-import { figureWords } from '../figures/figure-words';
+import { figureWords, minutesWords } from '../figures/figure-words';
 import { fullName } from '../model/gear';
-import { chainInBag, connectionsOf, isMissingPort, whyOpen } from '../rigs/connections';
+import { isClosedInBag, whyOpen } from '../rigs/closings';
+import { connectionsOf, isMissingPort } from '../rigs/connections';
 import type { PlacedRig } from '../rigs/placed-rig';
 import { chainProposals } from './chain-proposals';
 import type { AngleFindingRow } from './finding';
-import { cheapestOf, setRig, swapFor } from './part-candidates';
+import { sentence } from './sentence';
+import { shortLead } from './sound-place-findings';
+import { severityOfWant } from './wants';
+import { addOne, cheapestOf, setRig, swapFor, swapTo } from './part-candidates';
 
-const capital = (text: string) => `${text[0]!.toUpperCase()}${text.slice(1)}.`;
 const bodyLine = (rig: PlacedRig) => (rig.body ? [rig.body.line.id] : []);
 
 function blockedScreen(rig: PlacedRig): 'shoe' | 'plate' | 'side' | undefined {
@@ -34,7 +37,7 @@ export const bodyFindings: AngleFindingRow[] = [
     judge: (rig, record) =>
       figureOf(record, 'seesSelf') === 0
         ? {
-            severity: 'warn',
+            severity: severityOfWant(rig.scene, 'see self', 'warn'),
             lineIds: bodyLine(rig),
             figure: 'seesSelf',
             has: 0,
@@ -157,7 +160,7 @@ export const bodyFindings: AngleFindingRow[] = [
             `${fullName(need.part.gear)} has no ${need.role === 'audioIn' ? 'microphone input' : 'sound output'}, so ${fullName(rig.mic!.gear)} cannot be heard on the recording.`
         };
       }
-      if (chainInBag(need, rig.kit)) return undefined;
+      if (isClosedInBag(need, rig.kit) || shortLead(rig)) return undefined;
       return {
         severity: 'stop',
         has: 0,
@@ -165,10 +168,10 @@ export const bodyFindings: AngleFindingRow[] = [
         unit: 'yes/no',
         lineIds,
         title: () =>
-          need.fromPort.type === need.toPort.type
-            ? `${rig.mic!.gear.model} does not reach the camera`
-            : `The ${need.fromPort.type} plug finds no ${need.toPort.type} jack`,
-        why: () => capital(whyOpen(need, rig.kit))
+          need.fromPorts[0]!.type === need.toPorts[0]!.type
+            ? `${rig.mic!.gear.model} does not work with ${rig.body!.gear.model}`
+            : `The ${need.fromPorts[0]!.type} plug finds no ${need.toPorts[0]!.type} jack`,
+        why: () => sentence(whyOpen(need, rig.kit))
       };
     },
     propose: (context) => {
@@ -189,31 +192,72 @@ export const bodyFindings: AngleFindingRow[] = [
     code: 'B4',
     family: 'body',
     scope: 'angle',
-    about: 'the longest take exceeds the record limit',
-    reads: ['longestTake', 'recordLimit'],
+    about: 'the longest take exceeds the record limit or the heat limit',
+    reads: ['longestTake', 'recordLimit', 'heatMinutes'],
     judge: (rig, record) => {
-      const limit = figureOf(record, 'recordLimit');
+      const clip = figureOf(record, 'recordLimit') ?? Infinity;
+      const heat = figureOf(record, 'heatMinutes') ?? Infinity;
       const take = figureOf(record, 'longestTake');
-      if (limit === undefined || take === undefined || take <= limit) return undefined;
+      const limit = Math.min(clip, heat);
+      if (take === undefined || take <= limit) return undefined;
+      const hot = heat < clip;
       return {
         severity: rig.scene.live ? 'stop' : 'warn',
         lineIds: bodyLine(rig),
-        figure: 'recordLimit',
+        figure: hot ? 'heatMinutes' : 'recordLimit',
         has: limit,
         needs: take,
         unit: 'min',
-        title: () => `Clips end after ${figureWords(limit, 'min')}`,
+        title: () =>
+          hot
+            ? `Too hot after about ${minutesWords(limit)}`
+            : `Clips end after ${minutesWords(limit)}`,
         why: () =>
-          `${rig.scene.name} has takes of ${figureWords(take, 'min')}; ${fullName(rig.body!.gear)} stops this mode after ${figureWords(limit, 'min')} and has to be started again.`
+          hot
+            ? `${rig.scene.name} has takes of ${minutesWords(take)}; ${fullName(rig.body!.gear)} switches itself off after ${minutesWords(limit)} to ${minutesWords(figureOf(record, 'heatMinutesMost')!)} in this mode at ${figureWords(figureOf(record, 'temperature')!, '°C')}, about.`
+            : `${rig.scene.name} has takes of ${minutesWords(take)}; ${fullName(rig.body!.gear)} stops this mode after ${minutesWords(limit)} and has to be started again.`
       };
     },
-    propose: ({ shelf, project, rig }) => [
-      {
-        parts: cheapestOf(shelf, project, 'body'),
-        label: (gear) => `Swap to ${gear.model}`,
-        act: swapFor(rig.body!.line.id)
-      }
-    ]
+    propose: (context, held) => {
+      const { rig, record } = context;
+      const hot = held.figure === 'heatMinutes';
+      const lighter = rig.body!.gear.modes.find(
+        (mode) =>
+          mode.fps === rig.scene.fps &&
+          mode.pixelsAcross < rig.scene.pixelsAcross &&
+          (mode.recordLimitMin ?? Infinity) >= rig.scene.longestTakeMin
+      );
+      const take = figureOf(record, 'longestTake')!;
+      return [
+        ...(hot
+          ? [
+              addOne(context, 'sundry', (gear) => gear.use === 'fan' || gear.use === 'shade'),
+              addOne(context, 'cage', (gear) => gear.fitsBodyId === rig.body!.gear.id)
+            ]
+          : []),
+        ...(hot && lighter
+          ? [
+              {
+                label: `Film at ${lighter.pixelsAcross} pixels`,
+                act: {
+                  type: 'change scene' as const,
+                  sceneId: rig.scene.id,
+                  patch: { pixelsAcross: lighter.pixelsAcross }
+                }
+              }
+            ]
+          : []),
+        {
+          label: `Film takes of ${minutesWords(Math.floor(held.has!))}`,
+          act: {
+            type: 'change scene',
+            sceneId: rig.scene.id,
+            patch: { longestTakeMin: Math.max(1, Math.floor(Math.min(take, held.has!))) }
+          }
+        },
+        swapTo(context, 'body', rig.body!.line.id)
+      ];
+    }
   },
   {
     code: 'B5',
@@ -224,7 +268,7 @@ export const bodyFindings: AngleFindingRow[] = [
     judge: (rig) => {
       const unjoined = connectionsOf(rig).find(
         (need) =>
-          need.purpose === 'picture out' && (isMissingPort(need) || !chainInBag(need, rig.kit))
+          need.purpose === 'picture out' && (isMissingPort(need) || !isClosedInBag(need, rig.kit))
       );
       if (unjoined) {
         return {
@@ -238,7 +282,7 @@ export const bodyFindings: AngleFindingRow[] = [
           why: () =>
             isMissingPort(unjoined)
               ? `${fullName(unjoined.part.gear)} has no picture ${unjoined.role === 'videoOut' ? 'output' : 'input'}.`
-              : capital(whyOpen(unjoined, rig.kit))
+              : sentence(whyOpen(unjoined, rig.kit))
         };
       }
       const { body } = rig;

@@ -1,22 +1,25 @@
 import type { Act } from '../acts/act';
-import {
-  cheapestClosing,
-  type ConnectionPurpose,
-  connectionsOf,
-  isMissingPort,
-  joiningPartsOfShelf
-} from '../rigs/connections';
+import { cheapestClosing, joiningPartsOfShelf, openConnection } from '../rigs/closings';
+import type { Connection, ConnectionPurpose } from '../rigs/connections';
 import type { AngleContext, SettingProposal } from './finding';
 import { newLine } from './part-candidates';
 
-/** The cheapest chain of shelf parts that closes a connection, as one act that takes them all. */
+type ChainContext = Pick<AngleContext, 'rig' | 'shelf' | 'project' | 'plan'>;
+
+/** The cheapest chain of shelf parts that closes the first open connection of a purpose. */
 export function chainProposals(
-  context: AngleContext,
+  context: ChainContext,
   purpose: ConnectionPurpose
 ): SettingProposal[] {
-  const { rig, shelf, project, plan } = context;
-  const need = connectionsOf(rig).find((one) => one.purpose === purpose);
-  if (!need || isMissingPort(need)) return [];
+  const open = openConnection(context.rig, purpose);
+  return open ? chainProposal(context, open) : [];
+}
+
+/** The cheapest chain of shelf parts that closes a connection, as one act that takes them all. */
+export function chainProposal(
+  { rig, shelf, project, plan }: ChainContext,
+  need: Connection
+): SettingProposal[] {
   const chain = cheapestClosing(need, rig.kit, joiningPartsOfShelf(shelf.items, project.currency));
   const bought = chain?.parts.filter((part) => part.lineId === undefined) ?? [];
   if (bought.length === 0) return [];

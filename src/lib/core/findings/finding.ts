@@ -156,6 +156,7 @@ export class Finding implements Held {
 
   /** Same finding before and after a change: code, scene, angle and what it is about. */
   get key(): string {
-    return `${this.code}:${this.scene?.id ?? ''}:${this.angleId ?? ''}:${this.about ?? ''}`;
+    return (this.#key ??= `${this.code}:${this.scene?.id ?? ''}:${this.angleId ?? ''}:${this.about ?? ''}`);
   }
+  #key: string | undefined;
 }

@@ -4,7 +4,6 @@ import { figureWords, lengthWords, minutesWords } from '../figures/figure-words'
 import { fullName } from '../model/gear';
 import { miredDifference, MIRED_DIFFERENCE } from '../relations/lighting/colour';
 import { levelAtDistanceDb } from '../relations/sound/level';
-import { BODY_LOSS_DB, pathLossExponent, radioReachM } from '../relations/sound/radio-reach';
 import type { PlacedLamp, PlacedRig } from '../rigs/placed-rig';
 import { hearsVoice } from '../rigs/placed-rig';
 import type { AngleFindingRow } from './finding';
@@ -264,19 +263,15 @@ export const handlingFindings: AngleFindingRow[] = [
     family: 'sound',
     scope: 'angle',
     about: 'radio reach is shorter than the scene needs',
-    reads: [],
-    judge: (rig) => {
-      const stated = rig.mic?.gear.radioRangeM;
-      if (stated === undefined) return undefined;
-      const reach = radioReachM(
-        stated,
-        BODY_LOSS_DB,
-        pathLossExponent[rig.scene.room ? 'indoors' : 'outdoors']
-      );
-      if (reach >= rig.angle.distanceM) return undefined;
+    reads: ['radioReach'],
+    judge: (rig, record) => {
+      const reach = figureOf(record, 'radioReach');
+      if (reach === undefined || reach >= rig.angle.distanceM) return undefined;
+      const stated = figureOf(record, 'radioStated')!;
       return {
         severity: 'warn',
         lineIds: [rig.mic!.line.id],
+        figure: 'radioReach',
         has: reach,
         needs: rig.angle.distanceM,
         unit: 'm',
@@ -417,43 +412,6 @@ export const handlingFindings: AngleFindingRow[] = [
         ),
         label: (gear) => `Swap to ${gear.model}`,
         act: swapFor(rig.support!.line.id)
-      }
-    ]
-  },
-  {
-    code: 'P7',
-    family: 'power',
-    scope: 'angle',
-    about: 'the other batteries are not covered',
-    reads: [],
-    judge: (rig) => {
-      const mic = rig.mic?.gear;
-      if (
-        mic?.power !== 'cell' ||
-        mic.cellType === undefined ||
-        rig.kit.of('cell').some(({ gear }) => gear.cellType === mic.cellType)
-      )
-        return undefined;
-      return {
-        severity: 'stop',
-        lineIds: [rig.mic!.line.id],
-        has: 0,
-        needs: 1,
-        unit: 'count',
-        title: () => `No ${mic.cellType} cells for ${mic.model}`,
-        why: () =>
-          `${fullName(mic)} runs from ${mic.cellType} cells of its own and none is in the bag.`
-      };
-    },
-    propose: ({ rig, shelf, project }) => [
-      {
-        parts: cheapestOf(
-          shelf,
-          project,
-          'cell',
-          (gear) => gear.cellType === rig.mic!.gear.cellType
-        ),
-        label: (gear) => `Add ${gear.model}`
       }
     ]
   }

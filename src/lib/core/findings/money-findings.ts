@@ -1,9 +1,11 @@
 import type { Act } from '../acts/act';
-import { fullName, type GearKind } from '../model/gear';
+import { fullName, type GearItem, type GearKind } from '../model/gear';
+import type { PriceBasis } from '../model/plan';
 import { type Pocket, pockets } from '../model/pocket';
 import type { Scene } from '../model/scene';
 import { formatMoney } from '../money/format';
-import type { StatementLine } from '../money/statement';
+import { daysBetween, STALE_AFTER_DAYS } from '../money/days';
+import type { MoneyStatement, StatementLine } from '../money/statement';
 import { countPieces } from '../rigs/kit';
 import { hearsVoice } from '../rigs/placed-rig';
 import { micPlacesFor } from '../rigs/place-rig';
@@ -12,7 +14,7 @@ import type { Held, PlanContext, PlanFindingRow, Proposal } from './finding';
 import { cheapestOf, swapFor } from './part-candidates';
 
 /** Ways to spend less on lines: used, put off, or a cheaper part of the same kind. */
-function waysToSave(context: PlanContext, lines: readonly StatementLine[]): Proposal[] {
+export function waysToSave(context: PlanContext, lines: readonly StatementLine[]): Proposal[] {
   const { shelf, project } = context;
   const dearestFirst = lines
     .filter((line) => line.gear && line.firmMinor > 0 && !line.line.locked)
@@ -54,7 +56,8 @@ interface MissingRole {
   why: string;
   sceneNames: string[];
   sceneIds: string[];
-  proposals: Proposal[];
+  /** Made only when someone asks. */
+  proposals: () => Proposal[];
   comesAlong?: true;
 }
 
@@ -87,7 +90,7 @@ function missingRoles({ rigs, kit, shelf, project }: PlanContext): MissingRole[]
         title: rig.index === 0 ? 'Nothing to film with' : 'Nothing to film the second angle with',
         why:
           rig.index === 0 ? 'There is no body in the bag.' : 'Two angles at once need two bodies.',
-        proposals: add('body')
+        proposals: () => add('body')
       }));
       continue;
     }
@@ -97,7 +100,7 @@ function missingRoles({ rigs, kit, shelf, project }: PlanContext): MissingRole[]
         kind: 'lens',
         title: `No lens for ${body.gear.model}`,
         why: `${fullName(body.gear)} takes ${mount} lenses and none is in the bag.`,
-        proposals: add('lens', (gear: { mount: string }) => gear.mount === mount)
+        proposals: () => add('lens', (gear: { mount: string }) => gear.mount === mount)
       }));
     }
     if (hearsVoice(rig) && !rig.mic) {
@@ -108,7 +111,7 @@ function missingRoles({ rigs, kit, shelf, project }: PlanContext): MissingRole[]
         why: unusable
           ? 'The microphones in the bag have no place in this scene.'
           : 'There is no microphone in the bag.',
-        proposals: [
+        proposals: () => [
           {
             parts: cheapestOf(
               shelf,
@@ -127,7 +130,7 @@ function missingRoles({ rigs, kit, shelf, project }: PlanContext): MissingRole[]
         kind: 'card',
         title: 'Nothing to record on',
         why: `${fullName(body.gear)} records to ${slots.join(' or ')} and no card is in the bag.`,
-        proposals: add('card', (gear: { cardKind: string }) => slots.includes(gear.cardKind))
+        proposals: () => add('card', (gear: { cardKind: string }) => slots.includes(gear.cardKind))
       }));
     }
     const { cellType } = body.gear;
@@ -143,10 +146,10 @@ function missingRoles({ rigs, kit, shelf, project }: PlanContext): MissingRole[]
         kind: 'cell',
         title: `No power for ${body.gear.model}`,
         why: `${fullName(body.gear)} runs from ${cellType ?? 'a cell'} and none is in the bag.`,
-        proposals: add('cell', (gear: { cellType: string }) => gear.cellType === cellType)
+        proposals: () => add('cell', (gear: { cellType: string }) => gear.cellType === cellType)
       }));
     }
-    if (!rig.support && angle.cameraPlace !== 'hand') {
+    if (!rig.support && rig.index === 0 && angle.cameraPlace !== 'hand') {
       const forms: readonly string[] = supportsByPlace[angle.cameraPlace];
       miss(`support ${angle.cameraPlace}`, scene, () => ({
         kind: 'support',
@@ -157,7 +160,7 @@ function missingRoles({ rigs, kit, shelf, project }: PlanContext): MissingRole[]
               ? 'No stick to hold'
               : 'Nothing to stand the camera on',
         why: `The camera ${angle.cameraPlace === 'above' ? 'looks down from above' : angle.cameraPlace === 'stick' ? 'is held out on a stick' : `stands on the ${angle.cameraPlace}`} and the bag holds nothing for that.`,
-        proposals: add('support', (gear: { form: string }) => forms.includes(gear.form))
+        proposals: () => add('support', (gear: { form: string }) => forms.includes(gear.form))
       }));
     }
     if (scene.room && scene.lightSource === 'lamps' && !rig.keyLamp) {
@@ -165,7 +168,7 @@ function missingRoles({ rigs, kit, shelf, project }: PlanContext): MissingRole[]
         kind: 'lamp',
         title: 'No lamp that runs here',
         why: 'This scene makes its own light and no lamp in the bag can run there.',
-        proposals: add('lamp')
+        proposals: () => add('lamp')
       }));
     }
     if (
@@ -178,7 +181,7 @@ function missingRoles({ rigs, kit, shelf, project }: PlanContext): MissingRole[]
         kind: 'support',
         title: 'The lamp has no stand',
         why: `${fullName(rig.keyLamp!.part.gear)} needs something to stand on.`,
-        proposals: add('support', (gear: { form: string }) => gear.form === 'light stand')
+        proposals: () => add('support', (gear: { form: string }) => gear.form === 'light stand')
       }));
     }
     const foreignLamp = rig.keyLamp?.part.gear;
@@ -190,7 +193,7 @@ function missingRoles({ rigs, kit, shelf, project }: PlanContext): MissingRole[]
           kind: 'cell',
           title: `No power for ${foreignLamp.model}`,
           why: `It runs from ${lit}.`,
-          proposals: add('cell', (gear: { cellType: string }) => gear.cellType === lit)
+          proposals: () => add('cell', (gear: { cellType: string }) => gear.cellType === lit)
         }));
       }
     }
@@ -216,13 +219,65 @@ function missingRoles({ rigs, kit, shelf, project }: PlanContext): MissingRole[]
       kind: 'charger',
       title: `Nothing fills the ${cellType} cells`,
       why: `${body.gear.model} cannot be charged over USB and no charger is in the bag.`,
-      proposals: add('charger', (gear: { cellType: string }) => gear.cellType === cellType)
+      proposals: () => add('charger', (gear: { cellType: string }) => gear.cellType === cellType)
     }));
   }
   return [...roles.values()];
 }
 
 const roleKey = (role: MissingRole) => `${role.kind}: ${role.title}`;
+
+/** The part with the price of a basis seen again today, kept as one's own entry. */
+function seenToday(gear: GearItem, basis: PriceBasis, date: string): GearItem {
+  const key = basis === 'used' ? 'priceUsed' : 'priceNew';
+  return { ...gear, [key]: { ...gear[key]!, date } };
+}
+
+/** Parts dearer than any one part may be. */
+function dearParts(money: MoneyStatement, limitMinor: number | undefined): Held[] {
+  if (limitMinor === undefined) return [];
+  return money.lines.flatMap(({ line, gear, unitMinor, firmMinor }): Held[] =>
+    unitMinor === undefined || firmMinor === 0 || unitMinor <= limitMinor
+      ? []
+      : [
+          {
+            severity: 'warn',
+            about: `part ${line.id}`,
+            lineIds: [line.id],
+            has: unitMinor,
+            needs: limitMinor,
+            unit: 'money',
+            title: () => `${gear!.model} costs more than one part may`,
+            why: () =>
+              `It costs ${formatMoney(unitMinor, money.currency)}; you said each thing stays under ${formatMoney(limitMinor, money.currency)}.`
+          }
+        ]
+  );
+}
+
+/** Prices nobody has looked at for long. */
+function stalePrices(money: MoneyStatement, asOf: string | undefined): Held[] {
+  if (asOf === undefined) return [];
+  return money.lines.flatMap(({ line, gear, price, firmMinor }): Held[] => {
+    if (!price || firmMinor === 0) return [];
+    const days = daysBetween(price.date, asOf);
+    return days <= STALE_AFTER_DAYS
+      ? []
+      : [
+          {
+            severity: 'note',
+            about: `${line.id} stale`,
+            lineIds: [line.id],
+            has: days,
+            needs: STALE_AFTER_DAYS,
+            unit: 'days',
+            title: () => `The price of ${gear!.model} is ${days} days old`,
+            why: () =>
+              `It was seen on ${price.date} at the ${price.source}; look again before you count on it.`
+          }
+        ];
+  });
+}
 
 export const moneyFindings: PlanFindingRow[] = [
   {
@@ -231,7 +286,7 @@ export const moneyFindings: PlanFindingRow[] = [
     scope: 'plan',
     about: 'over the total',
     judge: ({ money }): Held[] => {
-      if (money.remainingMinor >= 0) return [];
+      if (money.firmMinor <= money.limitMinor) return [];
       return [
         {
           severity: 'warn',
@@ -251,9 +306,10 @@ export const moneyFindings: PlanFindingRow[] = [
     code: 'M2',
     family: 'money',
     scope: 'plan',
-    about: 'over a pocket limit',
-    judge: ({ money }) =>
-      pockets.flatMap((pocket): Held[] => {
+    about: 'over a pocket limit, or a part over the limit for one part',
+    judge: ({ money, project }) => [
+      ...dearParts(money, project.itemLimitMinor),
+      ...pockets.flatMap((pocket): Held[] => {
         const { firmMinor, limitMinor } = money.pockets[pocket];
         if (limitMinor === undefined || firmMinor <= limitMinor) return [];
         return [
@@ -272,8 +328,13 @@ export const moneyFindings: PlanFindingRow[] = [
               `It holds ${formatMoney(firmMinor, money.currency)} of the ${formatMoney(limitMinor, money.currency)} set for it.`
           }
         ];
-      }),
+      })
+    ],
     propose: (context, held) => {
+      if (held.about?.startsWith('part ')) {
+        const line = context.money.lines.find((one) => one.line.id === held.lineIds![0]);
+        return line ? waysToSave(context, [line]) : [];
+      }
       const pocket = held.about as Pocket;
       return [
         ...waysToSave(
@@ -291,9 +352,10 @@ export const moneyFindings: PlanFindingRow[] = [
     code: 'M4',
     family: 'money',
     scope: 'plan',
-    about: 'a price is missing',
-    judge: ({ money }) =>
-      money.unpriced.map(({ line, gear }): Held => ({
+    about: 'a price is missing or stale',
+    judge: ({ money, project }) => [
+      ...stalePrices(money, project.pricesAsOf),
+      ...money.unpriced.map(({ line, gear }): Held => ({
         severity: 'warn',
         has: 0,
         needs: 1,
@@ -303,11 +365,23 @@ export const moneyFindings: PlanFindingRow[] = [
         title: () => `${gear ? fullName(gear) : 'A part that is gone from the shelf'} has no price`,
         why: () =>
           `Nobody has stated a ${line.basis} price in ${money.currency}, so the total leaves it out.`
-      })),
+      }))
+    ],
     propose: ({ plan, shelf, project }, held) => {
-      const line = plan.lines.find((one) => one.id === held.about);
+      const line = plan.lines.find((one) => one.id === held.lineIds?.[0]);
       const gear = line && shelf.byId.get(line.gearId);
       const acts: { label: string; act: Act }[] = [];
+      if (held.about?.endsWith(' stale') && line && gear)
+        return [
+          {
+            label: 'I looked: it still holds',
+            act: { type: 'put gear', gear: seenToday(gear, line.basis, project.pricesAsOf!) }
+          },
+          {
+            label: 'Put it off',
+            act: { type: 'change line', lineId: line.id, patch: { step: 'later' } }
+          }
+        ];
       if (line && gear && line.basis === 'used' && gear.priceNew?.currency === project.currency) {
         acts.push({
           label: 'Buy it new',
@@ -337,6 +411,8 @@ export const moneyFindings: PlanFindingRow[] = [
         why: () => `${role.why} Needed for ${role.sceneNames.join(', ')}.`
       })),
     propose: (context, held) =>
-      missingRoles(context).find((role) => roleKey(role) === held.about)?.proposals ?? []
+      missingRoles(context)
+        .find((role) => roleKey(role) === held.about)
+        ?.proposals() ?? []
   }
 ];

@@ -3,6 +3,7 @@ import type { GearItem, GearKind, GearOf } from '../model/gear';
 import type { Plan, PlanLine } from '../model/plan';
 import type { Project } from '../model/project';
 import type { Shelf } from '../model/shelf';
+import type { PartProposal, SettingProposal } from './finding';
 
 /** Parts of a kind that pass a test, cheapest first; those without a price in the project's currency cannot be proposed. */
 export function cheapestOf<K extends GearKind>(
@@ -41,6 +42,37 @@ export function swapFor(lineId: string): (line: PlanLine) => Act {
       { type: 'remove line', lineId }
     ]
   });
+}
+
+/** The cheapest part of a kind that passes, in an old one's place. */
+export function swapTo<K extends GearKind>(
+  context: { shelf: Shelf; project: Project },
+  kind: K,
+  lineId: string,
+  passes: (gear: GearOf<K>) => boolean = () => true
+): PartProposal {
+  return {
+    parts: cheapestOf(context.shelf, context.project, kind, passes),
+    label: (gear) => `Swap to ${gear.model}`,
+    act: swapFor(lineId)
+  };
+}
+
+/** The cheapest part of a kind that passes, beside what is there. */
+export function addOne<K extends GearKind>(
+  context: { shelf: Shelf; project: Project },
+  kind: K,
+  passes: (gear: GearOf<K>) => boolean = () => true
+): PartProposal {
+  return {
+    parts: cheapestOf(context.shelf, context.project, kind, passes),
+    label: (gear) => `Add ${gear.model}`
+  };
+}
+
+/** A line taken out of the plan. */
+export function leaveOut(line: PlanLine, model: string): SettingProposal {
+  return { label: `Leave ${model} out`, act: { type: 'remove line', lineId: line.id } };
 }
 
 /** One more piece of a line that is there already. */

@@ -1,28 +1,36 @@
 import { cellsFor } from '../figures/endurance-rows';
 import { figureOf } from '../figures/record';
 import { figureWords, minutesWords } from '../figures/figure-words';
+import { USB_C } from '../joining/ends';
+import { fullName, type GearOf } from '../model/gear';
 import { bankWattsNeeded } from '../relations/power/bank';
+import { openConnection, reachesByPlug, whyOpen } from '../rigs/closings';
+import { chainProposals } from './chain-proposals';
 import type { AngleContext, AngleFindingRow, Proposal } from './finding';
 import { cheapestOf, oneMoreOf, swapFor } from './part-candidates';
+import { sentence } from './sentence';
 
 function mainsOrBank({ rig, shelf, project }: AngleContext): Proposal[] {
   const { body } = rig;
   if (!body) return [];
   const proposals: Proposal[] = [];
-  if (rig.hasSocket && body.gear.runsFromMainsBlock) {
+  const { drawW, cellType, runsFromMainsBlock, runsFromUsb } = body.gear;
+  if (rig.hasSocket && drawW !== undefined) {
     proposals.push({
       parts: cheapestOf(
         shelf,
         project,
         'mains block',
         (gear) =>
-          gear.cellType === body.gear.cellType && (gear.outputW ?? 0) >= (body.gear.drawW ?? 0)
+          (gear.outputW ?? 0) >= drawW &&
+          ((runsFromMainsBlock === true && gear.cellType === cellType) ||
+            (runsFromUsb === true && gear.cellType === USB_C))
       ),
       label: (gear) => `Use ${gear.model}`
     });
   }
-  if (body.gear.runsFromUsb && body.gear.drawW !== undefined) {
-    const watts = bankWattsNeeded(body.gear.drawW);
+  if ((runsFromUsb === true || runsFromMainsBlock === true) && drawW !== undefined) {
+    const watts = bankWattsNeeded(drawW);
     proposals.push({
       parts: cheapestOf(shelf, project, 'bank', (gear) => (gear.outputW ?? 0) >= watts),
       label: (gear) => `Add ${gear.model}`
@@ -97,7 +105,7 @@ export const powerFindings: AngleFindingRow[] = [
         unit: 'min',
         title: () => `${rig.scene.name}: power for ${minutesWords(have)} of ${minutesWords(need)}`,
         why: () =>
-          `One cell lasts ${minutesWords(figureOf(record, 'minutesPerCell') ?? 0)} at ${figureWords(figureOf(record, 'bodyDraw')!, 'W')}; ${figureWords(figureOf(record, 'cellCount')!, 'count')} ${figureOf(record, 'cellCount') === 1 ? 'is' : 'are'} packed.`
+          `The best cell lasts ${minutesWords(figureOf(record, 'minutesPerCell') ?? 0)} at ${figureWords(figureOf(record, 'bodyDraw')!, 'W')}; ${figureWords(figureOf(record, 'cellCount')!, 'count')} ${figureOf(record, 'cellCount') === 1 ? 'is' : 'are'} packed${figureOf(record, 'bodiesOnCells')! > 1 ? `, shared by ${figureOf(record, 'bodiesOnCells')} bodies filming at once` : ''}.`
       };
     },
     propose: (context) => {
@@ -116,6 +124,111 @@ export const powerFindings: AngleFindingRow[] = [
           label: (gear) => `Add ${gear.model}`
         },
         ...mainsOrBank(context)
+      ];
+    }
+  },
+  {
+    code: 'P3',
+    family: 'power',
+    scope: 'angle',
+    about: 'a bank or block gives too few watts, or its plug differs',
+    reads: [],
+    judge: (rig) => {
+      const open = openConnection(rig, 'power into body');
+      if (!open) return undefined;
+      const source = open.from.gear as GearOf<'bank' | 'mains block'>;
+      const body = open.to!.gear as GearOf<'body'>;
+      const needs =
+        body.drawW === undefined || !reachesByPlug(open, rig.kit)
+          ? undefined
+          : source.kind === 'bank'
+            ? bankWattsNeeded(body.drawW)
+            : body.drawW;
+      const weak = needs !== undefined && source.outputW !== undefined && source.outputW < needs;
+      return {
+        // A bank may be there for the chargers alone.
+        severity: source.kind === 'bank' && body.runsFromUsb !== true ? 'note' : 'warn',
+        about: open.from.line.id,
+        lineIds: [open.from.line.id, open.to!.line.id],
+        has: weak ? source.outputW! : 0,
+        needs: weak ? needs : 1,
+        unit: weak ? 'W' : 'count',
+        title: () => `${source.model} does not keep ${body.model} going`,
+        why: () => sentence(whyOpen(open, rig.kit))
+      };
+    },
+    propose: (context) => {
+      const { rig, shelf, project } = context;
+      const open = openConnection(rig, 'power into body');
+      if (!open) return [];
+      const source = open.from.gear as GearOf<'bank' | 'mains block'>;
+      const draw = rig.body?.gear.drawW;
+      if (draw === undefined) return [];
+      return [
+        ...chainProposals(context, 'power into body'),
+        source.kind === 'bank'
+          ? {
+              parts: cheapestOf(
+                shelf,
+                project,
+                'bank',
+                (gear) => (gear.outputW ?? 0) >= bankWattsNeeded(draw)
+              ),
+              label: (gear) => `Swap to ${gear.model}`,
+              act: swapFor(open.from.line.id)
+            }
+          : {
+              parts: cheapestOf(
+                shelf,
+                project,
+                'mains block',
+                (gear) =>
+                  (gear.outputW ?? 0) >= draw &&
+                  (gear.cellType === rig.body!.gear.cellType || gear.cellType === USB_C)
+              ),
+              label: (gear) => `Swap to ${gear.model}`,
+              act: swapFor(open.from.line.id)
+            },
+        {
+          label: `Leave ${source.model} out`,
+          act: { type: 'remove line', lineId: open.from.line.id }
+        }
+      ];
+    }
+  },
+  {
+    code: 'P7',
+    family: 'power',
+    scope: 'angle',
+    about: 'the other batteries are not covered',
+    reads: [],
+    judge: (rig) => {
+      const open = openConnection(rig, 'power for its own');
+      if (!open) return undefined;
+      const { gear, line } = open.from;
+      return {
+        // Without a monitor one still films; without the microphone there is no voice.
+        severity: gear.kind === 'microphone' ? 'stop' : 'warn',
+        about: line.id,
+        lineIds: [line.id],
+        has: 0,
+        needs: 1,
+        unit: 'count',
+        title: () => `No ${open.fromPorts[0]!.type} cells for ${gear.model}`,
+        why: () =>
+          `${fullName(gear)} runs from a cell of its own. ${sentence(whyOpen(open, rig.kit))}`
+      };
+    },
+    propose: (context) => {
+      const { rig, shelf, project } = context;
+      const open = openConnection(rig, 'power for its own');
+      const type = open?.fromPorts[0]!.type;
+      return [
+        ...chainProposals(context, 'power for its own'),
+        {
+          parts: cheapestOf(shelf, project, 'cell', (gear) => gear.cellType === type),
+          label: (gear) => `Add ${gear.model}`
+        }
       ];
     }
   }

@@ -2,16 +2,16 @@ import { figureOf } from '../figures/record';
 import { figureWords, massWords } from '../figures/figure-words';
 import { fullName } from '../model/gear';
 import { payloadVerdict } from '../relations/support/payload';
+import { isClosedInBag, whyOpen } from '../rigs/closings';
 import {
-  chainInBag,
   type Connection,
   connectionsOf,
   isMissingPort,
-  type MissingPort,
-  whyOpen
+  type MissingPort
 } from '../rigs/connections';
 import type { PlacedRig } from '../rigs/placed-rig';
 import { chainProposals } from './chain-proposals';
+import { sentence } from './sentence';
 import type { AngleFindingRow } from './finding';
 import { cheapestOf, swapFor } from './part-candidates';
 
@@ -21,7 +21,7 @@ function openJoint(rig: PlacedRig): Connection | MissingPort | undefined {
   return connectionsOf(rig).find(
     (need) =>
       heldPurposes.includes(need.purpose as (typeof heldPurposes)[number]) &&
-      (isMissingPort(need) || !chainInBag(need, rig.kit))
+      (isMissingPort(need) || !isClosedInBag(need, rig.kit))
   );
 }
 
@@ -84,15 +84,17 @@ export const supportFindings: AngleFindingRow[] = [
         needs: 1,
         unit: 'yes/no',
         about: need.purpose,
-        lineIds: isMissingPort(need) ? [need.part.line.id] : [need.from.line.id, need.to.line.id],
+        lineIds: isMissingPort(need)
+          ? [need.part.line.id]
+          : [need.from, need.to].flatMap((part) => (part ? [part.line.id] : [])),
         title: () =>
           isMissingPort(need)
             ? `${fullName(need.part.gear)} has nowhere to screw on`
-            : `${need.fromPort.type} meets ${need.toPort.type}: nothing joins them`,
+            : `${need.fromPorts[0]!.type} meets ${need.toPorts[0]!.type}: nothing joins them`,
         why: () =>
           isMissingPort(need)
             ? `Something has to hold it, and it has neither thread nor foot for that.`
-            : `${whyOpen(need, rig.kit).replace(/^./, (first) => first.toUpperCase())}.`
+            : sentence(whyOpen(need, rig.kit))
       };
     },
     propose: (context) => {

@@ -1,28 +1,58 @@
+import { figureIndex } from '../figures/table';
+import { accountFindings } from './account-findings';
+import { bodyCareFindings } from './body-care-findings';
 import { bodyFindings } from './body-findings';
 import type { AngleFindingRow, FindingRow, PlanFindingRow } from './finding';
 import { handlingFindings } from './handling-findings';
 import { lensFindings } from './lens-findings';
+import { lensLightFindings } from './lens-light-findings';
+import { lensUseFindings } from './lens-use-findings';
 import { lightFindings } from './light-findings';
+import { lightPlaceFindings } from './light-place-findings';
 import { moneyFindings } from './money-findings';
+import { powerAwayFindings } from './power-away-findings';
 import { powerFindings } from './power-findings';
+import { relianceFindings } from './reliance-findings';
+import { ruleFindings } from './rule-findings';
 import { soundFindings } from './sound-findings';
+import { soundPlaceFindings } from './sound-place-findings';
+import { stabilityFindings } from './stability-findings';
 import { storageFindings } from './storage-findings';
 import { supportFindings } from './support-findings';
-import { wholeFindings } from './whole-findings';
+import { cuttingFindings, wholeFindings } from './whole-findings';
 
-/** The one table of finding codes judged per angle. */
+/** The one table of finding codes judged per angle. A code may have several rows, one a cause. */
 export const angleFindings: readonly AngleFindingRow[] = [
   ...bodyFindings,
+  ...bodyCareFindings,
   ...lensFindings,
+  ...lensLightFindings,
+  ...lensUseFindings,
   ...soundFindings,
+  ...soundPlaceFindings,
   ...lightFindings,
+  ...lightPlaceFindings,
   ...supportFindings,
+  ...stabilityFindings,
   ...storageFindings,
   ...powerFindings,
-  ...handlingFindings
+  ...powerAwayFindings,
+  ...handlingFindings,
+  ...relianceFindings,
+  ...cuttingFindings
 ];
 
 /** Those judged once for the whole plan. */
-export const planFindings: readonly PlanFindingRow[] = [...moneyFindings, ...wholeFindings];
+export const planFindings: readonly PlanFindingRow[] = [
+  ...moneyFindings,
+  ...accountFindings,
+  ...ruleFindings,
+  ...wholeFindings
+];
 
 export const findingTable: readonly FindingRow[] = [...angleFindings, ...planFindings];
+
+/** Places in the record of the figures each row reads. */
+export const readsOfFinding: readonly (readonly number[])[] = angleFindings.map((row) =>
+  row.reads.map((id) => figureIndex[id])
+);

@@ -1,7 +1,14 @@
+import { figureWords } from '../figures/figure-words';
+import { figureOf } from '../figures/record';
 import { fullName } from '../model/gear';
+import { EDITING_SHARE, LIGHTER_COPY_MBPS } from '../relations/storage/editing-load';
 import { AIR_TRAVEL_WH } from '../relations/power/off-grid';
-import type { Held, PlanFindingRow } from './finding';
-import { cheapestOf, swapFor } from './part-candidates';
+import { openConnections } from '../rigs/closings';
+import type { Connection, ConnectionPurpose } from '../rigs/connections';
+import type { PlacedRig } from '../rigs/placed-rig';
+import { chainProposal } from './chain-proposals';
+import type { AngleFindingRow, Held, PlanContext, PlanFindingRow, Proposal } from './finding';
+import { cheapestOf, swapFor, swapTo } from './part-candidates';
 
 /** What the whole kit lacks or brings, whatever the scene. */
 export const wholeFindings: PlanFindingRow[] = [
@@ -32,39 +39,22 @@ export const wholeFindings: PlanFindingRow[] = [
     family: 'storage',
     scope: 'plan',
     about: 'a recorder has no card',
-    judge: ({ kit }): Held[] =>
-      kit.of('recorder').flatMap(({ line, gear }): Held[] => {
-        const slots = gear.ports.filter((port) => port.role === 'card').map((port) => port.type);
-        if (
-          gear.internalStorageGb !== undefined ||
-          slots.length === 0 ||
-          kit.of('card').some((card) => slots.includes(card.gear.cardKind))
-        )
-          return [];
-        return [
-          {
-            severity: 'warn',
-            about: line.id,
-            lineIds: [line.id],
-            has: 0,
-            needs: 1,
-            unit: 'count',
-            title: () => `${gear.model} has no card`,
-            why: () => `${fullName(gear)} records to ${slots.join(' or ')} and none is in the bag.`
-          }
-        ];
-      }),
-    propose: ({ kit, shelf, project }, held) => {
-      const recorder = kit.byLine(held.about)?.gear;
-      const slots =
-        recorder?.ports.filter((port) => port.role === 'card').map((port) => port.type) ?? [];
-      return [
-        {
-          parts: cheapestOf(shelf, project, 'card', (gear) => slots.includes(gear.cardKind)),
-          label: (gear) => `Add ${gear.model}`
-        }
-      ];
-    }
+    judge: ({ rigs }): Held[] =>
+      openOnce(rigs, 'card in its slot')
+        .filter(({ from }) => from.gear.kind !== 'body')
+        .map(({ from: { line, gear }, fromPorts }): Held => ({
+          severity: 'warn',
+          about: line.id,
+          lineIds: [line.id],
+          has: 0,
+          needs: 1,
+          unit: 'count',
+          title: () => `${gear.model} has no card`,
+          why: () =>
+            `${fullName(gear)} records to ${fromPorts.map((port) => port.type).join(' or ')} and none is in the bag.`
+        })),
+    propose: (context, held) =>
+      chainsFor(context, 'card in its slot', ({ from }) => from.line.id === held.about)
   },
   {
     code: 'P6',
@@ -114,14 +104,11 @@ export const wholeFindings: PlanFindingRow[] = [
     family: 'whole',
     scope: 'plan',
     about: 'nothing reads the cards',
-    judge: ({ kit }): Held[] => {
-      const kinds = new Set(kit.of('card').map(({ gear }) => gear.cardKind));
-      const missing = [...kinds].filter(
-        (kind) =>
-          !kit.of('reader').some(({ gear }) => gear.cardKind === kind) &&
-          !kit.of('computer').some(({ gear }) => gear.hasReader === true)
+    judge: ({ rigs }): Held[] => {
+      const kinds = new Set(
+        openOnce(rigs, 'files into computer').map(({ fromPorts }) => fromPorts[0]!.type)
       );
-      return missing.map((kind): Held => ({
+      return [...kinds].map((kind): Held => ({
         severity: 'note',
         about: kind,
         has: 0,
@@ -132,11 +119,102 @@ export const wholeFindings: PlanFindingRow[] = [
           'The files come off through a reader, and neither one nor a computer with one is in the list. If your computer has one, enter it as owned.'
       }));
     },
-    propose: ({ shelf, project }, held) => [
-      {
-        parts: cheapestOf(shelf, project, 'reader', (gear) => gear.cardKind === held.about),
-        label: (gear) => `Add ${gear.model}`
-      }
-    ]
+    propose: (context, held) =>
+      chainsFor(
+        context,
+        'files into computer',
+        ({ fromPorts }) => fromPorts[0]!.type === held.about
+      )
   }
 ];
+
+/** What cutting asks of the computer, judged where the heaviest files come from. */
+export const cuttingFindings: AngleFindingRow[] = [
+  {
+    code: 'W4',
+    family: 'whole',
+    scope: 'angle',
+    about: 'the computer cannot play the mode, or has no room for the files',
+    reads: ['editingShare', 'freeSpace'],
+    judge: (rig, record) => {
+      const computer = rig.kit.of('computer')[0];
+      if (!computer || rig.index > 0) return undefined;
+      const share = figureOf(record, 'editingShare');
+      if (share !== undefined && share > EDITING_SHARE.plays)
+        return {
+          severity: share > EDITING_SHARE.lighterCopies ? 'warn' : 'note',
+          about: 'plays',
+          lineIds: [computer.line.id],
+          figure: 'editingShare',
+          has: share,
+          needs: EDITING_SHARE.plays,
+          unit: '×',
+          title: () => `${computer.gear.model} stutters over ${rig.scene.name}`,
+          why: () =>
+            `Cutting it asks ${figureWords(share, '×')} of what ${fullName(computer.gear)} plays. ${share > EDITING_SHARE.lighterCopies ? 'Even lighter copies will be slow.' : `Lighter copies at ${LIGHTER_COPY_MBPS} Mb/s, 20 GB an hour, make it smooth.`}`
+        };
+      const room = figureOf(record, 'freeSpace');
+      const need = figureOf(record, 'sizeNeeded');
+      if (room === undefined || need === undefined || need <= room) return undefined;
+      return {
+        severity: 'warn',
+        about: 'room',
+        lineIds: [computer.line.id],
+        figure: 'freeSpace',
+        has: room,
+        needs: need,
+        unit: 'GB',
+        title: () => `${computer.gear.model} has no room for ${rig.scene.name}`,
+        why: () =>
+          `The recordings need ${figureWords(need, 'GB')} and ${figureWords(room, 'GB')} are free; cut from a drive, or clear some first.`
+      };
+    },
+    propose: (context, held) => {
+      const { rig } = context;
+      const computer = rig.kit.of('computer')[0]!;
+      const smaller = rig.body?.gear.modes.find(
+        (mode) => mode.fps === rig.scene.fps && mode.pixelsAcross < (rig.mode?.pixelsAcross ?? 0)
+      );
+      return [
+        ...(smaller
+          ? [
+              {
+                label: `Film at ${smaller.pixelsAcross} pixels`,
+                act: {
+                  type: 'change scene' as const,
+                  sceneId: rig.scene.id,
+                  patch: { pixelsAcross: smaller.pixelsAcross }
+                }
+              }
+            ]
+          : []),
+        swapTo(context, 'computer', computer.line.id, (gear) =>
+          held.about === 'plays'
+            ? (gear.editingRating ?? 0) > (computer.gear.editingRating ?? 0)
+            : (gear.freeSpaceGb ?? 0) > held.needs!
+        )
+      ];
+    }
+  }
+];
+
+/** What the angles leave open of a purpose, each part named once though many scenes need it. */
+function openOnce(rigs: readonly PlacedRig[], purpose: ConnectionPurpose): Connection[] {
+  const byLine = new Map<string, Connection>();
+  for (const rig of rigs)
+    for (const need of openConnections(rig, purpose)) byLine.set(need.from.line.id, need);
+  return [...byLine.values()];
+}
+
+/** The cheapest chain for one of them. */
+function chainsFor(
+  { rigs, project, plan, shelf }: PlanContext,
+  purpose: ConnectionPurpose,
+  which: (need: Connection) => boolean
+): Proposal[] {
+  for (const rig of rigs) {
+    const need = openConnections(rig, purpose).find(which);
+    if (need) return chainProposal({ rig, project, plan, shelf }, need);
+  }
+  return [];
+}

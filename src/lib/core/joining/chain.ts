@@ -14,5 +14,5 @@ export interface Chain {
   parts: JoiningPart[];
   costMinor: number;
   /** What each step joins, in words a person can follow with a finger. */
-  steps: string[];
+  readonly steps: string[];
 }

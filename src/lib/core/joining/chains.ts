@@ -1,5 +1,6 @@
 import { mates, type Port } from '../model/ports';
 import type { Chain, JoiningPart } from './chain';
+import { joiningEnds } from './ends';
 
 /** Longer chains wobble, hum and fall; nobody builds them. */
 export const MOST_PARTS_IN_CHAIN = 4;
@@ -10,7 +11,13 @@ export type ChainLimit = (parts: readonly JoiningPart[]) => string | undefined;
 const portKey = (port: Port) => `${port.family}|${port.type}|${port.end}`;
 const mateKey = (port: Port) =>
   `${port.family}|${port.type}|${port.end === 'plug' ? 'socket' : 'plug'}`;
-const portWords = (port: Port) => `${port.type} ${port.end}`;
+/** A port in words; what a chain ends in has no half. */
+export const portWords = (port: Port): string => endWords[port.type] ?? `${port.type} ${port.end}`;
+const endWords: Readonly<Record<string, string>> = {
+  energy: 'a source of power',
+  recording: 'something to record on',
+  computer: 'the computer'
+};
 
 interface Passage {
   part: JoiningPart;
@@ -20,7 +27,8 @@ interface Passage {
 
 /** Joining parts by the end they take in, made once for a shelf. */
 export interface JoiningIndex {
-  readonly byEntry: ReadonlyMap<string, readonly Passage[]>;
+  /** Passages that begin at a port of this key, cheapest first. */
+  from(key: string): readonly Passage[];
 }
 
 /**
@@ -30,7 +38,7 @@ export interface JoiningIndex {
 export function indexJoiningParts(parts: readonly JoiningPart[]): JoiningIndex {
   const byEntry = new Map<string, Passage[]>();
   for (const part of withoutBeaten(parts)) {
-    const joins = part.gear.ports.filter((port) => port.role === 'joins');
+    const joins = joiningEnds(part.gear);
     for (const entry of joins) {
       for (const exit of joins) {
         if (exit === entry) continue;
@@ -42,7 +50,19 @@ export function indexJoiningParts(parts: readonly JoiningPart[]): JoiningIndex {
     }
   }
   for (const list of byEntry.values()) list.sort((a, b) => a.part.costMinor - b.part.costMinor);
-  return { byEntry };
+  return { from: (key) => byEntry.get(key) ?? noPassages };
+}
+const noPassages: readonly Passage[] = [];
+
+/** Two indexes as one; the first is the bag's, whose parts cost nothing and so come first. */
+export function bothIndexes(bag: JoiningIndex, shelf: JoiningIndex): JoiningIndex {
+  return {
+    from: (key) => {
+      const own = bag.from(key);
+      const bought = shelf.from(key);
+      return own.length === 0 ? bought : bought.length === 0 ? own : [...own, ...bought];
+    }
+  };
 }
 
 /** What a part offers beyond its ports: more of it is never worse. */
@@ -53,6 +73,8 @@ export function strengthsOf({ gear }: JoiningPart): number[] {
     gear.kind === 'cable' && gear.givesPhantom === true ? 1 : 0,
     gear.kind === 'cable' && gear.givesPlugInPower === true ? 1 : 0,
     gear.kind === 'cable' && gear.attenuates === true ? 1 : 0,
+    gear.kind === 'cable' ? (gear.carriesW ?? 0) : 0,
+    gear.kind === 'bank' || gear.kind === 'mains block' ? (gear.outputW ?? 0) : 0,
     gear.kind === 'mount adapter'
       ? Number(gear.keepsFocus === true) + Number(gear.keepsAperture === true)
       : 0
@@ -67,11 +89,8 @@ function withoutBeaten(parts: readonly JoiningPart[]): JoiningPart[] {
       kept.push(part);
       continue;
     }
-    const key = part.gear.ports
-      .filter((port) => port.role === 'joins')
-      .map(portKey)
-      .sort()
-      .join('+');
+    // A limit may ask for more than strength: a block wants a socket in the wall, a bank does not.
+    const key = [part.gear.kind, ...joiningEnds(part.gear).map(portKey).sort()].join('+');
     const group = groups.get(key) ?? [];
     group.push(part);
     groups.set(key, group);
@@ -96,28 +115,67 @@ function withoutBeaten(parts: readonly JoiningPart[]): JoiningPart[] {
 }
 
 /**
- * All chains from one open port to another that pass the limit, cheapest first.
+ * All chains from one of the open ports of a part to one of another's that pass the limit, cheapest first.
  *
- * @param mostMinor dearer chains are not looked for
+ * @param from ports of which any will do, the usual one first
  */
 export function chainsBetween(
+  from: Port | readonly Port[],
+  to: Port | readonly Port[],
+  index: JoiningIndex,
+  limit: ChainLimit = () => undefined
+): Chain[] {
+  const found: Chain[] = [];
+  for (const one of [from].flat())
+    for (const other of [to].flat()) {
+      walkChains(one, other, index, limit, Infinity, (chain) => {
+        found.push(chain);
+        return Infinity;
+      });
+    }
+  return found.sort(cheaperFirst);
+}
+
+/** The first of `chainsBetween`, without walking what is dearer than one found already. */
+export function cheapestChain(
+  from: readonly Port[],
+  to: readonly Port[],
+  index: JoiningIndex,
+  limit: ChainLimit
+): Chain | undefined {
+  let best: Chain | undefined;
+  for (const one of from)
+    for (const other of to)
+      walkChains(one, other, index, limit, best?.costMinor ?? Infinity, (chain) => {
+        if (!best || cheaperFirst(chain, best) < 0) best = chain;
+        return best.costMinor;
+      });
+  return best;
+}
+
+const cheaperFirst = (a: Chain, b: Chain) =>
+  a.costMinor - b.costMinor || a.parts.length - b.parts.length;
+
+/** Walks every chain between two ports; `take` answers with the most the next one may cost. */
+function walkChains(
   from: Port,
   to: Port,
   index: JoiningIndex,
-  limit: ChainLimit = () => undefined,
-  mostMinor = Infinity
-): Chain[] {
-  const found: Chain[] = [];
+  limit: ChainLimit,
+  most: number,
+  take: (chain: Chain) => number
+): void {
   const path: Passage[] = [];
+  let mostMinor = most;
   // An end passed twice leads nowhere new, save through other parts of the bag.
   const visit = (at: Port, costMinor: number) => {
     if (mates(at, to)) {
       const parts = path.map(({ part }) => part);
       if (limit(parts) === undefined)
-        found.push({ parts, costMinor, steps: stepsOf(path, from, to) });
+        mostMinor = take(new FoundChain(parts, costMinor, [...path], from, to));
     }
     if (path.length === MOST_PARTS_IN_CHAIN) return;
-    for (const passage of index.byEntry.get(mateKey(at)) ?? []) {
+    for (const passage of index.from(mateKey(at))) {
       const cost = costMinor + passage.part.costMinor;
       if (cost > mostMinor) break;
       if (
@@ -131,14 +189,35 @@ export function chainsBetween(
     }
   };
   visit(from, 0);
-  return found.sort((a, b) => a.costMinor - b.costMinor || a.parts.length - b.parts.length);
 }
 
-function stepsOf(path: readonly Passage[], from: Port, to: Port): string[] {
-  if (path.length === 0) return [];
-  const steps = path.map(
-    ({ part, entry }, at) =>
-      `${portWords(at === 0 ? from : path[at - 1]!.exit)} into ${part.gear.model}, ${portWords(entry)}`
-  );
-  return [...steps, `${portWords(path.at(-1)!.exit)} into ${portWords(to)}`];
+/** A chain whose steps are put into words when somebody reads them. */
+class FoundChain implements Chain {
+  readonly #path: readonly Passage[];
+  readonly #from: Port;
+  readonly #to: Port;
+
+  constructor(
+    readonly parts: JoiningPart[],
+    readonly costMinor: number,
+    path: readonly Passage[],
+    from: Port,
+    to: Port
+  ) {
+    this.#path = path;
+    this.#from = from;
+    this.#to = to;
+  }
+
+  get steps(): string[] {
+    const path = this.#path;
+    if (path.length === 0) return [];
+    const steps = path.map(
+      ({ part, entry }, at) =>
+        `${portWords(at === 0 ? this.#from : path[at - 1]!.exit)} into ${part.gear.model}, ${portWords(entry)}`
+    );
+    return this.#to.type in endWords
+      ? steps
+      : [...steps, `${portWords(path.at(-1)!.exit)} into ${portWords(this.#to)}`];
+  }
 }

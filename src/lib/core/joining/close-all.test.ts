@@ -23,7 +23,7 @@ function closable(joints: readonly Joint[], pieces: readonly JoiningPart[]): boo
   const [joint, ...rest] = joints;
   if (!joint) return true;
   const walk = (at: Port, left: readonly JoiningPart[], depth: number): boolean => {
-    if (mates(at, joint.to) && closable(rest, left)) return true;
+    if (joint.to.some((to) => mates(at, to)) && closable(rest, left)) return true;
     if (depth === MOST_PARTS_IN_CHAIN) return false;
     return left.some((one, index) => {
       const others = left.filter((_, other) => other !== index);
@@ -33,7 +33,7 @@ function closable(joints: readonly Joint[], pieces: readonly JoiningPart[]): boo
       );
     });
   };
-  return walk(joint.from, pieces, 0);
+  return joint.from.some((from) => walk(from, pieces, 0));
 }
 
 /** Every purchase of up to two pieces of each part, cheapest first, until all occasions are closable. */
@@ -63,7 +63,8 @@ describe('closing every joint', () => {
     const port = fc
       .record({ type: fc.constantFrom('A', 'B'), side })
       .map((one) => end(one.type, one.side));
-    const joint = fc.record({ from: port, to: port });
+    const ports = fc.array(port, { minLength: 1, maxLength: 2 });
+    const joint = fc.record({ from: ports, to: ports });
     const occasions = fc
       .array(fc.array(joint, { minLength: 1, maxLength: 2 }), { minLength: 1, maxLength: 2 })
       .map((list) =>
@@ -90,7 +91,11 @@ describe('closing every joint', () => {
 
   it('uses a piece again on another day, but not twice at once', () => {
     const lead = part('lead', 500, end('A', 'socket'), end('B', 'plug'));
-    const joint = (id: string): Joint => ({ id, from: end('A', 'plug'), to: end('B', 'socket') });
+    const joint = (id: string): Joint => ({
+      id,
+      from: [end('A', 'plug')],
+      to: [end('B', 'socket')]
+    });
     expect(closeAll([[joint('a')], [joint('b')]], [], [lead]).costMinor).toBe(500);
     expect(closeAll([[joint('a'), joint('b')]], [], [lead]).costMinor).toBe(1000);
   });
@@ -99,13 +104,13 @@ describe('closing every joint', () => {
     const short = part('short', 300, end('A', 'socket'), end('B', 'plug'));
     const tooShort: Joint = {
       id: 'x',
-      from: end('A', 'plug'),
-      to: end('B', 'socket'),
+      from: [end('A', 'plug')],
+      to: [end('B', 'socket')],
       limit: () => 'the cable is too short'
     };
     expect(closeAll([[tooShort]], [], [short]).open.get('x')).toBe('the cable is too short');
     expect(
-      closeAll([[{ ...tooShort, to: end('C', 'socket') }]], [], [short]).open.get('x')
+      closeAll([[{ ...tooShort, to: [end('C', 'socket')] }]], [], [short]).open.get('x')
     ).toMatch(/nothing in the bag or on the shelf leads from a A plug to a C socket/);
   });
 });

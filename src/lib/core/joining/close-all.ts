@@ -1,13 +1,13 @@
 import type { GearItem } from '../model/gear';
 import type { Port } from '../model/ports';
 import type { Chain, JoiningPart } from './chain';
-import { type ChainLimit, chainsBetween, indexJoiningParts } from './chains';
+import { type ChainLimit, chainsBetween, indexJoiningParts, portWords } from './chains';
 
-/** Two ports that have to meet. */
+/** Two parts that have to meet, each by any of the ports it has for it. */
 export interface Joint {
   id: string;
-  from: Port;
-  to: Port;
+  from: readonly Port[];
+  to: readonly Port[];
   limit?: ChainLimit;
 }
 
@@ -131,6 +131,6 @@ export function closeAll(
 function reasonFor(joint: Joint, index: ReturnType<typeof indexJoiningParts>): string {
   const [byPorts] = chainsBetween(joint.from, joint.to, index);
   if (!byPorts)
-    return `nothing in the bag or on the shelf leads from a ${joint.from.type} ${joint.from.end} to a ${joint.to.type} ${joint.to.end}`;
+    return `nothing in the bag or on the shelf leads from a ${portWords(joint.from[0]!)} to a ${portWords(joint.to[0]!)}`;
   return joint.limit?.(byPorts.parts) ?? 'it cannot be closed';
 }

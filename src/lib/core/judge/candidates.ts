@@ -1,6 +1,5 @@
 import type { Act } from '../acts/act';
 import { applyAct } from '../acts/apply-act';
-import { type Finding, severityRank } from '../findings/finding';
 import { newLine, swapFor } from '../findings/part-candidates';
 import { compareKits, type KitMerit } from '../merit/kit-merit';
 import { type GearItem, pocketOf } from '../model/gear';
@@ -10,6 +9,8 @@ import { activePlan, type Project } from '../model/project';
 import type { Shelf } from '../model/shelf';
 import { judgePlan, type Judgement } from './judge-plan';
 import { completeKit } from './settle';
+import { watched } from './watched-judgement';
+import { type FindingChange, whatChanges } from './what-changes';
 
 /** One part of a pocket, judged as if it were taken into the whole kit. */
 export interface Candidate {
@@ -25,25 +26,9 @@ export interface Candidate {
   firmMinor: number;
   remainingMinor: number;
   merit: KitMerit;
-  settles: CandidateChange[];
-  breaks: CandidateChange[];
+  settles: FindingChange[];
+  breaks: FindingChange[];
   act: Act | undefined;
-}
-
-export interface CandidateChange {
-  code: string;
-  severity: string;
-  title: string;
-}
-
-/** The same thing said of two scenes is said once. */
-function onceEach(findings: readonly Finding[]): CandidateChange[] {
-  const changes = new Map<string, CandidateChange>();
-  for (const { code, severity, title } of findings) {
-    const words = title();
-    if (!changes.has(words)) changes.set(words, { code, severity, title: words });
-  }
-  return [...changes.values()];
 }
 
 /** Parts that do the same job: one takes the other's place. Small joining parts only ever join. */
@@ -126,13 +111,7 @@ function judgeCandidate(
   const line: PlanLine = { ...newLine(plan, gear), basis, quantity: replaced?.quantity ?? 1 };
   const take: Act = replaced ? swapFor(replaced.id)(line) : { type: 'add line', line };
   const changed = applyAct(project, take);
-  const { acts, judgement: after } = completeKit(before, changed, shelf);
-  const had = new Map(
-    before.findings.map((finding) => [finding.key, severityRank(finding.severity)])
-  );
-  const has = new Map(
-    after.findings.map((finding) => [finding.key, severityRank(finding.severity)])
-  );
+  const { acts, judgement: after } = completeKit(watched(project, before), changed, shelf);
   const replacedCost = replaced
     ? (before.money.lines.find((one) => one.line.id === replaced.id)?.firmMinor ?? 0)
     : 0;
@@ -149,38 +128,61 @@ function judgeCandidate(
     firmMinor: after.money.firmMinor,
     remainingMinor: after.money.remainingMinor,
     merit: after.merit,
-    settles: onceEach(
-      before.findings.filter(
-        (finding) =>
-          finding.severity !== 'note' &&
-          (has.get(finding.key) ?? -1) < severityRank(finding.severity)
-      )
-    ),
-    breaks: onceEach(
-      after.findings.filter(
-        (finding) =>
-          finding.severity !== 'note' &&
-          (had.get(finding.key) ?? -1) < severityRank(finding.severity)
-      )
-    ),
+    ...whatChanges(before, after),
     act: acts.length > 0 ? { type: 'together', acts: [take, ...acts] } : take
   };
 }
 
+/** Parts judged before the first screen is shown: what costs about as much as what is packed. */
+const FIRST_SCREEN = 24;
+
+/** Packed parts first, then those whose price lies nearest to theirs. */
+function nearestFirst(
+  parts: readonly GearItem[],
+  project: Project,
+  shelf: Shelf,
+  pocket: Pocket
+): GearItem[] {
+  const packed = activePlan(project)
+    .lines.map((line) => shelf.byId.get(line.gearId))
+    .filter((gear): gear is GearItem => gear !== undefined && pocketOf(gear) === pocket);
+  const inBag = new Set(packed.map(({ id }) => id));
+  const price = (gear: GearItem) => gear.priceNew?.likely ?? 0;
+  const around = Math.max(0, ...packed.map(price));
+  const off = (gear: GearItem) => (inBag.has(gear.id) ? -1 : Math.abs(price(gear) - around));
+  return [...parts].sort((a, b) => off(a) - off(b) || (a.id < b.id ? -1 : 1));
+}
+
+const bestFirst = (a: Candidate, b: Candidate) =>
+  compareKits(b.merit, a.merit) ||
+  b.merit.onceSettledHundredths - a.merit.onceSettledHundredths ||
+  a.trueCostMinor - b.trueCostMinor ||
+  (a.gear.id < b.gear.id ? -1 : 1);
+
 /**
  * Every part of the shelf that belongs into a pocket, judged in the whole kit. Best kit first; among
  * equals the cheaper.
+ *
+ * @param onfirst is given the parts nearest in price to what is packed, before the rest is judged
  */
-export function judgeCandidates(project: Project, shelf: Shelf, pocket: Pocket): Candidate[] {
+export function judgeCandidates(
+  project: Project,
+  shelf: Shelf,
+  pocket: Pocket,
+  onfirst?: (first: Candidate[]) => void
+): Candidate[] {
   const before = judgePlan(project, activePlan(project), shelf);
-  return shelf.items
-    .filter((gear) => pocketOf(gear) === pocket)
-    .map((gear) => judgeCandidate(project, shelf, before, gear))
-    .sort(
-      (a, b) =>
-        compareKits(b.merit, a.merit) ||
-        b.merit.onceSettledHundredths - a.merit.onceSettledHundredths ||
-        a.trueCostMinor - b.trueCostMinor ||
-        (a.gear.id < b.gear.id ? -1 : 1)
-    );
+  const parts = nearestFirst(
+    shelf.items.filter((gear) => pocketOf(gear) === pocket),
+    project,
+    shelf,
+    pocket
+  );
+  const judged: Candidate[] = [];
+  for (const gear of parts) {
+    judged.push(judgeCandidate(project, shelf, before, gear));
+    if (judged.length === FIRST_SCREEN && parts.length > FIRST_SCREEN)
+      onfirst?.([...judged].sort(bestFirst));
+  }
+  return judged.sort(bestFirst);
 }

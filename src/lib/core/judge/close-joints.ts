@@ -3,13 +3,8 @@ import { newLine } from '../findings/part-candidates';
 import { closeAll, type Joint } from '../joining/close-all';
 import { activePlan, type Project } from '../model/project';
 import type { Shelf } from '../model/shelf';
-import {
-  connectionsOf,
-  connectionWords,
-  isMissingPort,
-  joiningPartsOfKit,
-  joiningPartsOfShelf
-} from '../rigs/connections';
+import { joiningPartsOfKit, joiningPartsOfShelf } from '../rigs/closings';
+import { connectionsOf, connectionWords, isMissingPort } from '../rigs/connections';
 import type { Judgement } from './judge-plan';
 
 /** Every open end of the kit closed at once, as cheaply as can be. */
@@ -35,11 +30,11 @@ export function closeJoints(project: Project, shelf: Shelf, judgement: Judgement
       .flatMap(({ rig }) => connectionsOf(rig))
       .flatMap((need): Joint[] => {
         if (isMissingPort(need)) return [];
-        const id = `${scene.id} ${need.purpose} ${need.from.line.id} ${need.to.line.id}`;
+        const id = `${scene.id} ${need.purpose} ${need.from.line.id} ${need.to?.line.id ?? ''}`;
         if (seen.has(id)) return [];
         seen.add(id);
         words.set(id, { sceneName: scene.name, joint: connectionWords(need) });
-        return [{ id, from: need.fromPort, to: need.toPort, limit: need.limit }];
+        return [{ id, from: need.fromPorts, to: need.toPorts, limit: need.limit }];
       });
   });
   const closing = closeAll(

@@ -17,6 +17,7 @@ export function evaluationText(
   const out = [
     `${names.project}, ${names.plan}`,
     `${amount(money.firmMinor)} of ${amount(money.spendableMinor)} that may be spent: ${amount(Math.abs(money.remainingMinor))} ${money.remainingMinor < 0 ? 'over' : 'left'}`,
+    `between ${amount(money.range.lowestMinor)} and ${amount(money.range.worstMinor)}; chance of being over ${Math.round(money.range.chanceOver * 100)} %`,
     ''
   ];
   for (const scene of merit.scenes) {
@@ -39,5 +40,21 @@ export function evaluationText(
       `     ${finding.why}`
     );
   if (findings.length === 0) out.push('Nothing stands in the way.');
+  if (evaluation.questions.length > 0) out.push('', 'Ask before you pay:');
+  for (const { question, effects } of evaluation.questions)
+    out.push(
+      `  ${question}`,
+      ...effects.map(
+        ({ answer, brings }) =>
+          `     ${answer}: ${brings.length > 0 ? brings.join('; ') : 'nothing is in the way'}`
+      )
+    );
+  for (const { sceneId, angleId, settings } of evaluation.scenes) {
+    out.push(
+      '',
+      `Settings, ${names.scenes[sceneId] ?? sceneId}${angleId === 'a' ? '' : ` ${angleId}`}:`
+    );
+    for (const { name, set } of settings) out.push(`  ${name}: ${set}`);
+  }
   return `${out.join('\n')}\n`;
 }

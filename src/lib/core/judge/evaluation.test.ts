@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../catalogue/demo-project';
 import { catalogue } from '../../catalogue/load-catalogue';
@@ -20,6 +21,25 @@ describe('an evaluation', () => {
       JSON.parse(JSON.stringify(structuredClone(evaluation)))
     );
     expect(JSON.stringify(evaluation)).not.toContain('null,"unit"');
+  });
+
+  it('answers what docs/api.md shows', () => {
+    const shown = JSON.parse(
+      /```json\n([\s\S]*?)\n```/.exec(readFileSync('docs/api.md', 'utf8'))![1]!
+    ) as unknown;
+    /** Everything shown is there; lists are shown in part. */
+    const isPart = (part: unknown, whole: unknown): boolean =>
+      Array.isArray(part)
+        ? Array.isArray(whole) &&
+          part.every((one) => whole.some((other: unknown) => isPart(one, other)))
+        : part !== null && typeof part === 'object'
+          ? Object.entries(part).every(([key, value]) =>
+              isPart(value, (whole as Record<string, unknown> | undefined)?.[key])
+            )
+          : part === whole;
+    const answer = JSON.parse(JSON.stringify(evaluation)) as Record<string, unknown>;
+    for (const [key, value] of Object.entries(shown as Record<string, unknown>))
+      expect(isPart(value, answer[key]), key).toBe(true);
   });
 
   it('gives the lesson’s figures by hand', () => {

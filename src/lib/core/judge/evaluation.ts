@@ -1,11 +1,17 @@
+import { rangeOf } from '../money/price-range';
 import { figureWords } from '../figures/figure-words';
 import { absent, known } from '../figures/record';
+import { isLeaf } from '../figures/rows';
 import { figureIndex, figureOrder, figureTable } from '../figures/table';
 import type { Plan } from '../model/plan';
 import type { Project } from '../model/project';
 import type { Shelf } from '../model/shelf';
 import type { Judgement } from './judge-plan';
+import { closeJoints } from './close-joints';
 import { judgePlan } from './judge-plan';
+import { questionsOf } from './questions';
+import { settingsOf } from './settings';
+import { verdictsUnderSchools } from './verdicts';
 
 /** A number JSON can carry: levels of nothing and endless ranges become words. */
 function jsonNumber(value: number): number | 'without end' | 'none' {
@@ -13,8 +19,9 @@ function jsonNumber(value: number): number | 'without end' | 'none' {
 }
 
 /** The judgement as plain data: what `POST /api/evaluate` answers with. */
-export function evaluationOf(project: Project, plan: Plan, judgement: Judgement) {
+export function evaluationOf(project: Project, plan: Plan, shelf: Shelf, judgement: Judgement) {
   const { money, merit } = judgement;
+  const joints = closeJoints(project, shelf, judgement);
   return {
     project: project.id,
     plan: plan.id,
@@ -26,6 +33,9 @@ export function evaluationOf(project: Project, plan: Plan, judgement: Judgement)
       firmMinor: money.firmMinor,
       remainingMinor: money.remainingMinor,
       laterMinor: money.laterMinor,
+      afterCashBackMinor: money.afterCashBackMinor,
+      afterResaleMinor: money.afterResaleMinor,
+      range: rangeOf(money),
       pockets: money.pockets,
       lines: money.lines.map((one) => ({
         lineId: one.line.id,
@@ -56,7 +66,12 @@ export function evaluationOf(project: Project, plan: Plan, judgement: Judgement)
           const at = figureIndex[id];
           const state = record.states[at];
           if (state === absent) return [];
-          const { unit, words } = figureTable[id];
+          const row = figureTable[id];
+          const { unit, words } = row;
+          // Why: the relation and its inputs, or who stated it.
+          const why = isLeaf(row)
+            ? { source: row.source }
+            : { relation: row.relation, from: row.from };
           const value = record.values[at]!;
           return [
             [
@@ -65,14 +80,24 @@ export function evaluationOf(project: Project, plan: Plan, judgement: Judgement)
                 ? {
                     value: words ? (words[value] ?? value) : jsonNumber(value),
                     unit,
-                    words: words ? undefined : figureWords(value, unit, project.units)
+                    words: words ? undefined : figureWords(value, unit, project.units),
+                    ...why
                   }
-                : { value: null, unit, unknown: true, refused: record.refused?.get(id)?.message }
+                : {
+                    value: null,
+                    unit,
+                    unknown: true,
+                    refused: record.refused?.get(id)?.message,
+                    ...why
+                  }
             ]
           ];
         })
-      )
+      ),
+      settings: settingsOf({ scene, angle, record, rig })
     })),
+    joints: joints.steps,
+    openJoints: joints.open,
     findings: judgement.findings.map((finding) => ({
       code: finding.code,
       severity: finding.severity,
@@ -111,8 +136,14 @@ export function evaluationOf(project: Project, plan: Plan, judgement: Judgement)
             }
           ])
         )
+      })),
+      underSchools: verdictsUnderSchools(project, judgement).map(({ school, merit: verdict }) => ({
+        school,
+        meritHundredths: verdict.meritHundredths,
+        onceSettledHundredths: verdict.onceSettledHundredths
       }))
-    }
+    },
+    questions: questionsOf(project, shelf, judgement)
   };
 }
 
@@ -120,5 +151,5 @@ export type Evaluation = ReturnType<typeof evaluationOf>;
 
 /** Judges and describes in one go. */
 export function evaluate(project: Project, plan: Plan, shelf: Shelf): Evaluation {
-  return evaluationOf(project, plan, judgePlan(project, plan, shelf));
+  return evaluationOf(project, plan, shelf, judgePlan(project, plan, shelf));
 }

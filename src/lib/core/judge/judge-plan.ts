@@ -1,12 +1,19 @@
-import { computeFigures, type FigureRecord, stateOf, unknown } from '../figures/record';
+import {
+  computeFigures,
+  type FigureRecord,
+  stateOf,
+  type Supposed,
+  unknown
+} from '../figures/record';
 import { isLeaf } from '../figures/rows';
-import { type FigureId, figureTable } from '../figures/table';
+import { type FigureId, figureIndex, figureTable } from '../figures/table';
 import { partOfLeaf, unknownLeaves } from '../figures/why';
 import { type AngleFindingRow, Finding, type Held, severityRank } from '../findings/finding';
-import { angleFindings, planFindings } from '../findings/table';
+import { angleFindings, planFindings, readsOfFinding } from '../findings/table';
+import { scoreAxis } from '../merit/axes';
 import { type KitMerit, meritOfKit } from '../merit/kit-merit';
 import { meritOfScene, scoreScene } from '../merit/scene-merit';
-import { schools } from '../merit/schools';
+import { weightsOf } from '../merit/schools';
 import type { Plan } from '../model/plan';
 import type { Project } from '../model/project';
 import type { Angle, Scene } from '../model/scene';
@@ -15,6 +22,7 @@ import { type MoneyStatement, statementOf } from '../money/statement';
 import { type Kit, makeKit } from '../rigs/kit';
 import { placeRig } from '../rigs/place-rig';
 import type { PlacedRig, Taken } from '../rigs/placed-rig';
+import type { DifferingAngle, WatchedJudgement } from './watched-judgement';
 
 export interface AngleJudgement {
   scene: Scene;
@@ -31,6 +39,18 @@ export interface Judgement {
   /** Worst first; within a severity in the order of the finding table. */
   findings: Finding[];
   merit: KitMerit;
+}
+
+/** An answer to a question, tried before it is known: what would the verdict be? */
+export interface SupposedAnswer {
+  leaf: FigureId;
+  /** The part it would be stated on. */
+  lineId: string | undefined;
+  value: number;
+}
+
+function supposedIn(rig: PlacedRig, { leaf, lineId, value }: SupposedAnswer): Supposed | undefined {
+  return partOfLeaf(rig, leaf)?.lineId === lineId ? { at: figureIndex[leaf], value } : undefined;
 }
 
 /** A figure nobody has stated decides a verdict: said as a question to a seller. */
@@ -50,10 +70,19 @@ const questionRow: AngleFindingRow = {
  * @param project scenes, limits and school
  * @param plan the lines and rigs to judge
  * @param shelf the parts the lines name
+ * @param answer a figure nobody has stated, supposed to be known
+ * @param before the judgement of a plan a little different; what does not differ is taken from it
  */
-export function judgePlan(project: Project, plan: Plan, shelf: Shelf): Judgement {
+export function judgePlan(
+  project: Project,
+  plan: Plan,
+  shelf: Shelf,
+  { answer, before }: { answer?: SupposedAnswer; before?: WatchedJudgement } = {}
+): Judgement {
   const money = statementOf(project, plan, shelf);
   const kit = makeKit(plan, shelf);
+  const differing = before?.differing(project, kit);
+  const again = new Map<FigureRecord, DifferingAngle>();
   const angles: AngleJudgement[] = [];
   const findings: Finding[] = [];
   const asked = new Set<string>();
@@ -61,12 +90,22 @@ export function judgePlan(project: Project, plan: Plan, shelf: Shelf): Judgement
     const taken: Taken = new Map();
     for (const angle of scene.angles) {
       const rig = placeRig(project, plan, kit, scene, angle, taken);
-      const record = computeFigures(rig);
+      const supposed = answer && supposedIn(rig, answer);
+      const difference = differing?.angle(rig);
+      const record = difference ? difference.figures(supposed) : computeFigures(rig, supposed);
+      if (difference) again.set(record, difference);
       angles.push({ scene, angle, rig, record });
-      for (const row of angleFindings) {
+      for (let at = 0; at < angleFindings.length; at++) {
+        const verdict = difference?.verdict(at);
+        if (verdict) {
+          if (verdict.finding) findings.push(verdict.finding);
+          continue;
+        }
+        const row = angleFindings[at]!;
         const held = row.judge(rig, record);
         if (held) findings.push(new Finding(row, held, scene, angle.id));
-        else askAbout(row, rig, record, asked, findings);
+        else if (readsUnknown(readsOfFinding[at]!, record))
+          askAbout(row, rig, record, asked, findings);
       }
     }
   }
@@ -76,7 +115,7 @@ export function judgePlan(project: Project, plan: Plan, shelf: Shelf): Judgement
   }
   findings.sort((a, b) => severityRank(b.severity) - severityRank(a.severity));
 
-  const { weights } = schools[project.school];
+  const weights = weightsOf(project);
   const merits = project.scenes.map((scene) => {
     const own = angles.filter((one) => one.scene === scene);
     const stopped = findings.some(
@@ -84,13 +123,21 @@ export function judgePlan(project: Project, plan: Plan, shelf: Shelf): Judgement
         finding.severity === 'stop' &&
         (finding.sceneId === scene.id || finding.sceneIds?.includes(scene.id))
     );
-    return meritOfScene(scene.id, scoreScene(own), weights, !stopped);
+    const scores = scoreScene(own, (axis, { rig, record }) =>
+      again.has(record) ? again.get(record)!.score(axis, record) : scoreAxis(axis, rig, record)
+    );
+    return meritOfScene(scene.id, scores, weights, !stopped);
   });
   const stops = findings.reduce(
     (count, finding) => count + (finding.severity === 'stop' ? 1 : 0),
     0
   );
   return { money, kit, angles, findings, merit: meritOfKit(project.scenes, merits, stops) };
+}
+
+function readsUnknown(reads: readonly number[], record: FigureRecord): boolean {
+  for (let at = 0; at < reads.length; at++) if (record.states[reads[at]!] === unknown) return true;
+  return false;
 }
 
 function askAbout(
@@ -131,7 +178,7 @@ function questionAbout(
   row: AngleFindingRow
 ): Held {
   const figure = figureTable[leaf];
-  const asks = (isLeaf(figure) && figure.asks) || `What is the ${figure.name} of %?`;
+  const asks = (isLeaf(figure) && figure.asks?.question) || `What is the ${figure.name} of %?`;
   return {
     severity: 'note',
     about,

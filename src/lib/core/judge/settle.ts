@@ -10,9 +10,10 @@ import {
 } from '../findings/finding';
 import { newLine } from '../findings/part-candidates';
 import { activePlan, type Project } from '../model/project';
-import type { Shelf } from '../model/shelf';
+import { makeShelf, type Shelf } from '../model/shelf';
 import { connectionsOf, type ConnectionPurpose } from '../rigs/connections';
 import { judgePlan, type Judgement } from './judge-plan';
+import { watched, type WatchedJudgement } from './watched-judgement';
 
 /** A change that was tried and does mend: its price, and what it costs elsewhere. */
 export interface Remedy {
@@ -30,9 +31,9 @@ const MOST_REMEDIES = 3;
 /** A pocket's candidates are tried from the cheapest; past this many the part is not worth the wait. */
 const MOST_TRIED = 40;
 
-/** The same judgement of another state of the project. */
-function judged(project: Project, shelf: Shelf): Judgement {
-  return judgePlan(project, activePlan(project), shelf);
+/** The judgement of another state of the project, going through what differs. */
+function judged(project: Project, shelf: Shelf, before: WatchedJudgement): Judgement {
+  return judgePlan(project, activePlan(project), shelf, { before });
 }
 
 /**
@@ -41,15 +42,16 @@ function judged(project: Project, shelf: Shelf): Judgement {
  * finding that is being mended.
  */
 export function completeKit(
-  before: Judgement,
+  watchedBefore: WatchedJudgement,
   project: Project,
   shelf: Shelf,
   mending?: string
 ): { project: Project; acts: Act[]; judgement: Judgement } {
+  const before = watchedBefore.judgement;
   const openBefore = new Set(before.findings.map((finding) => finding.key));
   const acts: Act[] = [];
   let now = project;
-  let judgement = judged(now, shelf);
+  let judgement = judged(now, shelf, watchedBefore);
   const tried = new Set<string>();
   for (let round = 0; round < MOST_COMPLETED; round++) {
     const open = judgement.findings.find(
@@ -64,17 +66,21 @@ export function completeKit(
     if (!act) continue;
     acts.push(act);
     now = applyAct(now, act);
-    judgement = judged(now, shelf);
+    judgement = judged(now, shelf, watchedBefore);
   }
   return { project: now, acts, judgement };
 }
 
 /** Findings that a chain of joining parts closes, and the connections they speak of. */
 const joints: Partial<Record<string, readonly ConnectionPurpose[]>> = {
+  A11: ['microphone into body'],
   B3: ['microphone into body'],
   B5: ['picture out'],
   L1: ['lens on body'],
   L8: ['filter on lens'],
+  P3: ['power into body'],
+  P7: ['power for its own'],
+  T3: ['card in its slot'],
   S5: ['camera held', 'microphone held', 'lamp held']
 };
 const MOST_COMPLETED = 6;
@@ -126,7 +132,15 @@ function tried(
   act: Act
 ): Remedy | undefined {
   const changed = applyAct(project, act);
-  const { acts: joints, judgement: after } = completeKit(before, changed, shelf, finding.key);
+  // A figure or price noted on a part is seen only through a shelf that holds the new entry.
+  const seen =
+    changed.ownGear === project.ownGear ? shelf : makeShelf(shelf.items, changed.ownGear);
+  const { acts: joints, judgement: after } = completeKit(
+    watched(project, before),
+    changed,
+    seen,
+    finding.key
+  );
   const rest = after.findings.find((one) => one.key === finding.key);
   const eased =
     rest !== undefined &&

@@ -1,5 +1,5 @@
-import { type FigureRecord, figureOf, stateOf, unknown } from '../figures/record';
-import type { FigureId } from '../figures/table';
+import { type FigureRecord, known, unknown } from '../figures/record';
+import { type FigureId, figureIndex } from '../figures/table';
 import { hearsVoice, type PlacedRig } from '../rigs/placed-rig';
 
 /** The seven axes a scene is judged on. */
@@ -367,49 +367,61 @@ function ends(curve: CurvePoints): { least: number; most: number } {
 }
 
 /** ½·mean + ½·worst, so that one bad figure is felt; endurance takes the worst alone. */
-function together(axis: Axis, points: readonly number[]): number {
+function together(axis: Axis, parts: readonly AxisPart[], end: 'low' | 'high'): number {
   let sum = 0;
   let worst = Infinity;
-  for (const point of points) {
-    sum += point;
-    if (point < worst) worst = point;
+  for (const part of parts) {
+    sum += part[end];
+    if (part[end] < worst) worst = part[end];
   }
-  return axis === 'endurance' ? worst : 0.5 * (sum / points.length) + 0.5 * worst;
+  const points = axis === 'endurance' ? worst : 0.5 * (sum / parts.length) + 0.5 * worst;
+  return Math.min(100, Math.max(0, points));
+}
+
+/** Where in the record each curve's figure stands, and how low and high its points can be. */
+const prepared = Object.fromEntries(
+  axes.map((axis) => [
+    axis,
+    axisCurves[axis].map((curve) => ({
+      ...curve,
+      ...ends(curve.points),
+      at: figureIndex[curve.figure]
+    }))
+  ])
+) as Record<Axis, (Curve & { least: number; most: number; at: number })[]>;
+
+/** Places in the record of the figures an axis is made of. */
+export function figuresOfAxis(axis: Axis): readonly number[] {
+  return placesOfAxis[axis];
+}
+const placesOfAxis = Object.fromEntries(
+  axes.map((axis) => [axis, prepared[axis].map(({ at }) => at)])
+) as Record<Axis, number[]>;
+
+/** Which of an axis's figures are judged at all in a rig. */
+export function wantsOfAxis(axis: Axis, rig: PlacedRig): readonly boolean[] {
+  return prepared[axis].map(({ wanted }) => wanted(rig));
 }
 
 export function scoreAxis(axis: Axis, rig: PlacedRig, record: FigureRecord): AxisScore | undefined {
   const parts: AxisPart[] = [];
-  for (const curve of axisCurves[axis]) {
-    if (!curve.wanted(rig)) continue;
-    const state = stateOf(record, curve.figure);
-    const value = figureOf(record, curve.figure);
-    if (value !== undefined) {
-      const points = pointsOn(curve.points, value);
-      parts.push({ figure: curve.figure, value, low: points, high: points });
+  for (const { wanted, at, figure, points, least, most } of prepared[axis]) {
+    if (!wanted(rig)) continue;
+    const state = record.states[at]!;
+    if (state === known) {
+      const value = record.values[at]!;
+      const worth = pointsOn(points, value);
+      parts.push({ figure, value, low: worth, high: worth });
     } else {
-      const { least, most } = ends(curve.points);
       // What is missing altogether is as bad as it can be; what is unknown may be anything.
-      parts.push({
-        figure: curve.figure,
-        value,
-        low: least,
-        high: state === unknown ? most : least
-      });
+      parts.push({ figure, value: undefined, low: least, high: state === unknown ? most : least });
     }
   }
   if (parts.length === 0) return undefined;
-  const low = together(
-    axis,
-    parts.map((part) => part.low)
-  );
-  const high = together(
-    axis,
-    parts.map((part) => part.high)
-  );
   return {
     axis,
-    low: Math.min(100, Math.max(0, low)),
-    high: Math.min(100, Math.max(0, high)),
+    low: together(axis, parts, 'low'),
+    high: together(axis, parts, 'high'),
     parts
   };
 }

@@ -50,13 +50,15 @@ export function combineAxes(
 }
 
 /** The worst angle speaks for each axis: a scene is as good as what it shows at its weakest. */
-export function scoreScene(
-  angles: readonly { rig: PlacedRig; record: FigureRecord }[]
+export function scoreScene<A extends { rig: PlacedRig; record: FigureRecord }>(
+  angles: readonly A[],
+  scoreOf: (axis: Axis, angle: A) => AxisScore | undefined = (axis, { rig, record }) =>
+    scoreAxis(axis, rig, record)
 ): Partial<Record<Axis, AxisScore>> {
   const scores: Partial<Record<Axis, AxisScore>> = {};
   for (const axis of axes) {
-    for (const { rig, record } of angles) {
-      const score = scoreAxis(axis, rig, record);
+    for (const angle of angles) {
+      const score = scoreOf(axis, angle);
       if (score && (!scores[axis] || score.low < scores[axis].low)) scores[axis] = score;
     }
   }

@@ -1,6 +1,6 @@
 import type { Pocket } from '../model/pocket';
-import type { SchoolId } from '../model/project';
-import type { Axis } from './axes';
+import type { Project, SchoolId } from '../model/project';
+import { type Axis, axes } from './axes';
 
 export interface School {
   name: string;
@@ -97,3 +97,13 @@ export const schools: Readonly<Record<SchoolId, School>> = {
     weights: weigh(16, 10, 14, 14, 14, 24, 8)
   }
 };
+
+/** The weights a project is judged by: the person's own where they are complete, else the school's. */
+export function weightsOf({
+  school,
+  ownWeights
+}: Pick<Project, 'school' | 'ownWeights'>): Readonly<Record<Axis, number>> {
+  return ownWeights && axes.every((axis) => Number.isFinite(ownWeights[axis]))
+    ? (ownWeights as Record<Axis, number>)
+    : schools[school].weights;
+}

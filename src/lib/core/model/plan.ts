@@ -15,7 +15,8 @@ import {
   NeededWord,
   StatedNumber,
   StatedText,
-  StatedWord
+  StatedWord,
+  StatedYesNo
 } from './stated';
 
 export const priceBases = ['new', 'used'] as const;
@@ -42,6 +43,12 @@ export class PlanLine {
   @IsOptional() @IsInt(money) @Min(0, money) shippingMinor?: number;
   /** Taken off by the seller at once, in percent of the line's price. */
   @StatedNumber('%', 0, 100) discountPercent?: number;
+  /** Paid back later by the maker; shown beside the firm total, never counted in it. */
+  @IsOptional() @IsInt(money) @Min(0, money) cashBackMinor?: number;
+  /** Hoped for when it is sold again. */
+  @IsOptional() @IsInt(money) @Min(0, money) resaleMinor?: number;
+  /** Weak legs, tired cells: it works until it does not. */
+  @StatedYesNo() worn?: boolean;
 }
 
 export const micPlaces = ['shoe', 'side arm', 'boom', 'lapel', 'desk', 'hand'] as const;
@@ -69,6 +76,8 @@ export class Rig {
   @StatedNumber('mm', 1, 2000) focalLengthMm?: number;
   @StatedNumber('f/', 0.7, 64) apertureN?: number;
   @StatedNumber('s', 0.0001, 2) shutterS?: number;
+  /** Picture profile by its name on the body; the ordinary one unless said. */
+  @StatedText(60) profile?: string;
   @StatedWord(micPlaces) micPlace?: MicPlace;
   @IsOptional() @IsBoolean({ message: 'must be true or false' }) boostOn?: boolean;
   @IsOptional()

@@ -16,7 +16,7 @@ import { type GearItem, GearBase, gearDiscriminator } from './gear';
 import { Plan } from './plan';
 import { type Pocket, pockets } from './pocket';
 import { Scene } from './scene';
-import { NeededText, NeededWord } from './stated';
+import { NeededText, NeededWord, StatedNumber, StatedText, StatedYesNo } from './stated';
 
 export const schoolIds = [
   'sound and light first',
@@ -33,6 +33,22 @@ export type UnitSystem = (typeof unitSystems)[number];
 
 const money = { message: 'must be a whole number of minor units, not negative' };
 
+/** A finding a person lets be, with the reason; it comes back when the reason is taken away. */
+export class Dismissal {
+  /** Code, scene, angle and what it is about, as the judge names it. */
+  @NeededText(200) key!: string;
+  @NeededText(500) reason!: string;
+}
+
+/** Rules a person buys by. */
+export class OwnRules {
+  @StatedYesNo() onlyUsed?: boolean;
+  /** Only from a place where one has credit, by the words of its prices' source. */
+  @StatedText(200) onlyFrom?: string;
+  /** No part dearer than this one. */
+  @StatedText(80) noDearerThanGearId?: string;
+}
+
 /** Everything one person plans for, in one document: saved whole or not at all. */
 export class Project {
   @NeededText(60) id!: string;
@@ -48,6 +64,34 @@ export class Project {
   @IsOptional()
   @IsObject({ message: 'must be an object of pocket names and minor units' })
   pocketLimitsMinor?: Partial<Record<Pocket, number>>;
+  /** No single part may cost more. */
+  @IsOptional() @IsInt(money) @Min(0, money) itemLimitMinor?: number;
+  /** What one is willing to carry in a day, cases and computer not counted. */
+  @StatedNumber('kg', 0.1, 100) carriedLimitKg?: number;
+  /** Longest wait before the first take. */
+  @StatedNumber('min', 0.5, 240) setUpLimitMin?: number;
+  /** Most switches one trusts oneself to remember. */
+  @StatedNumber('count', 1, 40) switchLimit?: number;
+  /** Weights of one's own for the seven axes, in place of the school's. */
+  @IsOptional()
+  @IsObject({ message: 'must be an object of axis names and weights' })
+  ownWeights?: Record<string, number>;
+  /** The day prices and deals are looked at; the app puts in today. Left out, none is called stale. */
+  @IsOptional()
+  @Matches(/^\d{4}-\d{2}-\d{2}$/, { message: 'must be a day written as YYYY-MM-DD' })
+  pricesAsOf?: string;
+  @IsOptional()
+  @IsObject({ message: 'must be an object' })
+  @ValidateNested()
+  @Type(() => OwnRules)
+  rules?: OwnRules;
+  @IsOptional()
+  @IsArray({ message: 'must be a list of findings let be' })
+  @ArrayMaxSize(500, { message: 'holds at most five hundred findings let be' })
+  @IsObject({ each: true, message: 'must hold objects only' })
+  @ValidateNested({ each: true })
+  @Type(() => Dismissal)
+  dismissed?: Dismissal[];
   @IsArray({ message: 'must be a list of scenes' })
   @ArrayMaxSize(40, { message: 'holds at most forty scenes' })
   @IsObject({ each: true, message: 'must hold objects only' })
@@ -93,6 +137,9 @@ export function projectFaults(project: Project): { field: string; says: string }
       faults.push({ field: `pocketLimitsMinor.${pocket}`, says: money.message });
     }
   }
+  for (const [axis, weight] of Object.entries(project.ownWeights ?? {}))
+    if (!Number.isFinite(weight) || weight < 0 || weight > 100)
+      faults.push({ field: `ownWeights.${axis}`, says: 'must be a weight from 0 to 100' });
   for (const [index, scene] of project.scenes.entries()) {
     if (scene.lightDimLx > scene.lightBrightLx) {
       faults.push({

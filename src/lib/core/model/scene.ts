@@ -4,11 +4,19 @@ import {
   ArrayMinSize,
   IsArray,
   IsBoolean,
+  IsIn,
   IsOptional,
   ValidateNested,
   IsObject
 } from 'class-validator';
-import { NeededNumber, NeededText, NeededWord, StatedNumber } from './stated';
+import {
+  NeededNumber,
+  NeededText,
+  NeededWord,
+  StatedNumber,
+  StatedWord,
+  StatedYesNo
+} from './stated';
 
 export const sceneStyles = ['walk', 'seated', 'hands', 'live call', 'evening'] as const;
 export type SceneStyle = (typeof sceneStyles)[number];
@@ -27,6 +35,13 @@ export type Framing = (typeof framings)[number];
 
 export const cameraPlaces = ['hand', 'stick', 'bench', 'floor', 'above'] as const;
 export type CameraPlace = (typeof cameraPlaces)[number];
+
+/** What a person may want of a scene beyond its working. */
+export const sceneWants = ['see self', 'face sharp', 'soft background'] as const;
+export type SceneWant = (typeof sceneWants)[number];
+
+/** Where on the camera the tape was held. */
+export const tapeEnds = ['lens', 'sensor mark'] as const;
 
 export const orientations = [
   'wide',
@@ -58,6 +73,10 @@ export class Angle {
   /** Overrides the framing's own height or width when measured. */
   @StatedNumber('m', 0.02, 100) framedSizeM?: number;
   @NeededNumber('count', 1, 40) people!: number;
+  /** From the nearest face of a row to the farthest. */
+  @StatedNumber('m', 0.01, 40) rowDepthM?: number;
+  /** Where the tape was held; from the lens unless said. */
+  @StatedWord(tapeEnds) measuredFrom?: (typeof tapeEnds)[number];
 }
 
 export class Room {
@@ -65,6 +84,18 @@ export class Room {
   @NeededNumber('m', 0.8, 200) widthM!: number;
   @NeededNumber('m', 1, 60) heightM!: number;
   @NeededWord(roomFeels) feel!: RoomFeel;
+}
+
+/** Daylight through glass, measured instead of guessed. */
+export class Window {
+  @NeededNumber('m²', 0.05, 60) areaM2!: number;
+  /** From the glass to the face. */
+  @NeededNumber('m', 0.1, 30) distanceM!: number;
+  /** Luminance of the sky it shows at its dimmest and brightest; overcast about 2 000, bright cloud about 8 000. */
+  @NeededNumber('cd/m²', 1, 50_000) skyDimCdM2!: number;
+  @NeededNumber('cd/m²', 1, 50_000) skyBrightCdM2!: number;
+  /** What glass and curtain let through. */
+  @NeededNumber('×', 0.01, 1) transmittance!: number;
 }
 
 /** What is filmed and where, said once and measured where it matters. */
@@ -89,6 +120,12 @@ export class Scene {
   @ValidateNested()
   @Type(() => Room)
   room?: Room;
+  /** A measured window; its light comes on top of what the place has. */
+  @IsOptional()
+  @IsObject({ message: 'must be an object' })
+  @ValidateNested()
+  @Type(() => Window)
+  window?: Window;
   @NeededNumber('dB(A)', 0, 110) noiseDbA!: number;
   @NeededWord(voices) voice!: Voice;
   @NeededNumber('m/s', 0, 30) windMps!: number;
@@ -108,4 +145,23 @@ export class Scene {
   /** Blur of the background in percent of the picture width; 0 when it may be sharp. */
   @NeededNumber('%', 0, 10) wantsBlurPercent!: number;
   @IsBoolean({ message: 'must be true or false' }) wantsFaceSharp!: boolean;
+  /** Watched large and near, in all its pixels: what counts as sharp is half as large. */
+  @StatedYesNo() seenLargeIn4K?: boolean;
+  /** Wants that would be nice but are not insisted on. */
+  @IsOptional()
+  @IsArray({ message: 'must be a list of wants' })
+  @IsIn([...sceneWants], { each: true, message: `must each be one of: ${sceneWants.join(', ')}` })
+  niceToHave?: SceneWant[];
+  /** Cannot be filmed again: a wedding, a bird, a last day. */
+  @StatedYesNo() onceOnly?: boolean;
+  /** Rain, spray or dust. */
+  @StatedYesNo() roughWeather?: boolean;
+  /** The camera turns with what it films. */
+  @StatedYesNo() wantsPan?: boolean;
+  @StatedYesNo() darkBackground?: boolean;
+  /** Bright to dark side of the face as asked; 1 is flat, 4 is dramatic. */
+  @StatedNumber('×', 1, 64) wantsKeyToFill?: number;
+  /** For days away: sun on a panel and hours with a car's socket. */
+  @StatedNumber('h', 0, 16) sunHoursPerDay?: number;
+  @StatedNumber('h', 0, 16) drivenHoursPerDay?: number;
 }

@@ -34,6 +34,7 @@ export type StatedUnit =
   | 'Hz'
   | 'stops'
   | 'f/'
+  | 'T'
   | 'ISO'
   | 'fps'
   | '×'
@@ -46,7 +47,10 @@ export type StatedUnit =
   | 'in'
   | 'days'
   | 'Mpx/s'
-  | 'm²';
+  | 'm²'
+  | 'mired'
+  | 'ppm'
+  | 'frames';
 
 /** What one field of a part asks for: how it is written, in which unit, from where to where. */
 export type FieldAsk =

@@ -21,9 +21,14 @@ function formatterFor(
 
 /** Minor units per unit of a currency, from its ISO 4217 decimals: 100 for GBP, 1 for JPY. */
 export function minorPerMajor(currency: string): number {
-  const { maximumFractionDigits = 2 } = formatterFor(currency, 'en', false).resolvedOptions();
-  return 10 ** maximumFractionDigits;
+  let units = perMajorOf.get(currency);
+  if (units === undefined) {
+    const { maximumFractionDigits = 2 } = formatterFor(currency, 'en', false).resolvedOptions();
+    perMajorOf.set(currency, (units = 10 ** maximumFractionDigits));
+  }
+  return units;
 }
+const perMajorOf = new Map<string, number>();
 
 /** Money as people write it. Decimals are left off when there are none and `short` is asked for. */
 export function formatMoney(

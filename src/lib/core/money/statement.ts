@@ -5,6 +5,7 @@ import type { Plan, PlanLine } from '../model/plan';
 import { type Pocket, pockets } from '../model/pocket';
 import type { Project } from '../model/project';
 import type { Shelf } from '../model/shelf';
+import type { PriceRange } from './chance-over';
 import { type Minor, minor, percentOf } from './minor';
 
 /** One chosen part with what it costs and what is left once it is paid. */
@@ -25,6 +26,8 @@ export interface StatementLine {
   inKit: boolean;
   /** Put off: what it would cost. */
   laterMinor: Minor;
+  /** The price of the line as a range; low and high are the likely price where no spread is stated. */
+  range: PriceRange;
 }
 
 export interface MoneyStatement {
@@ -40,6 +43,12 @@ export interface MoneyStatement {
   laterMinor: Minor;
   pockets: Record<Pocket, { firmMinor: Minor; limitMinor: Minor | undefined }>;
   unpriced: StatementLine[];
+  /** What comes back later, shown beside the firm total and never counted in it. */
+  afterCashBackMinor: Minor;
+  afterResaleMinor: Minor;
+  /** Every line at its low and at its high price. */
+  lowestMinor: Minor;
+  worstMinor: Minor;
 }
 
 export function priceOf(gear: GearItem, basis: PlanLine['basis']): Price | undefined {
@@ -80,6 +89,10 @@ export function statementOf(project: Project, plan: Plan, shelf: Shelf): MoneySt
 
   let running = 0;
   let later = 0;
+  let lowest = 0;
+  let worst = 0;
+  let cashBack = 0;
+  let resale = 0;
   const unpriced: StatementLine[] = [];
   const lines = plan.lines.map((line): StatementLine => {
     const gear = shelf.byId.get(line.gearId);
@@ -93,6 +106,15 @@ export function statementOf(project: Project, plan: Plan, shelf: Shelf): MoneySt
     const laterMinor = line.step === 'later' ? full : minor(0);
     running += firmMinor;
     later += laterMinor;
+    const at = (one: number | undefined) =>
+      inKit && price ? lineCostMinor(line, minor(one ?? price.likely, 'price')) : minor(0);
+    const range = { low: at(price?.low), likely: firmMinor, high: at(price?.high) };
+    lowest += range.low;
+    worst += range.high;
+    if (inKit && firmMinor > 0) {
+      cashBack += line.cashBackMinor ?? 0;
+      resale += line.resaleMinor ?? 0;
+    }
     const pocket = gear && pocketOf(gear);
     if (pocket) perPocket[pocket].firmMinor = minor(perPocket[pocket].firmMinor + firmMinor);
     const statement: StatementLine = {
@@ -105,7 +127,8 @@ export function statementOf(project: Project, plan: Plan, shelf: Shelf): MoneySt
       runningMinor: minor(running),
       remainingMinor: minor(spendableMinor - running),
       inKit,
-      laterMinor
+      laterMinor,
+      range
     };
     if (unitMinor === undefined && inKit && line.state !== 'owned') unpriced.push(statement);
     return statement;
@@ -120,6 +143,10 @@ export function statementOf(project: Project, plan: Plan, shelf: Shelf): MoneySt
     remainingMinor: minor(spendableMinor - running),
     laterMinor: minor(later),
     pockets: perPocket,
-    unpriced
+    unpriced,
+    afterCashBackMinor: minor(running - cashBack),
+    afterResaleMinor: minor(running - cashBack - resale),
+    lowestMinor: minor(lowest),
+    worstMinor: minor(worst)
   };
 }

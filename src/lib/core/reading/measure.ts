@@ -80,9 +80,13 @@ const conversions: Partial<Record<StatedUnit, Readonly<Record<string, number>>>>
   K: { k: 1, kelvin: 1 },
   Hz: { hz: 1, khz: 1000 },
   stops: { stops: 1, stop: 1 },
+  mired: { mired: 1, mireds: 1 },
+  ppm: { ppm: 1 },
+  frames: { frames: 1, frame: 1 },
   fps: { fps: 1, p: 1 },
   px: { px: 1, pixels: 1, k: 1000 },
   'f/': {},
+  T: {},
   ISO: { iso: 1 },
   '×': { '×': 1, x: 1 },
   count: {},
@@ -125,6 +129,10 @@ export function readMeasure(typed: string, unit: StatedUnit): number {
   }
   if (unit === 'f/') {
     const stop = /^(?:f\s*\/?|1\s*:\s*)\s*(\d+(?:[.,]\d+)?)$/i.exec(text);
+    if (stop) return parseNumber(stop[1]!)!;
+  }
+  if (unit === 'T') {
+    const stop = /^T\s*\/?\s*(\d+(?:[.,]\d+)?)$/i.exec(text);
     if (stop) return parseNumber(stop[1]!)!;
   }
   if (unit === 'stops') {

@@ -1,14 +1,10 @@
-import { fullName, type GearItem } from '../model/gear';
+import type { ChainLimit } from '../joining/chains';
+import { portWords } from '../joining/chains';
+import { fullName } from '../model/gear';
 import { mates, type Port, type PortRole } from '../model/ports';
-import type { Kit, KitPart } from './kit';
+import type { KitPart } from './kit';
 import type { PlacedRig } from './placed-rig';
-import type { Chain, JoiningPart } from '../joining/chain';
-import {
-  type ChainLimit,
-  chainsBetween,
-  indexJoiningParts,
-  type JoiningIndex
-} from '../joining/chains';
+import { cardConnections, powerConnections } from './supply-connections';
 
 /** What a connection is for; decides which finding speaks when it stays open. */
 export type ConnectionPurpose =
@@ -18,17 +14,26 @@ export type ConnectionPurpose =
   | 'microphone held'
   | 'camera held'
   | 'lamp held'
-  | 'picture out';
+  | 'picture out'
+  | 'power into body'
+  | 'power for its own'
+  | 'card in its slot'
+  | 'files into computer';
 
-/** Two ports of an angle that have to meet. */
+/** Two parts of an angle that have to meet, each by any of its ports for it. */
 export interface Connection {
   purpose: ConnectionPurpose;
   from: KitPart;
-  to: KitPart;
-  fromPort: Port;
-  toPort: Port;
-  /** What a chain has to keep to: length, weight, phantom power. */
+  /** Left out where the chain itself brings what is at its end: a source of power, a card, a computer. */
+  to: KitPart | undefined;
+  /** The usual one, or the one that meets directly, first. */
+  fromPorts: readonly Port[];
+  toPorts: readonly Port[];
+  /** What a chain has to keep to: length, weight, watts, phantom power. */
   limit: ChainLimit;
+  /** The same if every lead were long enough, and how long they have to be together. */
+  withoutLength?: ChainLimit;
+  lengthNeededM?: number;
 }
 
 /** A need for a port on a part that has none of that role. */
@@ -47,7 +52,7 @@ const noLimit: ChainLimit = () => undefined;
 const SLACK = 1.15;
 
 /** Sound has to reach the camera, and a microphone that needs 48 V has to get it. */
-function soundLimit(rig: PlacedRig): ChainLimit {
+function soundNeeds(rig: PlacedRig): Pick<Connection, 'limit' | 'withoutLength' | 'lengthNeededM'> {
   const mic = rig.mic!.gear;
   const body = rig.body!.gear;
   const atCamera =
@@ -56,7 +61,7 @@ function soundLimit(rig: PlacedRig): ChainLimit {
   const needsPhantom =
     mic.power === 'phantom' &&
     !rig.body!.gear.ports.some((port) => port.role === 'audioIn' && port.type === 'XLR');
-  return (parts) => {
+  const withoutLength: ChainLimit = (parts) => {
     if (
       needsPhantom &&
       !parts.some(({ gear }) => gear.kind === 'cable' && gear.givesPhantom === true)
@@ -71,12 +76,18 @@ function soundLimit(rig: PlacedRig): ChainLimit {
     if (mic.outputLevel === 'line' && body.takesLineLevel === false && !has('attenuates')) {
       return `${fullName(mic)} gives line level and ${fullName(body)} takes a microphone’s, so the voice would be crushed`;
     }
+    return undefined;
+  };
+  const limit: ChainLimit = (parts) => {
+    const other = withoutLength(parts);
+    if (other !== undefined) return other;
     let reachM = mic.cableM ?? 0;
     for (const { gear } of parts) if (gear.kind === 'cable') reachM += gear.lengthM ?? 0;
     return reachM < neededM
       ? `the cable reaches ${reachM.toFixed(1)} m and ${neededM.toFixed(1)} m are needed`
       : undefined;
   };
+  return { limit, withoutLength, lengthNeededM: neededM };
 }
 
 /** Every piece between bears what hangs on it. */
@@ -101,27 +112,32 @@ function between(
   toRole: PortRole,
   limit: ChainLimit = noLimit
 ): Connection | MissingPort {
-  // The same role may be served by several ports; two that meet directly are taken first.
   const fromPorts = from.gear.ports.filter((candidate) => candidate.role === fromRole);
   const toPorts = to.gear.ports.filter((candidate) => candidate.role === toRole);
   if (fromPorts.length === 0) return { purpose, part: from, role: fromRole };
   if (toPorts.length === 0) return { purpose, part: to, role: toRole };
-  for (const fromPort of fromPorts) {
-    for (const toPort of toPorts) {
-      if (
-        fromPort.family === toPort.family &&
-        fromPort.type === toPort.type &&
-        fromPort.end !== toPort.end
-      ) {
-        return { purpose, from, to, fromPort, toPort, limit };
-      }
-    }
-  }
-  return { purpose, from, to, fromPort: fromPorts[0]!, toPort: toPorts[0]!, limit };
+  // The same role may be served by several ports; those that meet directly are named first.
+  const meets = (port: Port, others: readonly Port[]) => others.some((other) => mates(port, other));
+  return {
+    purpose,
+    from,
+    to,
+    fromPorts: sortedFirst(fromPorts, (port) => meets(port, toPorts)),
+    toPorts: sortedFirst(toPorts, (port) => meets(port, fromPorts)),
+    limit
+  };
+}
+
+function sortedFirst(ports: readonly Port[], first: (port: Port) => boolean): readonly Port[] {
+  return ports.length < 2 ? ports : [...ports].sort((a, b) => Number(first(b)) - Number(first(a)));
 }
 
 /** Every pair of ports an angle needs joined, in the order one puts a rig together. */
-export function connectionsOf(rig: PlacedRig): (Connection | MissingPort)[] {
+export function connectionsOf(rig: PlacedRig): readonly (Connection | MissingPort)[] {
+  return (rig.connections ??= findConnections(rig));
+}
+
+function findConnections(rig: PlacedRig): (Connection | MissingPort)[] {
   const list: (Connection | MissingPort)[] = [];
   const { body, kit } = rig;
   const lensPart = rig.lens && !rig.lens.builtIn ? kit.byLine(rig.lens.lineId) : undefined;
@@ -130,9 +146,9 @@ export function connectionsOf(rig: PlacedRig): (Connection | MissingPort)[] {
   if (lensPart && rig.filter && rig.scene.room === undefined)
     list.push(between('filter on lens', lensPart, 'filter', rig.filter, 'filter'));
   if (body && rig.mic && port(rig.mic, 'audioOut') && rig.mic.gear.form !== 'desk') {
-    list.push(
-      between('microphone into body', rig.mic, 'audioOut', body, 'audioIn', soundLimit(rig))
-    );
+    const needs = soundNeeds(rig);
+    const need = between('microphone into body', rig.mic, 'audioOut', body, 'audioIn', needs.limit);
+    list.push(isMissingPort(need) ? need : { ...need, ...needs });
   }
   if (rig.mic && body && rig.micPlace === 'shoe') {
     list.push(
@@ -181,6 +197,7 @@ export function connectionsOf(rig: PlacedRig): (Connection | MissingPort)[] {
         bearingLimit(rig.keyLamp.part.gear.massG)
       )
     );
+  list.push(...powerConnections(rig), ...cardConnections(rig));
   return list;
 }
 
@@ -188,81 +205,9 @@ export function isMissingPort(need: Connection | MissingPort): need is MissingPo
   return 'role' in need;
 }
 
-/** Pieces of the bag that can stand between two ports, one entry a piece. */
-export function joiningPartsOfKit(kit: Kit): readonly JoiningPart[] {
-  let pieces = piecesByKit.get(kit);
-  if (!pieces) {
-    pieces = kit.parts
-      .filter(({ gear }) => gear.ports.some((candidate) => candidate.role === 'joins'))
-      .flatMap(({ gear, line }) =>
-        Array.from({ length: line.quantity }, (_, piece) => ({
-          gear,
-          costMinor: 0,
-          lineId: `${line.id}#${piece}`
-        }))
-      );
-    piecesByKit.set(kit, pieces);
-  }
-  return pieces;
-}
-const piecesByKit = new WeakMap<Kit, readonly JoiningPart[]>();
-const indexByKit = new WeakMap<Kit, JoiningIndex>();
-
-function kitIndex(kit: Kit): JoiningIndex {
-  let index = indexByKit.get(kit);
-  if (!index) indexByKit.set(kit, (index = indexJoiningParts(joiningPartsOfKit(kit))));
-  return index;
-}
-
-const partsByShelf = new WeakMap<readonly GearItem[], Map<string, readonly JoiningPart[]>>();
-
-/** Shelf parts that can stand between two ports, at their likely new price in a currency. */
-export function joiningPartsOfShelf(
-  items: readonly GearItem[],
-  currency: string
-): readonly JoiningPart[] {
-  let byCurrency = partsByShelf.get(items);
-  if (!byCurrency) partsByShelf.set(items, (byCurrency = new Map()));
-  let parts = byCurrency.get(currency);
-  if (!parts) {
-    parts = items
-      .filter(
-        (gear) =>
-          gear.priceNew?.currency === currency &&
-          gear.ports.some((candidate) => candidate.role === 'joins')
-      )
-      .map((gear) => ({ gear, costMinor: gear.priceNew!.likely }));
-    byCurrency.set(currency, parts);
-  }
-  return parts;
-}
-
-/** How the bag closes a connection; undefined when it does not. */
-export function chainInBag(connection: Connection, kit: Kit): Chain | undefined {
-  if (mates(connection.fromPort, connection.toPort) && connection.limit([]) === undefined) {
-    return { parts: [], costMinor: 0, steps: [] };
-  }
-  return chainsBetween(connection.fromPort, connection.toPort, kitIndex(kit), connection.limit)[0];
-}
-
-/** Why the bag does not close a connection, in half a sentence. */
-export function whyOpen(connection: Connection, kit: Kit): string {
-  const [byPorts] = chainsBetween(connection.fromPort, connection.toPort, kitIndex(kit));
-  const limited = byPorts && connection.limit(byPorts.parts);
-  return limited ?? `nothing in the bag leads from ${connectionWords(connection)}`;
-}
-
-/** The cheapest way to close a connection with what lies in the bag and on the shelf. */
-export function cheapestClosing(
-  connection: Connection,
-  kit: Kit,
-  shelfJoins: readonly JoiningPart[]
-): Chain | undefined {
-  const index = indexJoiningParts([...joiningPartsOfKit(kit), ...shelfJoins]);
-  return chainsBetween(connection.fromPort, connection.toPort, index, connection.limit)[0];
-}
-
 /** The connection in words: what goes where. */
-export function connectionWords(connection: Connection): string {
-  return `${fullName(connection.from.gear)} (${connection.fromPort.type} ${connection.fromPort.end}) to ${fullName(connection.to.gear)} (${connection.toPort.type} ${connection.toPort.end})`;
+export function connectionWords({ from, to, fromPorts, toPorts }: Connection): string {
+  const begins = `${fullName(from.gear)} (${portWords(fromPorts[0]!)})`;
+  const ends = portWords(toPorts[0]!);
+  return to ? `${begins} to ${fullName(to.gear)} (${ends})` : `${begins} to ${ends}`;
 }

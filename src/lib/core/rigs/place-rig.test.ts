@@ -188,7 +188,9 @@ describe('what has to meet', () => {
       'filter on lens',
       'microphone into body',
       'microphone held',
-      'camera held'
+      'camera held',
+      'card in its slot',
+      'files into computer'
     ]);
     const silent = rigOf('marsh-path', pack('ellowen-dragonfly', 'dunmarrow-burr'));
     expect(

@@ -1,10 +1,11 @@
-import type { FilterGear, LampGear, MicrophoneGear, SupportGear } from '../model/gear';
+import type { BodyGear, FilterGear, LampGear, MicrophoneGear, SupportGear } from '../model/gear';
 import type { RecordingMode } from '../model/gear/body';
 import { type MicPlace, type Plan, type Rig } from '../model/plan';
 import type { Project } from '../model/project';
 import type { Angle, Scene } from '../model/scene';
 import { sensorFormats } from '../model/sensor-formats';
 import { framingSizes, groupWidthM } from '../relations/optics/framing-sizes';
+import { distanceFromSensorMarkM } from '../relations/optics/sensor-mark-distance';
 import { pictureAreaMm } from '../relations/optics/picture-area';
 import { focalLengthForSizeMm } from '../relations/optics/picture-size';
 import { pickupPatterns } from '../relations/sound/directivity';
@@ -261,12 +262,14 @@ export function filterScrewsOn(
 function placeFilter(
   kit: Kit,
   lens: UsedLens | undefined,
-  said: Rig | undefined
+  said: Rig | undefined,
+  taken: Taken
 ): Pick<PlacedRig, 'filter' | 'filterFits'> {
   let filter: KitPart<FilterGear> | undefined;
   let filterFits = false;
   for (const part of kit.of('filter')) {
     if (part.gear.form !== 'fixed density' && part.gear.form !== 'variable density') continue;
+    if (!isFree(part, taken)) continue;
     if (said?.filterLineId !== undefined && part.line.id !== said.filterLineId) continue;
     const fits = filterScrewsOn(kit, part.gear.threadMm, lens?.gear?.filterThreadMm);
     const stronger = (part.gear.stopsMax ?? 0) > (filter?.gear.stopsMax ?? -1);
@@ -287,6 +290,25 @@ function take(lineId: string | undefined, taken: Taken): void {
   if (lineId !== undefined) taken.set(lineId, (taken.get(lineId) ?? 0) + 1);
 }
 
+const none: readonly never[] = [];
+
+function bodyFor(kit: Kit, said: Rig | undefined, taken: Taken): KitPart<BodyGear> | undefined {
+  const bodies = kit.of('body').filter((part) => isFree(part, taken));
+  return bodies.find((part) => part.line.id === said?.bodyLineId) ?? bodies[0];
+}
+
+const rigSaid = (plan: Plan, scene: Scene, angle: Angle) =>
+  plan.rigs.find((rig) => rig.sceneId === scene.id && rig.angleId === angle.id);
+
+function bodiesOfScene(plan: Plan, kit: Kit, scene: Scene): KitPart<BodyGear>[] {
+  const taken: Taken = new Map();
+  return scene.angles.flatMap((angle) => {
+    const body = bodyFor(kit, rigSaid(plan, scene, angle), taken);
+    take(body?.line.id, taken);
+    return body ?? [];
+  });
+}
+
 /**
  * Puts the kit in place for one angle. What the person has said stands; the rest follows the usual
  * places, so that a part swapped in is judged where it would really be used.
@@ -299,10 +321,9 @@ export function placeRig(
   angle: Angle,
   taken: Taken = new Map()
 ): PlacedRig {
-  const said = plan.rigs.find((rig) => rig.sceneId === scene.id && rig.angleId === angle.id);
+  const said = rigSaid(plan, scene, angle);
   const index = scene.angles.indexOf(angle);
-  const bodies = kit.of('body').filter((part) => isFree(part, taken));
-  const body = bodies.find((part) => part.line.id === said?.bodyLineId) ?? bodies[0];
+  const body = bodyFor(kit, said, taken);
   const mode = body && chooseMode(body.gear.modes, scene);
   const hasSocket = scene.daysWithoutSocket === 0;
 
@@ -311,11 +332,15 @@ export function placeRig(
   if (body) {
     const format = sensorFormats[body.gear.sensorFormat];
     const area = pictureAreaMm(format.widthMm, format.heightMm, mode?.crop ?? 1, scene.orientation);
-    wantedFocalMm = focalLengthForSizeMm(
-      side === 'width' ? area.widthMm : area.heightMm,
-      sizeM,
-      angle.distanceM
-    );
+    const sideMm = side === 'width' ? area.widthMm : area.heightMm;
+    wantedFocalMm = focalLengthForSizeMm(sideMm, sizeM, angle.distanceM);
+    // A tape held at the sensor mark reads more than the lens stands off; how much, its focal length says.
+    if (angle.measuredFrom === 'sensor mark' && angle.distanceM * 1000 > 4 * wantedFocalMm)
+      wantedFocalMm = focalLengthForSizeMm(
+        sideMm,
+        sizeM,
+        distanceFromSensorMarkM(angle.distanceM, wantedFocalMm)
+      );
   }
   const bodyMount = mountOf(body);
   let lens: UsedLens | undefined;
@@ -348,9 +373,11 @@ export function placeRig(
   const { mic, micPlace } =
     index === 0 ? placeMic(kit, scene, angle, said, body) : { mic: undefined, micPlace: undefined };
   const support = placeSupport(kit, angle, said, taken);
+  const { filter, filterFits } = placeFilter(kit, lens, said, taken);
   take(body?.line.id, taken);
   take(lens?.builtIn ? undefined : lens?.lineId, taken);
   take(support?.line.id, taken);
+  take(filter?.line.id, taken);
   const { cover, coverPart } = mic
     ? coverFor(kit, mic.gear)
     : { cover: 'none' as const, coverPart: undefined };
@@ -363,6 +390,7 @@ export function placeRig(
     index,
     kit,
     body,
+    bodiesAtOnce: scene.angles.length > 1 ? bodiesOfScene(plan, kit, scene) : body ? [body] : none,
     mode,
     lens,
     focalLengthMm,
@@ -376,7 +404,10 @@ export function placeRig(
     support,
     boom:
       micPlace === 'boom' ? kit.of('support').find(({ gear }) => gear.form === 'boom') : undefined,
-    ...placeFilter(kit, lens, said),
-    hasSocket
+    filter,
+    filterFits,
+    hasSocket,
+    connections: undefined,
+    sceneParts: undefined
   };
 }

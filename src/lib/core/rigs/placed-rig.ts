@@ -12,6 +12,7 @@ import type { WindCover } from '../model/gear/microphone';
 import type { MicPlace, Rig } from '../model/plan';
 import type { Project } from '../model/project';
 import type { Angle, Scene } from '../model/scene';
+import type { Connection, MissingPort } from './connections';
 import type { Kit, KitPart } from './kit';
 
 /** A lens as an angle uses it, whether it comes off or not. */
@@ -35,9 +36,12 @@ export interface PlacedLamp {
   angleDeg: number;
 }
 
+/** What a project says of all its angles alike. Plans and parts reach a rig by its own corners. */
+export type RigProject = Omit<Project, 'plans' | 'activePlanId' | 'ownGear' | 'dismissed'>;
+
 /** One angle with every part in its place: what the figures are computed from. */
 export interface PlacedRig {
-  project: Project;
+  project: RigProject;
   scene: Scene;
   angle: Angle;
   said: Rig | undefined;
@@ -45,6 +49,8 @@ export interface PlacedRig {
   index: number;
   kit: Kit;
   body: KitPart<BodyGear> | undefined;
+  /** Bodies that film at once in this scene, this one among them: they share cells, banks and cards. */
+  bodiesAtOnce: readonly KitPart<BodyGear>[];
   mode: RecordingMode | undefined;
   lens: UsedLens | undefined;
   focalLengthMm: number | undefined;
@@ -61,6 +67,10 @@ export interface PlacedRig {
   /** The filter screws on, itself or through rings of the kit. */
   filterFits: boolean;
   hasSocket: boolean;
+  /** Found when first asked for, and kept; see `connectionsOf`. */
+  connections: readonly (Connection | MissingPort)[] | undefined;
+  /** The same for `partsOfScene`. */
+  sceneParts: readonly KitPart[] | undefined;
 }
 
 /** Parts that earlier angles of the scene hold already: two at once need two. */

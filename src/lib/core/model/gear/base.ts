@@ -1,6 +1,6 @@
 import { Type } from 'class-transformer';
 import { IsArray, IsOptional, ValidateNested, IsObject } from 'class-validator';
-import { NeededText, StatedNumber, StatedText } from '../stated';
+import { NeededText, StatedNumber, StatedText, StatedYesNo } from '../stated';
 import { Port } from '../ports';
 import { Price } from './price';
 
@@ -38,5 +38,7 @@ export abstract class GearBase {
   @ValidateNested({ each: true })
   @Type(() => Port)
   ports!: Port[];
+  /** Made or rebuilt at home. */
+  @StatedYesNo() ownMade?: boolean;
   @StatedText() note?: string;
 }

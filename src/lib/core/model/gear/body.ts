@@ -93,6 +93,8 @@ export class BodyGear extends GearBase {
   @StatedNumber('ISO', 25, 102_400) usableIso?: number;
   /** A-weighted noise of the microphone input, all gain referred to the plug. */
   @StatedNumber('dBV', -150, -40) inputNoiseDbV?: number;
+  /** Voltage at the microphone plug that fills the recording without gain. */
+  @StatedNumber('dBV', -80, 20) inputFullScaleDbV?: number;
   /** The microphone plug feeds the small voltage an electret capsule lives by. */
   @StatedYesNo() plugInPower?: boolean;
   /** The input can be turned down for a line-level source. */
@@ -114,6 +116,10 @@ export class BodyGear extends GearBase {
   /** Runs from USB power while recording. */
   @StatedYesNo() runsFromUsb?: boolean;
   @StatedYesNo() weatherCover?: boolean;
+  /** Rings and lugs for a strap that clink beside a microphone on the shoe. */
+  @StatedYesNo() looseRings?: boolean;
+  /** Records sound of its own, if only to line other sound up by. */
+  @StatedYesNo() ownMicrophone?: boolean;
   /** Minutes a drone stays up on one cell. */
   @StatedNumber('min', 1, 180) flightMinutes?: number;
   @StatedNumber('m', 10, 20_000) linkRangeM?: number;

@@ -14,4 +14,6 @@ export class FilterGear extends GearBase {
   @NeededNumber('mm', 20, 150) threadMm!: number;
   @StatedNumber('stops', 0, 20) stopsMin?: number;
   @StatedNumber('stops', 0, 20) stopsMax?: number;
+  /** How far it colours the picture, mired. */
+  @StatedNumber('mired', 0, 200) castMired?: number;
 }

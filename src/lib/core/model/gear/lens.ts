@@ -10,6 +10,8 @@ export class LensGear extends GearBase {
   @NeededNumber('f/', 0.7, 64) apertureWideN!: number;
   /** Widest aperture at the long end. */
   @NeededNumber('f/', 0.7, 64) apertureTeleN!: number;
+  /** The aperture that would give as much light without glass: T1.7 of an f/1.5 loses a third of a stop. */
+  @StatedNumber('T', 0.7, 64) apertureWideT?: number;
   /** Smallest opening: 16 or 22 as a rule. */
   @StatedNumber('f/', 0.7, 128) apertureLeastN?: number;
   /** Image circle covers this still width; a smaller one darkens the corners of a larger sensor. */

@@ -21,4 +21,8 @@ export class Price {
   @Matches(/^\d{4}-\d{2}-\d{2}$/, { message: 'must be a day written as YYYY-MM-DD' })
   date!: string;
   @NeededText(200) source!: string;
+  /** Last day this price holds. */
+  @IsOptional()
+  @Matches(/^\d{4}-\d{2}-\d{2}$/, { message: 'must be a day written as YYYY-MM-DD' })
+  dealEnds?: string;
 }

@@ -8,6 +8,8 @@ export class RecorderGear extends GearBase {
   @StatedText(40) cellType?: string;
   @StatedNumber('dBV', -150, -40) inputNoiseDbV?: number;
   @StatedNumber('GB', 0.1, 4000) internalStorageGb?: number;
+  /** How far its clock runs off, parts in a million. */
+  @StatedNumber('ppm', 0, 1000) clockPpm?: number;
   @StatedYesNo() safetyTrack?: boolean;
   @StatedYesNo() hasSwitch?: boolean;
 }

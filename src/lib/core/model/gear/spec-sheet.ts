@@ -14,6 +14,7 @@ export const fieldNames: Readonly<Record<string, string>> = {
   baseIso: 'lowest sensitivity',
   usableIso: 'usable sensitivity',
   inputNoiseDbV: 'noise of the microphone input',
+  inputFullScaleDbV: 'voltage that fills the microphone input',
   drawW: 'draw',
   cellType: 'cell',
   cellsIncluded: 'cells in the box',
@@ -33,6 +34,7 @@ export const fieldNames: Readonly<Record<string, string>> = {
   focalLengthMaxMm: 'longest focal length',
   apertureWideN: 'widest aperture, short end',
   apertureTeleN: 'widest aperture, long end',
+  apertureWideT: 'T-number, widest at the short end',
   apertureLeastN: 'smallest aperture',
   coversWidthMm: 'covers a sensor width of',
   nearestFocusM: 'nearest focus',
@@ -101,9 +103,17 @@ export const fieldNames: Readonly<Record<string, string>> = {
   givesPhantom: 'feeds phantom power',
   givesPlugInPower: 'feeds plug-in power',
   attenuates: 'brings line level down',
+  carriesW: 'carries at most',
   plugInPower: 'feeds plug-in power at the plug',
   takesLineLevel: 'takes line level',
   outputLevel: 'level at the plug',
+  looseRings: 'loose strap rings',
+  ownMicrophone: 'microphone of its own',
+  castMired: 'colour cast',
+  clockPpm: 'clock runs off by',
+  lagFrames: 'picture comes late by',
+  coated: 'coated against reflections',
+  ownMade: 'made at home',
   areaM2: 'area',
   absorption: 'absorption'
 };
@@ -116,7 +126,7 @@ export interface SheetField {
 }
 
 const sheets = new Map<GearKind, readonly SheetField[]>();
-const everywhere = ['id', 'maker', 'model', 'massG', 'note'];
+const everywhere = ['id', 'maker', 'model', 'massG', 'note', 'ownMade'];
 
 /** The figures a kind has, in the order a specification sheet gives them: its own, then weight and note. */
 export function specSheet(kind: GearKind): readonly SheetField[] {
@@ -125,7 +135,7 @@ export function specSheet(kind: GearKind): readonly SheetField[] {
     const fields = [...fieldsOfClass(gearKinds[kind].make)];
     const own = fields.filter(([key]) => !everywhere.includes(key));
     const last = fields
-      .filter(([key]) => key === 'massG' || key === 'note')
+      .filter(([key]) => key === 'massG' || key === 'note' || key === 'ownMade')
       .sort(([a], [b]) => a.localeCompare(b));
     sheet = [...own, ...last].map(([key, ask]) => ({ key, name: fieldNames[key] ?? key, ask }));
     sheets.set(kind, sheet);

@@ -11,7 +11,9 @@ export const sundryUses = [
   'blanket',
   'foil',
   'tool',
-  'lens cover'
+  'lens cover',
+  'fan',
+  'shade'
 ] as const;
 
 /** Small things a list must never forget. */

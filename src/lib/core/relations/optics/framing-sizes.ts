@@ -15,7 +15,10 @@ export const framingSizes = {
   { side: 'height' | 'width'; sizeM: number | undefined; words: string }
 >;
 
+/** Room one person takes beside the next. */
+export const PERSON_WIDTH_M = { standing: 0.55, seated: 0.65 } as const;
+
 /** Width of n people: standing 0.55·n + 0.2 m, seated 0.65·n + 0.2 m. */
 export function groupWidthM(people: number, seated: boolean): number {
-  return (seated ? 0.65 : 0.55) * people + 0.2;
+  return (seated ? PERSON_WIDTH_M.seated : PERSON_WIDTH_M.standing) * people + 0.2;
 }

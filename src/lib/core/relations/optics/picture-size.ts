@@ -43,3 +43,16 @@ export function distanceForSizeM(sideMm: number, focalLengthMm: number, wantedM:
   mustBePositive('wantedM', wantedM);
   return (focalLengthMm * (wantedM + sideMm / 1000)) / sideMm;
 }
+
+/**
+ * Size on the sensor against the thing itself: m = f/(d − f).
+ *
+ * @param distanceM lens to subject, m
+ * @returns ratio
+ * @throws RelationError when the subject stands nearer than the focal length
+ * @example magnification(50, 0.4) // 0.143
+ */
+export function magnification(focalLengthMm: number, distanceM: number): number {
+  mustBeBeyondFocalLength('distanceM', distanceM, focalLengthMm);
+  return focalLengthMm / (distanceM * 1000 - focalLengthMm);
+}

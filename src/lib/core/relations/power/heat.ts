@@ -27,6 +27,27 @@ export function heatMinutes(
 }
 
 /**
+ * One known time fixes the rise once a time constant is assumed: ΔT = (T_lim − T_amb)/(1 − e^(−t/τ)).
+ * Bodies differ in τ, so it is asked at both ends of a range.
+ *
+ * @example heatRiseFromTime(60, 25, 30, 21.1) // 46.2 K
+ */
+export function heatRiseFromTime(
+  limitC: number,
+  ambientC: number,
+  minutes: number,
+  timeConstantMin: number
+): number {
+  mustBeFinite('limitC', limitC);
+  mustBeFinite('ambientC', ambientC);
+  mustBePositive('minutes', minutes);
+  mustBePositive('timeConstantMin', timeConstantMin);
+  if (!(ambientC < limitC))
+    throw new RelationError('ambientC', ambientC, 'must be below the limit');
+  return (limitC - ambientC) / (1 - Math.exp(-minutes / timeConstantMin));
+}
+
+/**
  * Two known times at two temperatures fix the rise and the time constant.
  *
  * @example heatFromTwo(60, { ambientC: 25, minutes: 30 }, { ambientC: 40, minutes: 12 }) // 46.2 K, 21.1 min

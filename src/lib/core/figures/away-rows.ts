@@ -1,0 +1,270 @@
+import { chargingHours } from '../relations/power/charging';
+import { CELL_INTO_CELL, offGridEnergyWh } from '../relations/power/off-grid';
+import { bankEnergyAtPlugWh } from '../relations/power/bank';
+import { codecFactors, editingLoad } from '../relations/storage/editing-load';
+import { offloadMinutes } from '../relations/storage/offload';
+import type { FigureRows } from './rows';
+
+/** Hours from the last take to the first of the next day, less supper and breakfast. */
+export const NIGHT_HOURS = 8;
+/** Power a charger inside the body takes in over USB, when nobody states more; an estimate. */
+const CHARGED_IN_BODY_W = 6;
+
+/** What a day leaves to be done by the next: filling cells, carrying files off, cutting. */
+export const awayRows = {
+  awayDays: {
+    name: 'days in a row without a socket',
+    unit: 'days',
+    source: 'brief',
+    read: ({ scene }) => (scene.daysWithoutSocket > 1 ? scene.daysWithoutSocket : null)
+  },
+  energyNeededAway: {
+    name: 'energy the body needs on the days away',
+    unit: 'Wh',
+    from: ['bodyDraw', 'recorded', 'awayDays'],
+    relation: 'W × min ÷ 60 × days',
+    compute: (watts, minutes, days) => (watts! * minutes! * days!) / 60
+  },
+  cellsCarried: {
+    name: 'energy in the cells carried',
+    unit: 'Wh',
+    from: ['cellsEnergy', 'coldShare', 'awayDays'],
+    relation: 'Wh of all cells × cold',
+    compute: (wh, cold) => wh! * cold!
+  },
+  bankCarried: {
+    name: 'energy of the banks, once in a cell',
+    unit: 'Wh',
+    source: 'kit',
+    asks: {
+      question: 'How many watt-hours has %?',
+      between: [18, 150],
+      field: 'energyWh',
+      of: ({ kit }) => kit.of('bank').find(({ gear }) => gear.energyWh === undefined)
+    },
+    read: ({ kit, scene }) => {
+      if (scene.daysWithoutSocket <= 1) return null;
+      let wattHours = 0;
+      for (const { gear, line } of kit.of('bank')) {
+        if (gear.energyWh === undefined) return undefined;
+        wattHours += bankEnergyAtPlugWh(gear.energyWh) * CELL_INTO_CELL * line.quantity;
+      }
+      return wattHours;
+    }
+  },
+  panelWatts: {
+    name: 'watts of the sun panels',
+    unit: 'W',
+    source: 'kit',
+    asks: {
+      question: 'How many watts has %?',
+      between: [7, 30],
+      field: 'outputW',
+      of: ({ kit }) => kit.of('sun panel').find(({ gear }) => gear.outputW === undefined)
+    },
+    read: ({ kit }) => {
+      let watts = 0;
+      for (const { gear, line } of kit.of('sun panel')) {
+        if (gear.outputW === undefined) return undefined;
+        watts += gear.outputW * line.quantity;
+      }
+      return watts;
+    }
+  },
+  sunHours: {
+    name: 'hours of sun on the panel a day',
+    unit: 'h',
+    source: 'brief',
+    read: ({ scene }) => scene.sunHoursPerDay ?? null
+  },
+  drivenHours: {
+    name: 'hours driven with a socket in the car a day',
+    unit: 'h',
+    source: 'brief',
+    read: ({ scene }) => scene.drivenHoursPerDay ?? null
+  },
+  energyAway: {
+    name: 'energy there is on the days away',
+    unit: 'Wh',
+    from: [
+      'awayDays',
+      'cellsCarried',
+      'bankCarried',
+      'panelWatts',
+      'sunHours',
+      'drivenHours',
+      'bodiesAtOnce'
+    ],
+    whenAbsent: 0,
+    relation: 'cells + (banks + days × (panel W × sun h × 0.6 + 15 W × h driven)) ÷ bodies at once',
+    compute: (days, cells, bank, panel, sun, driven, bodies) =>
+      cells! + offGridEnergyWh(bank!, days!, panel!, sun!, driven!) / bodies!
+  },
+  awayShare: {
+    name: 'energy against the days away',
+    unit: '×',
+    from: ['energyAway', 'energyNeededAway'],
+    relation: 'have ÷ need',
+    compute: (have, need) => have! / need!
+  },
+  cellsEmptied: {
+    name: 'cells emptied in a day',
+    unit: 'count',
+    from: ['recorded', 'minutesPerCell', 'onMains', 'bodiesOnCells'],
+    relation: 'recorded ÷ minutes from one cell, rounded up, × bodies on these cells',
+    compute: (minutes, perCell, mains, bodies) =>
+      mains! > 0 ? 0 : Math.ceil(minutes! / perCell!) * bodies!
+  },
+  bays: {
+    name: 'cells that can be filled at once',
+    unit: 'count',
+    source: 'kit',
+    read: ({ body, kit, hasSocket }) => {
+      if (!body || !hasSocket || body.gear.cellType === undefined) return null;
+      const inChargers = kit
+        .of('charger')
+        .reduce(
+          (bays, { gear, line }) =>
+            gear.cellType === body.gear.cellType ? bays + (gear.bays ?? 1) * line.quantity : bays,
+          0
+        );
+      return inChargers + (body.gear.runsFromUsb === true ? 1 : 0);
+    }
+  },
+  wattsPerBay: {
+    name: 'watts a bay gives',
+    unit: 'W',
+    source: 'kit',
+    asks: {
+      question: 'How many watts a bay gives %?',
+      between: [2, 15],
+      field: 'wattsPerBay',
+      of: ({ kit, body }) =>
+        kit
+          .of('charger')
+          .find(
+            ({ gear }) => gear.cellType === body?.gear.cellType && gear.wattsPerBay === undefined
+          )
+    },
+    read: ({ body, kit }) => {
+      if (!body || body.gear.cellType === undefined) return null;
+      const chargers = kit.of('charger').filter(({ gear }) => gear.cellType === body.gear.cellType);
+      if (chargers.length === 0) return body.gear.runsFromUsb === true ? CHARGED_IN_BODY_W : null;
+      let least = Infinity;
+      for (const { gear } of chargers) {
+        if (gear.wattsPerBay === undefined) return undefined;
+        least = Math.min(least, gear.wattsPerBay);
+      }
+      return least;
+    }
+  },
+  chargingHours: {
+    name: 'hours to fill one cell',
+    unit: 'h',
+    from: ['cellEnergy', 'wattsPerBay'],
+    relation: '1.4·Wh ÷ W',
+    compute: (wh, watts) => chargingHours(wh!, watts!)
+  },
+  cellsByMorning: {
+    name: 'cells full by the morning, left alone',
+    unit: 'count',
+    from: ['bays', 'chargingHours'],
+    relation: 'as many as bays, if one fill fits into 8 h',
+    compute: (bays, hours) => (hours! <= NIGHT_HOURS ? bays! : 0)
+  },
+  cellsSpareOfDay: {
+    name: 'cells that need no filling tonight',
+    unit: 'count',
+    from: ['cellCount', 'cellsEmptied'],
+    relation: 'cells − cells emptied, not below zero',
+    compute: (cells, emptied) => Math.max(0, cells! - emptied!)
+  },
+  offloadSpeed: {
+    name: 'slowest of reader and drive',
+    unit: 'MB/s',
+    source: 'kit',
+    asks: {
+      question: 'How fast is %?',
+      between: [60, 500],
+      of: ({ kit }) =>
+        [...kit.of('reader'), ...kit.of('drive')].find(
+          ({ gear }) => (gear.kind === 'reader' ? gear.readMBps : gear.writeMBps) === undefined
+        )
+    },
+    read: ({ kit, body }) => {
+      const drives = kit.of('drive');
+      if (!body || drives.length === 0) return null;
+      let speed = Infinity;
+      for (const { gear } of [...kit.of('reader')]) speed = Math.min(speed, gear.readMBps ?? NaN);
+      for (const { gear } of drives) speed = Math.min(speed, gear.writeMBps ?? NaN);
+      return Number.isNaN(speed) ? undefined : speed;
+    }
+  },
+  offloadMinutes: {
+    name: 'minutes to carry the files off',
+    unit: 'min',
+    from: ['sizeNeeded', 'offloadSpeed'],
+    relation: 'GB ÷ the slowest of read, cable and write',
+    compute: (gb, speed) => offloadMinutes(gb!, [speed!])
+  },
+  codecFactor: {
+    name: 'how hard the codec is to play',
+    unit: '×',
+    source: 'body',
+    asks: { question: 'Which codec does % record in this mode?', between: [0.5, 6] },
+    read: ({ mode }) =>
+      mode ? (mode.codec === undefined ? undefined : codecFactors[mode.codec]) : null
+  },
+  pixelsDown: {
+    name: 'pixels down in this mode',
+    unit: 'px',
+    source: 'body',
+    read: ({ mode }) => (mode ? mode.pixelsDown : null)
+  },
+  anglesCut: {
+    name: 'angles played at once',
+    unit: 'count',
+    source: 'brief',
+    read: ({ scene }) => scene.angles.length
+  },
+  editingRating: {
+    name: 'load the computer plays',
+    unit: '×',
+    source: 'kit',
+    asks: {
+      question: 'What does % play without stutter, in streams of 4K?',
+      between: [0.5, 6],
+      field: 'editingRating',
+      of: ({ kit }) => kit.of('computer')[0]
+    },
+    read: ({ kit }) => {
+      const computer = kit.of('computer')[0];
+      return computer ? computer.gear.editingRating : null;
+    }
+  },
+  editingShare: {
+    name: 'load of cutting against what the computer plays',
+    unit: '×',
+    from: ['editingRating', 'pixelsAcross', 'pixelsDown', 'fps', 'codecFactor', 'anglesCut'],
+    relation: 'Σ w·h·fps ÷ 249 M × codec ÷ rating',
+    compute: (rating, across, down, fps, factor, angles) =>
+      (editingLoad([{ pixelsAcross: across!, pixelsDown: down!, fps: fps!, factor: factor! }]) *
+        angles!) /
+      rating!
+  },
+  freeSpace: {
+    name: 'free space of the computer',
+    unit: 'GB',
+    source: 'kit',
+    asks: {
+      question: 'How much free space has %?',
+      between: [20, 1000],
+      field: 'freeSpaceGb',
+      of: ({ kit }) => kit.of('computer')[0]
+    },
+    read: ({ kit }) => {
+      const computer = kit.of('computer')[0];
+      return computer ? computer.gear.freeSpaceGb : null;
+    }
+  }
+} satisfies FigureRows;

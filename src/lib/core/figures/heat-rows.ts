@@ -1,0 +1,104 @@
+import { heatMinutes, heatRelief, heatRiseFromTime } from '../relations/power/heat';
+import type { PlacedRig } from '../rigs/placed-rig';
+import type { FigureRows } from './rows';
+
+/** Skin temperature at which bodies switch themselves off; an estimate. */
+export const BODY_HEAT_LIMIT_C = 60;
+/** Time constants of small and large bodies; an estimate, told as a range. */
+export const HEAT_TIME_CONSTANT_MIN = { quick: 12, slow: 35 } as const;
+/** Full sun adds this to what a body has to get rid of. */
+const SUN_W_PER_M2 = 800;
+/** From here on the sky counts as full sun. */
+const FULL_SUN_LX = 50_000;
+/** Small pictures at ordinary rates warm nobody. */
+const COOL_PIXELS_PER_S = 1920 * 1080 * 30;
+
+/** The cage that is made for the body carries its heat away. */
+export function cageFor({ kit, body }: Pick<PlacedRig, 'kit' | 'body'>) {
+  return kit.of('cage').find(({ gear }) => gear.fitsBodyId === body?.gear.id);
+}
+export const hasUse = ({ kit }: Pick<PlacedRig, 'kit'>, use: string): boolean =>
+  kit.of('sundry').some(({ gear }) => gear.use === use);
+
+function inSun(rig: PlacedRig): boolean {
+  return (
+    !rig.scene.room &&
+    rig.scene.lightSource === 'sky' &&
+    rig.scene.lightBrightLx >= FULL_SUN_LX &&
+    !hasUse(rig, 'shade')
+  );
+}
+
+export const heatRows = {
+  heatAt20: {
+    name: 'minutes to the heat limit at 20 °C',
+    unit: 'min',
+    source: 'body',
+    asks: {
+      question: 'After how many minutes does % get too hot in this mode, at 20 °C?',
+      between: [10, 120]
+    },
+    read: ({ mode }) => {
+      if (!mode) return null;
+      if (mode.heatMinutesAt20C !== undefined) return mode.heatMinutesAt20C;
+      const cool = mode.pixelsAcross * mode.pixelsDown * mode.fps <= COOL_PIXELS_PER_S;
+      return mode.noHeatLimit === true || cool ? null : undefined;
+    }
+  },
+  heatRelief: {
+    name: 'share of the warming left by cage and fan',
+    unit: '×',
+    source: 'kit',
+    read: (rig) =>
+      rig.body
+        ? (cageFor(rig) ? heatRelief.cage : 1) * (hasUse(rig, 'fan') ? heatRelief.fan : 1)
+        : null
+  },
+  sunLoad: {
+    name: 'warming in full sun against its own',
+    unit: '×',
+    source: 'body',
+    asks: { question: 'How many watts does % draw, and how large is it?', between: [1, 2.5] },
+    read: (rig) => {
+      if (!rig.body || rig.mode?.heatMinutesAt20C === undefined) return null;
+      if (!inSun(rig)) return 1;
+      const { drawW, sizeMm } = rig.body.gear;
+      if (drawW === undefined || sizeMm?.width === undefined || sizeMm.height === undefined)
+        return undefined;
+      const areaM2 = (sizeMm.width * sizeMm.height) / 1e6;
+      return (drawW + SUN_W_PER_M2 * areaM2) / drawW;
+    }
+  },
+  heatMinutes: {
+    name: 'too hot after at least, about',
+    unit: 'min',
+    from: ['heatAt20', 'heatRelief', 'sunLoad', 'temperature'],
+    relation:
+      '−τ·ln(1 − (60 − T)/ΔT), ΔT = 40/(1 − e^(−t/τ)) × relief × sun, the sooner of τ 12 and 35 min',
+    compute: (minutes, relief, sun, air) => Math.min(...heatEnds(minutes!, relief!, sun!, air!))
+  },
+  heatMinutesMost: {
+    name: 'too hot after at most, about',
+    unit: 'min',
+    from: ['heatAt20', 'heatRelief', 'sunLoad', 'temperature'],
+    relation: 'the same, the later of τ 12 and 35 min',
+    compute: (minutes, relief, sun, air) => Math.max(...heatEnds(minutes!, relief!, sun!, air!))
+  }
+} satisfies FigureRows;
+
+/** Minutes to the heat limit for a quick and for a slow body. */
+export function heatEnds(
+  minutesAt20: number,
+  relief: number,
+  sun: number,
+  airC: number
+): [quick: number, slow: number] {
+  const minutesFor = (tau: number) =>
+    heatMinutes(
+      BODY_HEAT_LIMIT_C,
+      airC,
+      heatRiseFromTime(BODY_HEAT_LIMIT_C, 20, minutesAt20, tau) * relief * sun,
+      tau
+    );
+  return [minutesFor(HEAT_TIME_CONSTANT_MIN.quick), minutesFor(HEAT_TIME_CONSTANT_MIN.slow)];
+}

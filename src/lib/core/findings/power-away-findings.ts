@@ -1,0 +1,125 @@
+import { NIGHT_HOURS } from '../figures/away-rows';
+import { cellsFor } from '../figures/endurance-rows';
+import { figureOf } from '../figures/record';
+import { figureWords } from '../figures/figure-words';
+import type { GearItem, GearOf } from '../model/gear';
+import { bankEnergyAtPlugWh } from '../relations/power/bank';
+import { AGED_HEALTH } from '../relations/power/cell-minutes';
+import { CELL_INTO_CELL } from '../relations/power/off-grid';
+import type { AngleContext, AngleFindingRow, PartProposal } from './finding';
+import { addOne, cheapestOf, oneMoreOf } from './part-candidates';
+
+/** Filling cells again: by morning, and far from any socket. */
+export const powerAwayFindings: AngleFindingRow[] = [
+  {
+    code: 'P4',
+    family: 'power',
+    scope: 'angle',
+    about: 'not all can be charged overnight',
+    reads: ['cellsByMorning'],
+    judge: (rig, record) => {
+      const emptied = figureOf(record, 'cellsEmptied');
+      const full = figureOf(record, 'cellsByMorning');
+      const spare = figureOf(record, 'cellsSpareOfDay') ?? 0;
+      if (!rig.hasSocket || emptied === undefined || full === undefined) return undefined;
+      // Spares cover the next day; what they do not cover has to be full by morning.
+      const needed = Math.max(0, emptied - spare);
+      if (emptied === 0 || full >= needed || figureOf(record, 'cellCount')! < emptied)
+        return undefined;
+      return {
+        severity: 'warn',
+        lineIds: cellsFor(rig).map(({ line }) => line.id),
+        figure: 'cellsByMorning',
+        has: full,
+        needs: needed,
+        unit: 'count',
+        title: () => `${rig.scene.name}: ${full} of ${needed} cells are full by morning`,
+        why: () =>
+          `A day empties ${emptied}; left alone for ${NIGHT_HOURS} h as many fill as there are bays, at ${figureWords(figureOf(record, 'chargingHours')!, 'h')} each. Getting up to change them is the other way.`
+      };
+    },
+    propose: (context) => {
+      const { rig } = context;
+      const { cellType } = rig.body!.gear;
+      return [
+        addOne(context, 'charger', (gear) => gear.cellType === cellType),
+        ...cellsFor(rig)
+          .slice(0, 1)
+          .map(({ line, gear }) => ({ label: `One more ${gear.model}`, act: oneMoreOf(line) })),
+        addOne(context, 'cell', (gear) => gear.cellType === cellType)
+      ];
+    }
+  },
+  {
+    code: 'P5',
+    family: 'power',
+    scope: 'angle',
+    about: 'days away from mains are not covered',
+    reads: ['awayShare'],
+    judge: (rig, record) => {
+      const share = figureOf(record, 'awayShare');
+      if (share === undefined || share >= 1) return undefined;
+      const have = figureOf(record, 'energyAway')!;
+      const need = figureOf(record, 'energyNeededAway')!;
+      const days = figureOf(record, 'awayDays')!;
+      return {
+        severity: 'stop',
+        lineIds: [rig.body!.line.id],
+        figure: 'energyAway',
+        has: have,
+        needs: need,
+        unit: 'Wh',
+        title: () =>
+          `${rig.scene.name}: power for ${figureWords(Math.floor(share * days * 10) / 10, 'days')} of ${figureWords(days, 'days')}`,
+        why: () =>
+          `${figureWords(need, 'Wh')} are used before the next socket; cells, banks, sun and car give ${figureWords(have, 'Wh')}.`
+      };
+    },
+    propose: (context) => {
+      const { rig } = context;
+      const { cellType } = rig.body!.gear;
+      return [
+        manyOf(context, 'bank', (gear) =>
+          gear.energyWh === undefined
+            ? undefined
+            : bankEnergyAtPlugWh(gear.energyWh) * CELL_INTO_CELL
+        ),
+        manyOf(context, 'cell', (gear) =>
+          gear.cellType === cellType && gear.energyWh !== undefined
+            ? gear.energyWh *
+              figureOf(context.record, 'coldShare')! *
+              (gear.otherMaker ? AGED_HEALTH : 1)
+            : undefined
+        ),
+        ...((rig.scene.sunHoursPerDay ?? 0) > 0 ? [addOne(context, 'sun panel')] : []),
+        ...cellsFor(rig)
+          .slice(0, 1)
+          .map(({ line, gear }) => ({ label: `One more ${gear.model}`, act: oneMoreOf(line) }))
+      ];
+    }
+  }
+];
+
+/** So many pieces of the cheapest part that the missing energy is there. */
+function manyOf<K extends 'bank' | 'cell'>(
+  { record, shelf, project }: AngleContext,
+  kind: K,
+  whEach: (gear: GearOf<K>) => number | undefined
+): PartProposal {
+  const missing = figureOf(record, 'energyNeededAway')! - figureOf(record, 'energyAway')!;
+  const pieces = (gear: GearItem) => Math.ceil(missing / whEach(gear as GearOf<K>)!);
+  const cost = (gear: GearItem) => gear.priceNew!.likely * pieces(gear);
+  return {
+    parts: cheapestOf(
+      shelf,
+      project,
+      kind,
+      (gear) => (whEach(gear) ?? 0) > 0 && pieces(gear) < 40
+    ).sort((a, b) => cost(a) - cost(b)),
+    label: (gear) => `Add ${pieces(gear) > 1 ? `${pieces(gear)} × ` : ''}${gear.model}`,
+    act: (line) => ({
+      type: 'add line',
+      line: { ...line, quantity: pieces(shelf.byId.get(line.gearId)!) }
+    })
+  };
+}

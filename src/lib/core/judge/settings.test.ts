@@ -1,0 +1,171 @@
+import { describe, expect, it } from 'vitest';
+import type { GearOf } from '../model/gear';
+import { activePlan, type Project } from '../model/project';
+import { calmKit, judged, line, ownCopy, setRig, swap, walkOutside } from './calm-kit.fixture';
+import { settingsOf } from './settings';
+
+function settings(project: Project, at = 0) {
+  return new Map(settingsOf(judged(project).angles[at]!).map((one) => [one.name, one]));
+}
+const scene = (project: Project) => project.scenes[0]!;
+function changed(change: (project: Project) => void) {
+  const project = calmKit();
+  change(project);
+  return settings(project);
+}
+const lens = 'pellamund-24-f-1-5';
+
+describe('what is set', () => {
+  it('nothing without a body', () => {
+    const project = calmKit();
+    activePlan(project).lines = [];
+    expect(settings(project).size).toBe(0);
+  });
+
+  it('a rate in step with the mains, and a shutter that leaves lamps steady', () => {
+    expect(settings(calmKit()).get('Shutter')!.set).toBe('1/50 s');
+    const sixty = changed((project) => {
+      project.mainsHz = 60;
+      scene(project).fps = 30;
+    });
+    expect(sixty.get('Frames a second')!.why).toContain('30 and 60 keep step');
+    expect(sixty.get('Shutter')!.set).toBe('1/60 s');
+    expect(sixty.get('Shutter')!.why).toContain('0 % of flicker left');
+  });
+
+  it('the rate the scene asks for under the sky, where no lamp beats', () => {
+    const outside = changed(walkOutside);
+    expect(outside.get('Frames a second')!.why).toContain('open sky');
+    expect(outside.get('Shutter')!.why).toBe(
+      'Half the time of a frame: motion looks as the eye expects it.'
+    );
+  });
+
+  it('a sensitivity that is a step of the dial, never below the lowest', () => {
+    const bright = changed(
+      (project) => (scene(project).lightDimLx = scene(project).lightBrightLx = 4000)
+    );
+    const lowest = Number(/^ISO (\d+)$/.exec(bright.get('Sensitivity')!.set)![1]);
+    expect([100, 125, 160, 200, 800]).toContain(lowest);
+    const dim = changed((project) => {
+      setRig(project, { apertureN: 11 });
+      scene(project).lightDimLx = 50;
+    });
+    const high = Number(/^ISO (\d+)$/.exec(dim.get('Sensitivity')!.set)![1]);
+    expect(high).toBeGreaterThan(lowest);
+    expect(dim.get('Sensitivity')!.why).toContain('noise shows');
+  });
+
+  it('an aperture with the other school beside it, whichever is chosen', () => {
+    expect(settings(calmKit()).get('Aperture')).toMatchObject({ set: 'f/1.5', figure: 'aperture' });
+    expect(settings(calmKit()).get('Aperture')!.others).toContain('One stop down');
+    const closed = changed((project) => {
+      scene(project).wantsFaceSharp = true;
+      setRig(project, { apertureN: 5.6 });
+    }).get('Aperture')!;
+    expect(closed.set).toBe('f/5.6');
+    expect(closed.why).toBe('Stopped down until nose and ears are both sharp.');
+    expect(closed.others).toContain('Wide open');
+    const own = changed((project) => setRig(project, { apertureN: 2 })).get('Aperture')!;
+    expect(own.why).toBe('As you have set it.');
+  });
+
+  it('a zoom ring only on a zoom', () => {
+    expect(settings(calmKit()).has('Zoom')).toBe(false);
+    const zoom = changed((project) => swap(project, lens, 'orrowby-15-43-f-3-5-5-6'));
+    expect(zoom.get('Zoom')!.set).toMatch(/^\d+(\.\d)? mm$/);
+  });
+
+  it('a filter outdoors: off in the shade, in place in the sun, wanted where none is on', () => {
+    const out = (lx: number, filter?: string) =>
+      changed((project) => {
+        walkOutside(project);
+        Object.assign(scene(project), { lightSource: 'sky', lightDimLx: lx, lightBrightLx: lx });
+        if (filter) activePlan(project).lines.push(line(filter));
+        ownCopy<GearOf<'lens'>>(project, lens, (gear) => {
+          gear.filterThreadMm = 62;
+          gear.ports.forEach((port) => port.family === 'thread' && (port.type = '62 mm'));
+        });
+      }).get('Neutral density')!.set;
+    expect(out(20)).toBe('off');
+    expect(out(20_000)).toMatch(/^\d\.\d stops are wanted, none is on$/);
+    expect(out(8_000, 'pellamund-dusk-2-5-62-mm')).toMatch(/^Dusk 2–5, 62 mm, \d(\.\d)? stops$/);
+    expect(settings(calmKit()).has('Neutral density')).toBe(false);
+  });
+
+  it('a colour: the lamp’s own indoors, daylight under the sky, a grey card where lamps are found', () => {
+    const white = (change: (project: Project) => void) => changed(change).get('White balance')!;
+    expect(white(() => undefined).set).toMatch(/^fixed, \d[ \u00a0]?\d{3} K$/);
+    expect(white((project) => (scene(project).lightSource = 'as found')).set).toMatch(
+      /grey card|fixed, /
+    );
+    const sky = white((project) => {
+      walkOutside(project);
+      scene(project).lightSource = 'sky';
+    });
+    expect(sky.set).toMatch(/^fixed, 5[ \u00a0]?600 K$/);
+    expect(sky.others).toMatch(/^Automatic/);
+  });
+
+  it('a flat profile only where it is chosen, and what it costs is said', () => {
+    const profile = changed((project) => {
+      ownCopy<GearOf<'body'>>(
+        project,
+        'orrowby-linnet-ii',
+        (gear) => (gear.profiles = [{ name: 'Meadow flat', lowestIso: 800, flat: true }])
+      );
+      setRig(project, { profile: 'Meadow flat' });
+    }).get('Picture profile')!;
+    expect(profile.set).toBe('Meadow flat');
+    expect(profile.why).toContain('has to be graded');
+    expect(settings(calmKit()).get('Picture profile')!.set).toBe('the ordinary one');
+  });
+
+  it('a switch only on a microphone that has one', () => {
+    const named = (project: Project) =>
+      [...settings(project).keys()].filter((name) => /^Switch of/.test(name));
+    const without = calmKit();
+    ownCopy<GearOf<'microphone'>>(without, 'dunmarrow-burr', (gear) => (gear.hasSwitch = false));
+    expect(named(without)).toEqual([]);
+    const perch = calmKit();
+    swap(perch, 'dunmarrow-burr', 'dunmarrow-perch');
+    expect(named(perch)).toEqual(['Switch of Perch']);
+  });
+
+  it('the stabiliser on in the hand, off on a stand', () => {
+    const steadied = (change: (project: Project) => void) =>
+      changed((project) => {
+        ownCopy<GearOf<'body'>>(project, 'orrowby-linnet-ii', (gear) => (gear.stabilised = true));
+        change(project);
+      }).get('Stabiliser')!.set;
+    expect(steadied(() => undefined)).toBe('off');
+    expect(steadied(walkOutside)).toBe('on');
+  });
+
+  it('focus by hand where the mode loses the face', () => {
+    expect(settings(calmKit()).get('Face following')!.set).toBe('on, eyes first');
+    const lost = changed((project) =>
+      ownCopy<GearOf<'body'>>(project, 'orrowby-linnet-ii', (gear) =>
+        gear.modes.forEach((mode) => (mode.faceFocus = false))
+      )
+    ).get('Face following')!;
+    expect(lost.set).toBe('not in this mode: focus by hand');
+    expect(lost.why).toMatch(/^Set 0\.\d+ m and tape the ring\.$/);
+  });
+
+  it('the display clean while others look on', () => {
+    expect(settings(calmKit()).has('Output display')).toBe(false);
+    expect(changed((project) => (scene(project).live = true)).get('Output display')!.why).toContain(
+      'Callers see'
+    );
+  });
+
+  it('the clip’s length where the body ends it early', () => {
+    const short = changed((project) =>
+      ownCopy<GearOf<'body'>>(project, 'orrowby-linnet-ii', (gear) =>
+        gear.modes.forEach((mode) => (mode.recordLimitMin = 29))
+      )
+    );
+    expect(short.get('Clip length')!.set).toBe('29 min');
+  });
+});

@@ -1,0 +1,235 @@
+import { figureOf } from '../figures/record';
+import { figureWords, minutesWords, shutterWords } from '../figures/figure-words';
+import type { FigureId } from '../figures/table';
+import { CLEAN_STOPS_BELOW_USABLE } from '../figures/light-rows';
+import { fullName } from '../model/gear';
+import { AIM_PEAK_DBFS } from '../relations/sound/level-set-up';
+import { widestApertureN } from '../rigs/place-rig';
+import type { AngleJudgement } from './judge-plan';
+
+/** One thing to set before the take, and why it is set so. */
+export interface Setting {
+  name: string;
+  set: string;
+  why: string;
+  /** What another school would do, and for which reason. */
+  others?: string;
+  /** The figure it rests on, for its own why. */
+  figure?: FigureId;
+}
+
+/** Sensitivities a body can be set to, in thirds of a stop. */
+const isoSteps = [50, 64, 80, 100, 125, 160, 200, 250, 320, 400, 500, 640].flatMap((iso) => [
+  iso,
+  ...(iso >= 400 ? [iso * 2, iso * 4, iso * 8, iso * 16, iso * 32] : [])
+]);
+isoSteps.sort((a, b) => a - b);
+/** Colour of daylight through a window or under the sky. */
+const DAYLIGHT_K = 5600;
+/** Lamps that go from warm to cool stand best in the middle of the room's own colour. */
+const WARM_ROOM_K = 4300;
+
+const stepUp = (iso: number) => isoSteps.find((step) => step >= iso * 0.97) ?? Math.round(iso);
+
+/**
+ * The settings that follow for one angle, in the order one goes through the camera. Nothing is
+ * decided here that the figures do not say; where they are unknown, the setting says what to measure.
+ */
+export function settingsOf({ rig, record, scene }: AngleJudgement): Setting[] {
+  const { body, mode, lens, mic, said, project } = rig;
+  if (!body || !mode) return [];
+  const figure = (id: FigureId) => figureOf(record, id);
+  const list: Setting[] = [];
+  list.push({
+    name: 'Mode',
+    set: `${mode.pixelsAcross} × ${mode.pixelsDown}, ${figureWords(mode.bitRateMbps, 'Mb/s')}`,
+    why:
+      mode.pixelsAcross >= scene.pixelsAcross
+        ? `${scene.pixelsAcross} pixels are wanted across, and this mode writes the least that gives them.`
+        : `${scene.pixelsAcross} pixels are wanted; this is the most ${fullName(body.gear)} has at this rate.`,
+    others:
+      mode.pixelsAcross >= 3840
+        ? 'Small files edit easily: film in 1920 unless you crop later.'
+        : 'Film in 3840 and crop later.',
+    figure: 'pixelsAcross'
+  });
+  list.push({
+    name: 'Frames a second',
+    set: figureWords(mode.fps, 'fps'),
+    why: scene.room
+      ? `Lamps here pulse with ${project.mainsHz} Hz mains; ${project.mainsHz === 50 ? '25 and 50' : '30 and 60'} keep step with them.`
+      : 'It is what the scene asks for; under the open sky no lamp beats with it.',
+    others: 'One rate everywhere, so that all scenes cut together.',
+    figure: 'fps'
+  });
+  const shutter = figure('shutter');
+  if (shutter !== undefined)
+    list.push({
+      name: 'Shutter',
+      set: shutterWords(shutter),
+      why:
+        figure('flickerLeft') === undefined
+          ? 'Half the time of a frame: motion looks as the eye expects it.'
+          : `Half the time of a frame, at the step nearest to it that leaves lamps steady (${figureWords(figure('flickerLeft')!, '%')} of flicker left).`,
+      figure: 'shutter'
+    });
+  if (lens && rig.apertureN !== undefined && rig.focalLengthMm !== undefined) {
+    const widest = widestApertureN(lens, rig.focalLengthMm);
+    const need = figure('apertureForFace') ?? figure('apertureForRow');
+    const wideOpen = rig.apertureN <= widest + 0.01;
+    list.push({
+      name: 'Aperture',
+      set: figureWords(rig.apertureN, 'f/'),
+      why: wideOpen
+        ? `The widest ${lens.name} has here: most light, softest background.`
+        : need !== undefined && rig.apertureN >= need - 0.05
+          ? 'Stopped down until nose and ears are both sharp.'
+          : 'As you have set it.',
+      others: wideOpen
+        ? 'One stop down, so that nose and ears are sharp together.'
+        : 'Wide open: the blur is the look.',
+      figure: 'aperture'
+    });
+    if (lens.focalLengthMinMm < lens.focalLengthMaxMm)
+      list.push({
+        name: 'Zoom',
+        set: figureWords(rig.focalLengthMm, 'mm'),
+        why: 'The framing at the measured distance; mark it on the ring with tape.',
+        figure: 'focalLength'
+      });
+  }
+  const base = figure('baseIso');
+  const dim = figure('isoNeededDim');
+  if (base !== undefined && dim !== undefined && Number.isFinite(dim)) {
+    const iso = stepUp(Math.max(base, dim));
+    const usable = figure('usableIso');
+    const noisy = usable !== undefined && iso > usable / 2 ** CLEAN_STOPS_BELOW_USABLE;
+    list.push({
+      name: 'Sensitivity',
+      // A step of the dial, not a measure: 125 is not 130.
+      set: `ISO ${iso}`,
+      why: `${figureWords(figure('faceDim')!, 'lx')} fall on the face at the dimmest${noisy ? '; noise shows, more light would lower it' : ''}. Turn the lamps up before this.`,
+      figure: 'isoNeededDim'
+    });
+  }
+  const density = figure('densityNeeded');
+  if (density !== undefined && !scene.room)
+    list.push({
+      name: 'Neutral density',
+      set:
+        density <= 0.3
+          ? 'off'
+          : rig.filter && rig.filterFits
+            ? `${rig.filter.gear.model}, ${figureWords(Math.min(density, rig.filter.gear.stopsMax ?? density), 'stops')}`
+            : `${figureWords(density, 'stops')} are wanted, none is on`,
+      why: 'Takes away what is too bright for this shutter and aperture, so that neither has to change.',
+      others: 'Stop down instead, and live with a sharper background.',
+      figure: 'densityNeeded'
+    });
+  list.push(whiteBalance({ rig, record, scene } as AngleJudgement));
+  const flat = body.gear.profiles?.find(({ name }) => name === said?.profile);
+  list.push({
+    name: 'Picture profile',
+    set: flat?.name ?? 'the ordinary one',
+    why: flat?.flat
+      ? 'Keeps more range for grading; every clip has to be graded.'
+      : 'What is recorded is what is watched; nothing has to be graded.',
+    others: flat?.flat
+      ? 'The ordinary profile, right in the camera.'
+      : 'A flat profile, graded afterwards.'
+  });
+  if (mic && rig.index === 0) {
+    if ((mic.gear.boostDb ?? 0) > 0)
+      list.push({
+        name: 'Boost on the microphone',
+        set: said?.boostOn === false ? 'off' : `on, ${figureWords(mic.gear.boostDb!, 'dB')}`,
+        why: 'A strong microphone lets the noisier input of the camera stay low.',
+        figure: 'inputNoiseAsLevel'
+      });
+    const gain = figure('gainForPeaks');
+    list.push({
+      name: 'Sound level',
+      set:
+        gain === undefined
+          ? `peaks at ${AIM_PEAK_DBFS} dBFS`
+          : `${figureWords(gain, 'dB')} of gain, peaks at ${AIM_PEAK_DBFS} dBFS`,
+      why: 'Automatic level off: it lifts the room in every pause. Leave room for a laugh, and use a safety track where there is one.',
+      ...(gain === undefined ? {} : { figure: 'gainForPeaks' as const })
+    });
+    if (mic.gear.hasSwitch === true)
+      list.push({
+        name: `Switch of ${mic.gear.model}`,
+        set: 'on, and lit',
+        why: 'Left off, the take is silent and nothing says so.'
+      });
+  }
+  const shown =
+    scene.live || rig.kit.of('monitor').length > 0 || rig.kit.of('capture device').length > 0;
+  if (shown)
+    list.push({
+      name: 'Output display',
+      set: body.gear.cleanOutput === false ? 'marks cannot be hidden' : 'clean, marks off',
+      why: scene.live
+        ? 'Callers see whatever stands in the picture.'
+        : 'The monitor shows the picture, the body’s own screen the marks.'
+    });
+  const onStand = rig.angle.cameraPlace !== 'hand' && rig.angle.cameraPlace !== 'stick';
+  if (body.gear.stabilised === true || lens?.stabilised === true)
+    list.push({
+      name: 'Stabiliser',
+      set: onStand ? 'off' : 'on',
+      why: onStand
+        ? 'On a stand it hunts for motion that is not there.'
+        : 'The hand moves. Electronic steadying crops as well, and does not take the smear of a step away.',
+      figure: 'steadying'
+    });
+  list.push({
+    name: 'Face following',
+    set: mode.faceFocus === false ? 'not in this mode: focus by hand' : 'on, eyes first',
+    why:
+      mode.faceFocus === false
+        ? `Set ${figureWords(rig.angle.distanceM, 'm', project.units)} and tape the ring.`
+        : 'Alone before the lens nobody pulls the focus.'
+  });
+  if (mode.recordLimitMin !== undefined && mode.recordLimitMin < 60)
+    list.push({
+      name: 'Clip length',
+      set: minutesWords(mode.recordLimitMin),
+      why: 'The body ends the clip there; start again before it does.',
+      figure: 'recordLimit'
+    });
+  return list;
+}
+
+function whiteBalance({ rig, scene }: AngleJudgement): Setting {
+  const name = 'White balance';
+  const others = 'Automatic: it follows the light, and drifts within a take.';
+  const key = rig.keyLamp?.part.gear;
+  if (scene.room && key?.colourMinK !== undefined && key.colourMaxK !== undefined) {
+    const kelvin =
+      scene.lightSource === 'window'
+        ? Math.min(key.colourMaxK, Math.max(key.colourMinK, DAYLIGHT_K))
+        : key.colourMinK === key.colourMaxK
+          ? key.colourMinK
+          : Math.min(key.colourMaxK, Math.max(key.colourMinK, WARM_ROOM_K));
+    return {
+      name,
+      set: `fixed, ${figureWords(kelvin, 'K')}`,
+      why: `Set ${key.model} and the camera to the same colour; every lamp in the picture with it.`,
+      others
+    };
+  }
+  return scene.lightSource === 'as found'
+    ? {
+        name,
+        set: 'fixed, from a grey card in this light',
+        why: 'Nobody knows the colour of lamps found on the spot.',
+        others
+      }
+    : {
+        name,
+        set: `fixed, ${figureWords(DAYLIGHT_K, 'K')}`,
+        why: 'Daylight; clouds make it cooler, a low sun warmer, and both belong to the place.',
+        others
+      };
+}

@@ -1,0 +1,67 @@
+import { type Axis, axes } from '../merit/axes';
+import { compareKits, type KitMerit, meritOfKit } from '../merit/kit-merit';
+import { meritOfScene } from '../merit/scene-merit';
+import { schools } from '../merit/schools';
+import type { Project, SchoolId } from '../model/project';
+import { schoolIds } from '../model/project';
+import type { Judgement } from './judge-plan';
+
+type Weights = Readonly<Record<Axis, number>>;
+
+/** The same figures and findings weighed otherwise. */
+export function weighedAs(project: Project, { merit }: Judgement, weights: Weights): KitMerit {
+  return meritOfKit(
+    project.scenes,
+    merit.scenes.map((scene) => meritOfScene(scene.sceneId, scene.axes, weights, scene.works)),
+    merit.stops
+  );
+}
+
+export interface SchoolVerdict {
+  school: SchoolId;
+  merit: KitMerit;
+}
+
+/** What each of the six schools makes of one kit. */
+export function verdictsUnderSchools(project: Project, judgement: Judgement): SchoolVerdict[] {
+  return schoolIds.map((school) => ({
+    school,
+    merit: weighedAs(project, judgement, schools[school].weights)
+  }));
+}
+
+/** Weights that are tried, in whole points; past sixty an axis drowns all others. */
+const MOST_WEIGHT = 60;
+
+/** From which to which weight of an axis one kit stays the better, the other weights left as they are. */
+export interface WeightRange {
+  axis: Axis;
+  now: number;
+  from: number;
+  to: number;
+}
+
+/**
+ * The range of each weight over which a chosen kit stays the choice against another. Only axes whose
+ * weight can turn the choice are named.
+ */
+export function weightRanges(
+  project: Project,
+  chosen: Judgement,
+  other: Judgement,
+  weights: Weights
+): WeightRange[] {
+  const stays = (axis: Axis, weight: number) => {
+    const tried = { ...weights, [axis]: weight };
+    return compareKits(weighedAs(project, chosen, tried), weighedAs(project, other, tried)) >= 0;
+  };
+  return axes.flatMap((axis): WeightRange[] => {
+    const now = weights[axis];
+    if (!stays(axis, now)) return [];
+    let from = Math.floor(now);
+    let to = Math.ceil(now);
+    while (from > 0 && stays(axis, from - 1)) from -= 1;
+    while (to < MOST_WEIGHT && stays(axis, to + 1)) to += 1;
+    return from === 0 && to === MOST_WEIGHT ? [] : [{ axis, now, from, to }];
+  });
+}

@@ -1,0 +1,215 @@
+import { type FigureRecord, type Supposed, unknown } from '../figures/record';
+import {
+  computeFiguresAgain,
+  type LeafLooks,
+  noneChanged,
+  watchLeaves
+} from '../figures/record-again';
+import type { Finding } from '../findings/finding';
+import { angleFindings, readsOfFinding } from '../findings/table';
+import {
+  axes,
+  type Axis,
+  type AxisScore,
+  figuresOfAxis,
+  scoreAxis,
+  wantsOfAxis
+} from '../merit/axes';
+import type { Project } from '../model/project';
+import type { Angle, Scene } from '../model/scene';
+import { connectionsOf } from '../rigs/connections';
+import type { Kit } from '../rigs/kit';
+import type { PlacedRig } from '../rigs/placed-rig';
+import { bagChanges, type Looks, rigChanges, sameBrief, touch, watchRig } from '../rigs/rig-looks';
+import type { AngleJudgement, Judgement } from './judge-plan';
+
+/** What a row of the finding table said, and what it looked at to say it, its words included. */
+interface Verdict {
+  looks: Looks;
+  figures: readonly number[];
+  /** Undefined where it found nothing. */
+  finding: Finding | undefined;
+}
+
+/**
+ * A judgement that knows what each of its verdicts looked at, so that a plan a little different is
+ * judged by going through only what the difference touches.
+ *
+ * Nothing about dependencies is written down anywhere: every leaf, finding and axis is run once on a rig
+ * and record that note what is looked at. As they are pure functions, one that looked at nothing that
+ * differs would look at the same things again and say the same.
+ */
+export class WatchedJudgement {
+  readonly #angles = new Map<Angle, WatchedAngle>();
+
+  constructor(
+    readonly project: Project,
+    readonly judgement: Judgement
+  ) {}
+
+  /** What another state of the same project differs in, to be asked angle by angle. */
+  differing(project: Project, kit: Kit): DifferingPlan {
+    return new DifferingPlan(
+      this,
+      bagChanges(this.judgement.kit, kit),
+      sameBrief(this.project, project)
+    );
+  }
+
+  angle(scene: Scene, angle: Angle): WatchedAngle | undefined {
+    let watched = this.#angles.get(angle);
+    if (!watched) {
+      const judged = this.judgement.angles.find(
+        (one) => one.scene === scene && one.angle === angle
+      );
+      // Where a relation refused its inputs the figures are not worth keeping.
+      if (!judged || judged.record.refused) return undefined;
+      this.#angles.set(angle, (watched = new WatchedAngle(judged, this.judgement.findings)));
+    }
+    return watched;
+  }
+}
+
+class DifferingPlan {
+  constructor(
+    private readonly watched: WatchedJudgement,
+    private readonly bags: Looks,
+    private readonly briefIsSame: boolean
+  ) {}
+
+  /** The angle judged before, and what differs in it; undefined when it has to be judged from nothing. */
+  angle(rig: PlacedRig): DifferingAngle | undefined {
+    const before = this.watched.angle(rig.scene, rig.angle);
+    return (
+      before &&
+      new DifferingAngle(
+        before,
+        rig,
+        rigChanges(before.judged.rig, rig, this.bags, this.briefIsSame)
+      )
+    );
+  }
+}
+
+export class DifferingAngle {
+  readonly #changed = noneChanged();
+  #anyChanged = false;
+
+  constructor(
+    private readonly before: WatchedAngle,
+    private readonly rig: PlacedRig,
+    private readonly differs: Looks
+  ) {
+    if (!touch(before.connectionLooks, differs)) rig.connections = connectionsOf(before.judged.rig);
+  }
+
+  figures(supposed?: Supposed): FigureRecord {
+    const { judged, leafLooks } = this.before;
+    const record = computeFiguresAgain(
+      judged.record,
+      leafLooks,
+      this.rig,
+      this.differs,
+      this.#changed,
+      supposed
+    );
+    this.#anyChanged = record !== judged.record;
+    return record;
+  }
+
+  /** What a row said before, where it has looked at nothing that differs. To be asked after `figures`. */
+  verdict(row: number): Verdict | undefined {
+    const verdict = this.before.verdicts[row];
+    return verdict && !touch(verdict.looks, this.differs) && !this.anyChanged(verdict.figures)
+      ? verdict
+      : undefined;
+  }
+
+  /** Points of an axis as before, where nothing they stand on differs; otherwise anew. */
+  score(axis: Axis, record: FigureRecord): AxisScore | undefined {
+    const { looks, score } = this.before.axis(axis);
+    return touch(looks, this.differs) || this.anyChanged(figuresOfAxis(axis))
+      ? scoreAxis(axis, this.rig, record)
+      : score;
+  }
+
+  private anyChanged(figures: readonly number[]): boolean {
+    if (!this.#anyChanged) return false;
+    for (let at = 0; at < figures.length; at++) if (this.#changed[figures[at]!] === 1) return true;
+    return false;
+  }
+}
+
+class WatchedAngle {
+  readonly leafLooks: LeafLooks;
+  readonly connectionLooks: Looks;
+  readonly verdicts: readonly (Verdict | undefined)[];
+  readonly #axes = new Map<Axis, { looks: Looks; score: AxisScore | undefined }>();
+
+  constructor(
+    readonly judged: AngleJudgement,
+    findings: readonly Finding[]
+  ) {
+    this.leafLooks = watchLeaves(judged.rig);
+    const joining = watchRig(judged.rig);
+    connectionsOf(joining.rig);
+    this.connectionLooks = joining.looks;
+    this.verdicts = angleFindings.map((row, at) => verdictOf(at, judged, findings));
+    for (const axis of axes) {
+      const { rig, looks } = watchRig(judged.rig);
+      wantsOfAxis(axis, rig);
+      this.#axes.set(axis, { looks, score: scoreAxis(axis, judged.rig, judged.record) });
+    }
+  }
+
+  axis(axis: Axis) {
+    return this.#axes.get(axis)!;
+  }
+}
+
+/** What a row said; undefined where it asks a question, for one question is asked once in a plan. */
+function verdictOf(
+  at: number,
+  { rig, record, scene, angle }: AngleJudgement,
+  findings: readonly Finding[]
+): Verdict | undefined {
+  const row = angleFindings[at]!;
+  const reads = readsOfFinding[at]!;
+  const watched = watchRig(rig);
+  const figures = new Set<number>(reads);
+  const held = row.judge(watched.rig, watchRecord(record, figures));
+  if (!held && reads.some((place) => record.states[place] === unknown)) return undefined;
+  if (held) {
+    held.title();
+    held.why();
+  }
+  const finding =
+    held &&
+    findings.find((one) => one.row === row && one.scene === scene && one.angleId === angle.id);
+  return { looks: watched.looks, figures: [...figures], finding };
+}
+
+/** A record that notes which figures are looked at. */
+function watchRecord(record: FigureRecord, figures: Set<number>): FigureRecord {
+  const noting = (list: number[]): number[] =>
+    new Proxy(list, {
+      get(target, key) {
+        figures.add(Number(key));
+        return target[Number(key)];
+      }
+    });
+  return {
+    values: noting(record.values),
+    states: noting(record.states),
+    refused: record.refused
+  };
+}
+
+const watchedByJudgement = new WeakMap<Judgement, WatchedJudgement>();
+
+/** The watched form of a judgement of a project; watching costs as much as a few judgements, so it is kept. */
+export function watched(project: Project, judgement: Judgement): WatchedJudgement {
+  let kept = watchedByJudgement.get(judgement);
+  if (!kept) watchedByJudgement.set(judgement, (kept = new WatchedJudgement(project, judgement)));
+  return kept;
+}

@@ -1,0 +1,145 @@
+import { joiningEnds } from '../joining/ends';
+import type { Chain, JoiningPart } from '../joining/chain';
+import {
+  bothIndexes,
+  chainsBetween,
+  cheapestChain,
+  indexJoiningParts,
+  type JoiningIndex
+} from '../joining/chains';
+import type { GearItem } from '../model/gear';
+import { mates, type Port } from '../model/ports';
+import {
+  type Connection,
+  type ConnectionPurpose,
+  connectionsOf,
+  connectionWords,
+  isMissingPort
+} from './connections';
+import type { Kit } from './kit';
+import type { PlacedRig } from './placed-rig';
+
+/** Pieces of the bag that can stand between two ports, one entry a piece. */
+export function joiningPartsOfKit(kit: Kit): readonly JoiningPart[] {
+  let pieces = piecesByKit.get(kit);
+  if (!pieces) {
+    pieces = kit.parts
+      .filter(({ gear }) => joiningEnds(gear).length > 0)
+      .flatMap(({ gear, line }) =>
+        Array.from({ length: line.quantity }, (_, piece) => ({
+          gear,
+          costMinor: 0,
+          lineId: `${line.id}#${piece}`
+        }))
+      );
+    piecesByKit.set(kit, pieces);
+  }
+  return pieces;
+}
+const piecesByKit = new WeakMap<Kit, readonly JoiningPart[]>();
+const indexByKit = new WeakMap<Kit, JoiningIndex>();
+
+function kitIndex(kit: Kit): JoiningIndex {
+  let index = indexByKit.get(kit);
+  if (!index) indexByKit.set(kit, (index = indexJoiningParts(joiningPartsOfKit(kit))));
+  return index;
+}
+
+const partsByShelf = new WeakMap<readonly GearItem[], Map<string, readonly JoiningPart[]>>();
+
+/** Shelf parts that can stand between two ports, at their likely new price in a currency. */
+export function joiningPartsOfShelf(
+  items: readonly GearItem[],
+  currency: string
+): readonly JoiningPart[] {
+  let byCurrency = partsByShelf.get(items);
+  if (!byCurrency) partsByShelf.set(items, (byCurrency = new Map()));
+  let parts = byCurrency.get(currency);
+  if (!parts) {
+    parts = items
+      .filter((gear) => gear.priceNew?.currency === currency && joiningEnds(gear).length > 0)
+      .map((gear) => ({ gear, costMinor: gear.priceNew!.likely }));
+    byCurrency.set(currency, parts);
+  }
+  return parts;
+}
+
+/** The cheapest way the bag closes a connection; undefined when it does not. */
+export function chainInBag({ fromPorts, toPorts, limit }: Connection, kit: Kit): Chain | undefined {
+  return meet(fromPorts, toPorts) && limit(nothingBetween) === undefined
+    ? { parts: [], costMinor: 0, steps: [] }
+    : cheapestChain(fromPorts, toPorts, kitIndex(kit), limit);
+}
+
+/** True when the bag closes a connection. Directly or with one piece is looked at first: it is nearly always so. */
+export function isClosedInBag(connection: Connection, kit: Kit): boolean {
+  const { fromPorts, toPorts, limit } = connection;
+  if (meet(fromPorts, toPorts) && limit(nothingBetween) === undefined) return true;
+  let begins = false;
+  let arrives = false;
+  for (const { gear } of kit.parts) {
+    const ends = joiningEnds(gear);
+    for (const entry of ends) {
+      arrives ||= meetsAny(entry, toPorts);
+      if (!meetsAny(entry, fromPorts)) continue;
+      begins = true;
+      for (const exit of ends)
+        if (
+          exit !== entry &&
+          meetsAny(exit, toPorts) &&
+          limit([{ gear, costMinor: 0 }]) === undefined
+        )
+          return true;
+    }
+  }
+  if (!begins || !arrives) return false;
+  return chainsBetween(fromPorts, toPorts, kitIndex(kit), limit).length > 0;
+}
+const nothingBetween: readonly JoiningPart[] = [];
+const meetsAny = (port: Port, others: readonly Port[]) =>
+  others.some((other) => mates(port, other));
+const meet = (ports: readonly Port[], others: readonly Port[]) =>
+  ports.some((port) => meetsAny(port, others));
+
+/** Connections of a purpose that the bag leaves open; those that lack a port altogether are not counted. */
+export function openConnections(rig: PlacedRig, purpose: ConnectionPurpose): Connection[] {
+  const open: Connection[] = [];
+  for (const need of connectionsOf(rig))
+    if (need.purpose === purpose && !isMissingPort(need) && !isClosedInBag(need, rig.kit))
+      open.push(need);
+  return open;
+}
+
+export function openConnection(rig: PlacedRig, purpose: ConnectionPurpose): Connection | undefined {
+  return openConnections(rig, purpose)[0];
+}
+
+/** True when plugs alone would let the bag close it: only a limit stands in the way. */
+export function reachesByPlug({ fromPorts, toPorts }: Connection, kit: Kit): boolean {
+  return chainsBetween(fromPorts, toPorts, kitIndex(kit)).length > 0;
+}
+
+/** Why the bag does not close a connection, in half a sentence. */
+export function whyOpen(connection: Connection, kit: Kit): string {
+  const [byPorts] = chainsBetween(connection.fromPorts, connection.toPorts, kitIndex(kit));
+  const limited = byPorts && connection.limit(byPorts.parts);
+  return limited ?? `nothing in the bag leads from ${connectionWords(connection)}`;
+}
+
+const indexByShelf = new WeakMap<readonly JoiningPart[], JoiningIndex>();
+
+function shelfIndex(parts: readonly JoiningPart[]): JoiningIndex {
+  let index = indexByShelf.get(parts);
+  if (!index) indexByShelf.set(parts, (index = indexJoiningParts(parts)));
+  return index;
+}
+
+/** The cheapest way to close a connection with what lies in the bag and on the shelf. */
+export function cheapestClosing(
+  connection: Connection,
+  kit: Kit,
+  shelfJoins: readonly JoiningPart[]
+): Chain | undefined {
+  const index = bothIndexes(kitIndex(kit), shelfIndex(shelfJoins));
+  return cheapestChain(connection.fromPorts, connection.toPorts, index, connection.limit);
+}
