@@ -4,18 +4,35 @@
   import { onMount } from 'svelte';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
-  import { InlineNotification, SkeletonText } from 'carbon-components-svelte';
+  import { SkeletonText } from 'carbon-components-svelte';
   import { satchel } from '$lib/state/project-store.svelte';
   import { theme } from '$lib/state/theme.svelte';
-  import KeysDialog from '$lib/ui/shell/KeysDialog.svelte';
+  import type { Command } from '$lib/ui/shell/palette-entries';
+  import { saveSatchel } from '$lib/ui/shell/save-satchel';
   import TopBar from '$lib/ui/shell/TopBar.svelte';
-  import PhoneBar from '$lib/ui/shell/PhoneBar.svelte';
   import { views } from '$lib/ui/shell/views';
   import Strap from '$lib/ui/strap/Strap.svelte';
 
   const { children }: { children: Snippet } = $props();
   let keysOpen = $state(false);
-  void theme;
+  let plansOpen = $state(false);
+  let paletteOpen = $state(false);
+  /** Fetched when first opened, then kept. */
+  let paletteWanted = $state(false);
+  $effect(() => {
+    if (paletteOpen) paletteWanted = true;
+  });
+
+  function command(what: Command) {
+    if (what === 'undo') void satchel.undo();
+    else if (what === 'redo') void satchel.redo();
+    else if (what === 'theme') theme.set(theme.isDusk ? 'day' : 'dusk');
+    else if (what === 'keys') keysOpen = true;
+    else if (what === 'plans') plansOpen = true;
+    else if (what === 'branch') void satchel.branchPlan(satchel.plan!.id);
+    else if (what === 'new plan') void satchel.beginPlan();
+    else void saveSatchel();
+  }
 
   onMount(async () => {
     await satchel.open();
@@ -46,6 +63,11 @@
       void (event.shiftKey ? satchel.redo() : satchel.undo());
       return;
     }
+    if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'k') {
+      event.preventDefault();
+      if (satchel.status === 'ready') paletteOpen = !paletteOpen;
+      return;
+    }
     if (event.ctrlKey || event.metaKey || event.altKey || typing(event.target)) return;
     if (event.key === '?') {
       keysOpen = true;
@@ -62,22 +84,24 @@
 <svelte:window {onkeydown} />
 
 <a class="skip" href="#work">Skip to the work</a>
-<TopBar onkeys={() => (keysOpen = true)} />
+<TopBar bind:plansOpen onkeys={() => (keysOpen = true)} onfind={() => (paletteOpen = true)} />
 {#if satchel.judgement}
   <Strap
     money={satchel.judgement.money}
     onpostpone={(lineId) => satchel.act({ type: 'change line', lineId, patch: { step: 'later' } })}
   />
 {/if}
-{#if satchel.failure}
+{#if satchel.keeping === 'tab'}
+  <p class="tab-only" role="note">
+    <b>This browser keeps nothing here:</b> a private window, or storage turned off for this site. Work
+    as you like, undo and all; then save a satchel file (File, at the top) before you close the tab.
+  </p>
+{/if}
+{#if satchel.failure && satchel.status !== 'failed'}
   <div class="failure">
-    <InlineNotification
-      kind="error"
-      lowContrast
-      title="That did not work."
-      subtitle={satchel.failure}
-      on:close={() => satchel.forgetFailure()}
-    />
+    {#await import('$lib/ui/shell/FailureNote.svelte') then { default: FailureNote }}
+      <FailureNote says={satchel.failure} onclose={() => satchel.forgetFailure()} />
+    {/await}
   </div>
 {/if}
 <main id="work" tabindex="-1">
@@ -86,17 +110,26 @@
       <SkeletonText heading /><SkeletonText paragraph lines={4} />
     </div>
   {:else if satchel.status === 'failed'}
-    <div class="waiting card">
-      <h1>What is kept here cannot be opened</h1>
-      <p>{satchel.failure}</p>
-      <p>Nothing was changed. Open a satchel file you exported, or begin anew.</p>
-    </div>
+    {#await import('$lib/ui/shell/UnreadableCard.svelte') then { default: UnreadableCard }}
+      <UnreadableCard />
+    {/await}
   {:else}
     {@render children()}
   {/if}
 </main>
-{#if satchel.status === 'ready'}<PhoneBar />{/if}
-<KeysDialog bind:open={keysOpen} />
+{#if satchel.status === 'ready'}
+  {#await import('$lib/ui/shell/PhoneBar.svelte') then { default: PhoneBar }}<PhoneBar />{/await}
+{/if}
+{#if keysOpen}
+  {#await import('$lib/ui/shell/KeysDialog.svelte') then { default: KeysDialog }}
+    <KeysDialog bind:open={keysOpen} />
+  {/await}
+{/if}
+{#if paletteWanted}
+  {#await import('$lib/ui/shell/Palette.svelte') then { default: Palette }}
+    <Palette bind:open={paletteOpen} oncommand={command} />
+  {/await}
+{/if}
 
 <style>
   .skip {
@@ -116,6 +149,15 @@
   main {
     padding: 0.35rem 1.1rem 2.5rem;
     outline: none;
+  }
+
+  .tab-only {
+    margin: 0.4rem 1.1rem 0;
+    padding: 0.5rem 0.9rem;
+    border: 1px dashed var(--ochre);
+    border-radius: 10px;
+    background: var(--linen);
+    font-size: 0.875rem;
   }
 
   .failure {

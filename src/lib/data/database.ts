@@ -1,4 +1,4 @@
-import Dexie, { type EntityTable } from 'dexie';
+import Dexie, { type DexieOptions, type EntityTable } from 'dexie';
 import type { RecordedChange } from '../core/acts/record-act';
 import type { Project } from '../core/model/project';
 
@@ -38,8 +38,9 @@ export class SatchelDatabase extends Dexie {
   steps!: EntityTable<StepRow, 'sequence'>;
   settings!: EntityTable<SettingRow, 'key'>;
 
-  constructor(name = 'hearty-satchel') {
-    super(name);
+  /** @param memory stands in for the browser's own database where that is refused */
+  constructor(name = 'hearty-satchel', memory?: Pick<DexieOptions, 'indexedDB' | 'IDBKeyRange'>) {
+    super(name, memory);
     this.version(1).stores({
       projects: 'id, savedAt',
       steps: '++sequence, projectId, [projectId+undone]',

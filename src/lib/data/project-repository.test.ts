@@ -42,6 +42,21 @@ describe('what is kept', () => {
     expect((await repository.undoState(id)).redo).toBeUndefined();
   });
 
+  it('is dropped with its log and comes back with it, open', async () => {
+    await repository.commit(id, { type: 'remove line', lineId: 'line-2' });
+    const kept = (await repository.load(id))!;
+    const removed = await repository.remove(id);
+    expect(await repository.list()).toEqual([]);
+    expect(await repository.openId()).toBeUndefined();
+    expect(await db.steps.count()).toBe(0);
+    expect(await repository.remove(id)).toBeUndefined();
+    await repository.putBack(removed!);
+    expect(await repository.load(id)).toEqual(kept);
+    expect(await repository.openId()).toBe(id);
+    await repository.undo(id);
+    expect((await repository.load(id))!.project).toEqual(demoProject());
+  });
+
   it('stays whole when an act cannot be done', async () => {
     await expect(
       repository.commit(id, {

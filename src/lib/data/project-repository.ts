@@ -1,8 +1,6 @@
 import type { Act } from '../core/acts/act';
 import { actWords } from '../core/acts/act-words';
 import { applyRecorded, redoChange, undoChange } from '../core/acts/record-act';
-import { checkProject } from '../core/formats/satchel-file';
-import { faultSentence } from '../core/formats/faults';
 import type { Project } from '../core/model/project';
 import { shelfOf } from '../catalogue/load-catalogue';
 import { CHECKS, type ProjectRow, type SatchelDatabase, type StepRow } from './database';
@@ -17,6 +15,12 @@ export class StoredProjectError extends Error {}
 export interface UndoState {
   undo: string | undefined;
   redo: string | undefined;
+}
+
+/** A project taken away, with all that brings it back. */
+export interface RemovedProject {
+  row: ProjectRow;
+  steps: StepRow[];
 }
 
 function rowOf(project: Project, revision: number): ProjectRow {
@@ -36,6 +40,9 @@ export class ProjectRepository {
   async load(id: string): Promise<ProjectRow | undefined> {
     const row = await this.db.projects.get(id);
     if (!row || row.checkedAs === CHECKS) return row;
+    // Checking is fetched only for what an older build has kept.
+    const { checkProject } = await import('../core/formats/satchel-file');
+    const { faultSentence } = await import('../core/formats/faults');
     const faults = checkProject(row.project, 'project');
     if (faults.length > 0) {
       throw new StoredProjectError(
@@ -44,6 +51,12 @@ export class ProjectRepository {
     }
     await this.db.projects.update(id, { checkedAs: CHECKS });
     return { ...row, checkedAs: CHECKS };
+  }
+
+  /** The row opened last, unchecked. */
+  async openAsKept(): Promise<unknown> {
+    const id = await this.openId();
+    return id === undefined ? undefined : this.db.projects.get(id);
   }
 
   /** Every project kept here, in the order of their ids. */
@@ -64,6 +77,29 @@ export class ProjectRepository {
         return first;
       }
     );
+  }
+
+  /** Takes a project away, with its log. */
+  async remove(id: string): Promise<RemovedProject | undefined> {
+    const tables = [this.db.projects, this.db.steps, this.db.settings];
+    return this.db.transaction('rw', tables, async () => {
+      const row = await this.db.projects.get(id);
+      const steps = await this.db.steps.where('projectId').equals(id).toArray();
+      await this.db.projects.delete(id);
+      await this.db.steps.where('projectId').equals(id).delete();
+      if ((await this.openId()) === id) await this.db.settings.delete('open project');
+      return row && { row, steps };
+    });
+  }
+
+  /** Puts a removed project back as it was, its log too, and opens it. */
+  async putBack({ row, steps }: RemovedProject): Promise<void> {
+    const tables = [this.db.projects, this.db.steps, this.db.settings];
+    await this.db.transaction('rw', tables, async () => {
+      await this.db.projects.put(row);
+      await this.db.steps.bulkPut(steps);
+      await this.setOpenId(row.id);
+    });
   }
 
   async openId(): Promise<string | undefined> {
@@ -90,13 +126,6 @@ export class ProjectRepository {
         return revision;
       }
     );
-  }
-
-  async remove(id: string): Promise<void> {
-    await this.db.transaction('rw', this.db.projects, this.db.steps, async () => {
-      await this.db.projects.delete(id);
-      await this.db.steps.where('projectId').equals(id).delete();
-    });
   }
 
   /**
@@ -130,6 +159,12 @@ export class ProjectRepository {
       this.lastStep(projectId, 1)
     ]);
     return { undo: undo?.label, redo: redo?.label };
+  }
+
+  /** What was done last and can be undone, newest first, in words. */
+  async recentActs(projectId: string, most: number): Promise<string[]> {
+    const steps = await this.db.steps.where({ projectId, undone: 0 }).reverse().sortBy('sequence');
+    return steps.slice(0, most).map(({ label }) => label);
   }
 
   /** The kept row, for watching. */

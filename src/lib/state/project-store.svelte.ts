@@ -1,22 +1,28 @@
 import { liveQuery, type Subscription } from 'dexie';
 import { catalogue, shelfOf } from '../catalogue/load-catalogue';
 import { demoProject } from '../catalogue/demo-project';
+import { answerAct } from '../core/acts/answer-act';
 import { ActError, applyAct } from '../core/acts/apply-act';
 import type { Act } from '../core/acts/act';
 import { faultSentence } from '../core/formats/faults';
-import {
-  makeSatchel,
-  projectFromSatchel,
-  readSatchel,
-  writeSatchel
-} from '../core/formats/satchel-file';
 import { judgePlan } from '../core/judge/judge-plan';
 import type { JointsClosed } from '../core/judge/close-joints';
+import type { Question } from '../core/judge/questions';
 import type { Remedy } from '../core/judge/settle';
+import type { Plan } from '../core/model/plan';
 import { activePlan, type Project } from '../core/model/project';
 import { type ProjectRow, SatchelDatabase } from '../data/database';
-import { ProjectRepository, type UndoState } from '../data/project-repository';
-import { connectJudge } from '../workers/connect-judge';
+import {
+  ProjectRepository,
+  type RemovedProject,
+  StoredProjectError,
+  type UndoState
+} from '../data/project-repository';
+import { askJudge } from '../workers/connect-judge';
+import { asOfToday } from './as-of-today';
+
+/** Reading and checking files is fetched when a file is asked for, not with the first view. */
+const files = () => import('../core/formats/satchel-file');
 
 type Status = 'loading' | 'no project' | 'ready' | 'failed';
 type Saved = 'saved' | 'saving' | 'failed';
@@ -54,14 +60,23 @@ class ProjectStore {
   undoState = $state.raw<UndoState>({ undo: undefined, redo: undefined });
   remedies = $state.raw<Record<string, Remedy[]>>({});
   joints = $state.raw<JointsClosed | undefined>(undefined);
+  questions = $state.raw<readonly Question[]>([]);
   settling = $state(false);
+  /** Why remedies could not be looked for. The findings themselves are judged on the page and stand. */
+  settleFailure = $state('');
+  /** The project dropped last; it comes back as long as this tab is open. */
+  dropped = $state.raw<RemovedProject | undefined>(undefined);
+  /** Where what is done is kept: a browser that refuses storage leaves this tab's memory. */
+  keeping = $state<'browser' | 'tab'>('browser');
   /** The scene the bag shows its pictures for. */
   sceneId = $state('');
 
   readonly shelf = $derived(this.project ? shelfOf(this.project) : catalogue);
   readonly plan = $derived(this.project && activePlan(this.project));
+  /** The project as it is judged: prices looked at as of today. What is kept carries no day. */
+  readonly asJudged = $derived(this.project && asOfToday(this.project));
   readonly judgement = $derived(
-    this.project && this.plan ? judgePlan(this.project, this.plan, this.shelf) : undefined
+    this.asJudged && this.plan ? judgePlan(this.asJudged, this.plan, this.shelf) : undefined
   );
 
   private repository = new ProjectRepository(new SatchelDatabase());
@@ -80,9 +95,32 @@ class ProjectStore {
       if (row) this.show(row.project, row.revision);
       else this.status = 'no project';
     } catch (error) {
-      this.status = 'failed';
-      this.failure = sentenceOf(error);
+      if (error instanceof StoredProjectError) {
+        this.status = 'failed';
+        this.failure = sentenceOf(error);
+      } else await this.keepInTab();
     }
+  }
+
+  /** A private window or forbidden storage: everything works, undo included, until the tab is closed. */
+  private async keepInTab(): Promise<void> {
+    const { indexedDB, IDBKeyRange } = await import('fake-indexeddb');
+    this.repository = new ProjectRepository(
+      new SatchelDatabase('in this tab', { indexedDB, IDBKeyRange })
+    );
+    this.keeping = 'tab';
+    this.status = 'no project';
+  }
+
+  /** What is kept but cannot be read, just as it is, so that it can be mended by hand. */
+  async unreadableText(): Promise<string> {
+    return `${JSON.stringify(await this.repository.openAsKept(), null, 2)}\n`;
+  }
+
+  /** Leaves what cannot be read where it is and begins anew beside it. */
+  beginBeside(): void {
+    this.failure = '';
+    this.status = 'no project';
   }
 
   /** Keeps a project that is new here and shows it. */
@@ -103,7 +141,31 @@ class ProjectStore {
 
   /** Packs a first kit for an empty project, in the worker, and shows it. */
   async beginPacked(project: Project): Promise<void> {
-    await this.begin(await connectJudge().packFirst(project));
+    await this.begin(await askJudge((judge) => judge.packFirst(project)));
+  }
+
+  /** Packs a first kit into the empty plan shown, as one act that undo takes back. */
+  async packPlan(): Promise<void> {
+    const project = this.project;
+    if (!project) return;
+    const packed = activePlan(await askJudge((judge) => judge.packFirst(project)));
+    // Somebody may have put something in while parts were tried.
+    if (!this.plan || this.judgement?.kit.parts.length !== 0) return;
+    const there = new Set(this.plan.lines.map(({ id }) => id));
+    await this.act({
+      type: 'together',
+      acts: [
+        ...packed.lines
+          .filter(({ id }) => !there.has(id))
+          .map((line): Act => ({ type: 'add line', line })),
+        ...packed.rigs.map(({ sceneId, angleId, ...patch }): Act => ({
+          type: 'set rig',
+          sceneId,
+          angleId,
+          patch
+        }))
+      ]
+    });
   }
 
   /** Does an act: at once on screen, then in the database, where it is logged for undo. */
@@ -119,9 +181,25 @@ class ProjectStore {
     await this.write(() => this.repository.commit(project.id, act), true);
   }
 
+  /** Writes a seller's answer on the part; everything is judged anew. */
+  async answer({ field }: Question, value: number | string | boolean): Promise<void> {
+    const gear = field && this.shelf.byId.get(field.gearId);
+    if (gear) await this.act(answerAct(gear, field.key, value));
+  }
+
   async undo(): Promise<void> {
     const id = this.project?.id;
     if (id !== undefined) await this.write(() => this.repository.undo(id));
+  }
+
+  /** What was done last, newest first. */
+  async recentActs(): Promise<string[]> {
+    return this.project ? this.repository.recentActs(this.project.id, 12) : [];
+  }
+
+  /** Takes back the last so many acts. */
+  async undoLast(count: number): Promise<void> {
+    for (let step = 0; step < count; step++) await this.undo();
   }
 
   async redo(): Promise<void> {
@@ -130,12 +208,15 @@ class ProjectStore {
   }
 
   /** The satchel file of what is on screen; works even when the browser keeps nothing. */
-  exportText(): string {
-    return this.project ? writeSatchel(makeSatchel(this.project, this.shelf)) : '';
+  async exportText(): Promise<string> {
+    if (!this.project) return '';
+    const { makeSatchel, writeSatchel } = await files();
+    return writeSatchel(makeSatchel(this.project, this.shelf));
   }
 
   /** Reads a satchel file; answers with sentences when it cannot, and then nothing has changed. */
   async importText(text: string): Promise<string[]> {
+    const { projectFromSatchel, readSatchel } = await files();
     const reading = readSatchel(text);
     if (!reading.ok) return reading.faults.map(faultSentence);
     const project = projectFromSatchel(reading.file, catalogue);
@@ -148,6 +229,7 @@ class ProjectStore {
   /** Every project kept here in one ZIP. */
   async backup(): Promise<Uint8Array> {
     const { writeBackup } = await import('../core/formats/backup');
+    const { makeSatchel } = await files();
     const projects = await this.repository.all();
     return writeBackup(projects.map((project) => makeSatchel(project, shelfOf(project))));
   }
@@ -155,6 +237,7 @@ class ProjectStore {
   /** Takes every project of a backup, all or none; answers with sentences when it cannot. */
   async restore(bytes: Uint8Array): Promise<string[]> {
     const { readBackup } = await import('../core/formats/backup');
+    const { projectFromSatchel } = await files();
     const reading = readBackup(bytes);
     if (!reading.ok) return reading.faults.map(faultSentence);
     const projects = reading.files.map((file) => projectFromSatchel(file, catalogue));
@@ -173,6 +256,62 @@ class ProjectStore {
     if (!row) return;
     await this.repository.setOpenId(id);
     this.show(row.project, row.revision);
+  }
+
+  /** Takes a project and its log away; the one changed last is opened in its place. */
+  async dropProject(id: string): Promise<void> {
+    try {
+      this.dropped = (await this.repository.remove(id)) ?? this.dropped;
+    } catch (error) {
+      this.failure = sentenceOf(error);
+      return;
+    }
+    if (this.project?.id !== id) return;
+    const [next] = await this.repository.list();
+    if (next) await this.openProject(next.id);
+    else {
+      this.watching?.unsubscribe();
+      this.project = undefined;
+      this.status = 'no project';
+    }
+  }
+
+  /** Brings the project dropped last back, with its undo, and opens it. */
+  async bringBack(): Promise<void> {
+    const { dropped } = this;
+    if (!dropped) return;
+    try {
+      await this.repository.putBack(dropped);
+    } catch (error) {
+      this.failure = sentenceOf(error);
+      return;
+    }
+    this.dropped = undefined;
+    await this.openProject(dropped.row.id);
+  }
+
+  /** Another plan that begins as one of these, shown at once. */
+  async branchPlan(planId: string): Promise<void> {
+    const plan = this.project?.plans.find((one) => one.id === planId);
+    if (plan) await this.addPlan({ ...structuredClone(plan), name: `${plan.name}, branched` });
+  }
+
+  async beginPlan(): Promise<void> {
+    await this.addPlan({ id: '', name: 'a new plan', lines: [], rigs: [] });
+  }
+
+  private async addPlan(plan: Plan): Promise<void> {
+    const { plans } = this.project!;
+    let number = plans.length + 1;
+    while (plans.some(({ id }) => id === `plan-${number}`)) number += 1;
+    const id = `plan-${number}`;
+    await this.act({
+      type: 'together',
+      acts: [
+        { type: 'add plan', plan: { ...plan, id } },
+        { type: 'show plan', planId: id }
+      ]
+    });
   }
 
   forgetFailure(): void {
@@ -230,13 +369,24 @@ class ProjectStore {
   }
 
   /** Asks the worker for remedies; a newer question makes an older answer stale. */
+  async settleAgain(): Promise<void> {
+    if (this.project) await this.settle(this.project);
+  }
+
   private async settle(project: Project): Promise<void> {
     const round = ++this.settleRound;
     this.settling = true;
-    const settled = await connectJudge().settle(project);
-    if (round !== this.settleRound) return;
-    this.remedies = settled.remedies;
-    this.joints = settled.joints;
+    this.settleFailure = '';
+    try {
+      const settled = await askJudge((judge) => judge.settle(asOfToday(project)));
+      if (round !== this.settleRound) return;
+      this.remedies = settled.remedies;
+      this.joints = settled.joints;
+      this.questions = settled.questions;
+    } catch (error) {
+      if (round !== this.settleRound) return;
+      this.settleFailure = sentenceOf(error);
+    }
     this.settling = false;
   }
 }

@@ -1,13 +1,22 @@
 const STORED_AS = 'hearty-satchel-theme';
 export type ThemeChoice = 'system' | 'day' | 'dusk';
 
+/** Where a browser forbids storage even asking for it throws; the colours then last as long as the tab. */
+function storage(): Storage | undefined {
+  try {
+    return globalThis.localStorage;
+  } catch {
+    return undefined;
+  }
+}
+
 /** Day or dusk, by the system until the person says otherwise. */
 class Theme {
   choice = $state<ThemeChoice>('system');
   private dark = globalThis.matchMedia?.('(prefers-color-scheme: dark)');
 
   constructor() {
-    const stored = globalThis.localStorage?.getItem(STORED_AS);
+    const stored = storage()?.getItem(STORED_AS);
     if (stored === 'day' || stored === 'dusk') this.choice = stored;
     this.dark?.addEventListener('change', () => this.apply());
     this.apply();
@@ -19,8 +28,8 @@ class Theme {
 
   set(choice: ThemeChoice): void {
     this.choice = choice;
-    if (choice === 'system') localStorage.removeItem(STORED_AS);
-    else localStorage.setItem(STORED_AS, choice);
+    if (choice === 'system') storage()?.removeItem(STORED_AS);
+    else storage()?.setItem(STORED_AS, choice);
     this.apply();
   }
 

@@ -2,7 +2,9 @@ import { expose } from 'comlink';
 import { shelfOf } from '../catalogue/load-catalogue';
 import { judgeCandidates } from '../core/judge/candidates';
 import { closeJoints } from '../core/judge/close-joints';
+import { disputesOf } from '../core/judge/disputes';
 import { judgePlan } from '../core/judge/judge-plan';
+import { questionsOf } from '../core/judge/questions';
 import { remediesFor } from '../core/judge/settle';
 import { activePlan } from '../core/model/project';
 import { packFirstKit } from '../core/pack/first-kit';
@@ -19,11 +21,16 @@ const worker: JudgeWorker = {
           remediesFor(project, shelf, judgement, finding)
         ])
       ),
-      joints: closeJoints(project, shelf, judgement)
+      joints: closeJoints(project, shelf, judgement),
+      questions: questionsOf(project, shelf, judgement)
     };
   },
-  async candidates(project, pocket) {
-    return judgeCandidates(project, shelfOf(project), pocket);
+  async candidates(project, pocket, onfirst) {
+    return judgeCandidates(project, shelfOf(project), pocket, onfirst);
+  },
+  async disputes(project, where) {
+    const shelf = shelfOf(project);
+    return disputesOf(project, shelf, judgePlan(project, activePlan(project), shelf), where);
   },
   async packFirst(project) {
     return packFirstKit(project, shelfOf(project));

@@ -4,7 +4,9 @@
   import { satchel } from '$lib/state/project-store.svelte';
   import Choice from '$lib/ui/brief/Choice.svelte';
   import OwnedCard from '$lib/ui/brief/OwnedCard.svelte';
+  import RulesCard from '$lib/ui/brief/RulesCard.svelte';
   import SceneCard from '$lib/ui/brief/SceneCard.svelte';
+  import TwoMinds from '$lib/ui/disputes/TwoMinds.svelte';
   import SchoolCard from '$lib/ui/brief/SchoolCard.svelte';
   import SpendCard from '$lib/ui/brief/SpendCard.svelte';
   import { styleWords } from '$lib/ui/brief/scene-vocabulary';
@@ -49,10 +51,19 @@
             >{styleWords[style]}</button
           >{/each}
       </div>
+      <div class="card minds">
+        <TwoMinds
+          {project}
+          summary="Where people disagree, and what it would do here"
+          onact={(act) => satchel.act(act)}
+        />
+      </div>
     </section>
     <aside>
       <h2 class="section-name">What may be spent</h2>
       <SpendCard {project} {judgement} onact={(act) => satchel.act(act)} />
+      <h2 class="section-name">Other limits, and rules of mine</h2>
+      <RulesCard {project} {judgement} onact={(act) => satchel.act(act)} />
       <h2 class="section-name">How I choose</h2>
       <SchoolCard {project} shelf={satchel.shelf} {judgement} onact={(act) => satchel.act(act)} />
       <h2 class="section-name">Already in the cupboard</h2>
@@ -133,5 +144,10 @@
     .bench {
       grid-template-columns: minmax(0, 1fr);
     }
+  }
+
+  .minds {
+    margin-top: 0.6rem;
+    padding: 0.6rem 1rem;
   }
 </style>

@@ -5,14 +5,17 @@
   import { steps } from '$lib/core/model/plan';
   import { formatMoney } from '$lib/core/money/format';
   import { satchel } from '$lib/state/project-store.svelte';
-  import { cautionsFor } from '$lib/ui/buying/cautions';
+  import { cautionsFor } from '$lib/core/judge/cautions';
   import Glyph from '$lib/ui/glyphs/Glyph.svelte';
   import { glyphOf } from '$lib/ui/glyphs/glyph-shapes';
   import { saveFile } from '$lib/ui/shell/save-file';
+  import { dayWords } from '$lib/ui/shell/day-words';
 
   const judgement = $derived(satchel.judgement);
   const list = $derived(judgement ? linesToBuy(judgement.money) : []);
-  const cautions = $derived(judgement ? cautionsFor(judgement) : []);
+  const cautions = $derived(
+    judgement ? cautionsFor(judgement).map(({ topic, text }) => `${topic}: ${text}`) : []
+  );
   const questions = $derived(judgement?.findings.filter((finding) => finding.code === 'Q1') ?? []);
   const open = $derived(judgement?.findings.filter((finding) => finding.severity === 'stop') ?? []);
   const owned = $derived(judgement?.money.lines.filter(({ line }) => line.state === 'owned') ?? []);
@@ -122,7 +125,9 @@
                 <td class="n figures" class:over={one.remainingMinor < 0}
                   >{step === 'later' ? '' : formatMoney(one.remainingMinor, money.currency)}</td
                 >
-                <td class="soft">{one.price ? `${one.price.date}, ${one.price.source}` : ''}</td>
+                <td class="soft"
+                  >{one.price ? `${dayWords(one.price.date)}, ${one.price.source}` : ''}</td
+                >
               </tr>
             {/each}
           </tbody>

@@ -3,19 +3,39 @@
   import type { FigureId } from '$lib/core/figures/table';
   import { type Why, whyOf } from '$lib/core/figures/why';
   import { satchel } from '$lib/state/project-store.svelte';
+  import { useInScene } from '$lib/core/acts/use-in-scene';
+  import { cautionsFor } from '$lib/core/judge/cautions';
   import Bag from '$lib/ui/bag/Bag.svelte';
+  import LaterStrip from '$lib/ui/bag/LaterStrip.svelte';
+  import { allowLineDrop, droppedLine } from '$lib/ui/drag/line-drag';
+  import CautionCard from '$lib/ui/settle/CautionCard.svelte';
   import SceneRail from '$lib/ui/scenes/SceneRail.svelte';
   import SchoolNote from '$lib/ui/scenes/SchoolNote.svelte';
   import SettleList from '$lib/ui/settle/SettleList.svelte';
-  import WhyDialog from '$lib/ui/why/WhyDialog.svelte';
 
   const judgement = $derived(satchel.judgement);
   const angle = $derived(
     judgement?.angles.find((one) => one.scene.id === satchel.sceneId) ?? judgement?.angles[0]
   );
+  let settingsFor = $state('');
+  let settingsOpen = $state(false);
   let whyOpen = $state(false);
   let whyTitle = $state('');
   let why = $state.raw<Why | undefined>(undefined);
+
+  function setStep(lineId: string, step: 'now' | 'later') {
+    const line = satchel.plan?.lines.find((one) => one.id === lineId);
+    if (line && (line.step === 'later') !== (step === 'later'))
+      void satchel.act({ type: 'change line', lineId, patch: { step } });
+  }
+
+  function useIn(sceneId: string, lineId: string) {
+    const line = satchel.plan?.lines.find((one) => one.id === lineId);
+    const gear = line && satchel.shelf.byId.get(line.gearId);
+    const scene = satchel.project?.scenes.find((one) => one.id === sceneId);
+    const act = line && gear && scene && useInScene(scene, line, gear);
+    if (act) void satchel.act(act);
+  }
 
   function showWhy(finding: Finding, figure: FigureId) {
     const own = judgement?.angles.find(
@@ -46,23 +66,65 @@
         chosen={satchel.sceneId}
         units={satchel.project.units}
         onchoose={(id) => (satchel.sceneId = id)}
+        onuse={useIn}
+        onsettings={(id) => {
+          settingsFor = id;
+          settingsOpen = true;
+        }}
       />
       <SchoolNote school={satchel.project.school} />
+      <div class="cautions"><CautionCard cautions={cautionsFor(judgement)} /></div>
     </aside>
-    <Bag project={satchel.project} {judgement} {angle} />
+    <div
+      role="presentation"
+      ondragover={(event) => void allowLineDrop(event)}
+      ondrop={(event) => {
+        const lineId = droppedLine(event);
+        if (lineId !== undefined) setStep(lineId, 'now');
+      }}
+    >
+      <Bag project={satchel.project} {judgement} {angle} />
+      <LaterStrip
+        lines={judgement.money.lines}
+        currency={judgement.money.currency}
+        onpostpone={(lineId) => setStep(lineId, 'later')}
+        onbring={(lineId) => setStep(lineId, 'now')}
+      />
+    </div>
     <aside class="settle" aria-label="To settle">
       <SettleList
         findings={judgement.findings}
         remedies={satchel.remedies}
         settling={satchel.settling}
+        settleFailure={satchel.settleFailure}
+        ontryagain={() => satchel.settleAgain()}
+        emptyBag={judgement.kit.parts.length === 0
+          ? { school: satchel.project.school, onpack: () => satchel.packPlan() }
+          : undefined}
         currency={satchel.project.currency}
         joints={satchel.joints}
+        questions={satchel.questions}
+        dismissed={satchel.project.dismissed ?? []}
+        onanswer={(question, value) => satchel.answer(question, value)}
         onact={(act) => satchel.act(act)}
         onwhy={showWhy}
       />
     </aside>
   </div>
-  <WhyDialog bind:open={whyOpen} title={whyTitle} {why} units={satchel.project.units} />
+  {#if settingsFor !== ''}
+    {#await import('$lib/ui/settings/SettingsDialog.svelte') then { default: SettingsDialog }}
+      <SettingsDialog
+        bind:open={settingsOpen}
+        angles={judgement.angles.filter(({ scene }) => scene.id === settingsFor)}
+        units={satchel.project.units}
+      />
+    {/await}
+  {/if}
+  {#if why}
+    {#await import('$lib/ui/why/WhyDialog.svelte') then { default: WhyDialog }}
+      <WhyDialog bind:open={whyOpen} title={whyTitle} {why} units={satchel.project!.units} />
+    {/await}
+  {/if}
 {/if}
 
 <style>
@@ -75,6 +137,10 @@
 
   .none {
     padding: 0.8rem;
+  }
+
+  .cautions {
+    margin-top: 0.7rem;
   }
 
   @media (max-width: 1080px) {

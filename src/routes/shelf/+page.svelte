@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { MediaQuery } from 'svelte/reactivity';
   import { Button, Search } from 'carbon-components-svelte';
   import { writeShelfCsv } from '$lib/core/formats/csv-file';
   import { newLine } from '$lib/core/findings/part-candidates';
@@ -16,7 +17,14 @@
   const entries = $derived(makeEntries(satchel.shelf.items));
   const own = $derived(new Set(satchel.project?.ownGear.map((gear) => gear.id) ?? []));
   const inBag = $derived(new Set(satchel.plan?.lines.map((line) => line.gearId) ?? []));
-  const found = $derived(sift(entries, sieve, own, inBag));
+  const owned = $derived(
+    new Set(
+      satchel.project?.plans.flatMap(({ lines }) =>
+        lines.filter(({ state }) => state === 'owned').map(({ gearId }) => gearId)
+      ) ?? []
+    )
+  );
+  const found = $derived(sift(entries, sieve, { owned, own, inBag }));
   const mounts = $derived(
     [
       ...new Set(
@@ -36,6 +44,9 @@
     if (gear && satchel.plan)
       void satchel.act({ type: 'add line', line: newLine(satchel.plan, gear) });
   }
+
+  /** On a phone the sieve folds, so that parts are seen first. */
+  const wide = new MediaQuery('(min-width: 801px)', true);
 </script>
 
 <svelte:head><title>Shelf · Hearty Satchel</title></svelte:head>
@@ -87,43 +98,50 @@
           >
         {/each}
       </div>
-      <label>
-        Kind
-        <select
-          value={sieve.kind ?? ''}
-          onchange={(event) =>
-            (sieve.kind = (event.currentTarget.value || undefined) as GearKind | undefined)}
+      <details open={wide.current}>
+        <summary>narrow it further</summary>
+        <label>
+          Kind
+          <select
+            value={sieve.kind ?? ''}
+            onchange={(event) =>
+              (sieve.kind = (event.currentTarget.value || undefined) as GearKind | undefined)}
+          >
+            <option value="">any</option>
+            {#each kinds as kind (kind)}<option value={kind}>{gearKinds[kind].name}</option>{/each}
+          </select>
+        </label>
+        <label>
+          Mount
+          <select bind:value={sieve.mount}>
+            <option value="">any</option>
+            {#each mounts as mount (mount)}<option value={mount}>{mount}</option>{/each}
+          </select>
+        </label>
+        <label>
+          New for at most
+          <input
+            type="number"
+            min="0"
+            placeholder="no limit"
+            value={sieve.mostMinor === undefined ? '' : sieve.mostMinor / minorPerMajor(currency)}
+            oninput={(event) =>
+              (sieve.mostMinor =
+                event.currentTarget.value === ''
+                  ? undefined
+                  : Number(event.currentTarget.value) * minorPerMajor(currency))}
+          />
+        </label>
+        <label class="tick"
+          ><input type="checkbox" bind:checked={sieve.inBagOnly} /> in the bag</label
         >
-          <option value="">any</option>
-          {#each kinds as kind (kind)}<option value={kind}>{gearKinds[kind].name}</option>{/each}
-        </select>
-      </label>
-      <label>
-        Mount
-        <select bind:value={sieve.mount}>
-          <option value="">any</option>
-          {#each mounts as mount (mount)}<option value={mount}>{mount}</option>{/each}
-        </select>
-      </label>
-      <label>
-        New for at most
-        <input
-          type="number"
-          min="0"
-          placeholder="no limit"
-          value={sieve.mostMinor === undefined ? '' : sieve.mostMinor / minorPerMajor(currency)}
-          oninput={(event) =>
-            (sieve.mostMinor =
-              event.currentTarget.value === ''
-                ? undefined
-                : Number(event.currentTarget.value) * minorPerMajor(currency))}
-        />
-      </label>
-      <label class="tick"><input type="checkbox" bind:checked={sieve.inBagOnly} /> in the bag</label
-      >
-      <label class="tick"
-        ><input type="checkbox" bind:checked={sieve.ownOnly} /> my own entries</label
-      >
+        <label class="tick"
+          ><input type="checkbox" bind:checked={sieve.ownedOnly} /> what I own</label
+        >
+        <label class="tick"
+          ><input type="checkbox" bind:checked={sieve.ownOnly} /> my own entries</label
+        >
+      </details>
       <button class="clear" onclick={() => (sieve = { ...openSieve })}>Show all</button>
     </aside>
     {#if found.length > 0}
@@ -174,6 +192,27 @@
     display: grid;
     grid-template-columns: 1fr 1fr;
     gap: 0.35rem;
+  }
+
+  details {
+    display: contents;
+  }
+
+  details::details-content {
+    display: grid;
+    gap: 0.7rem;
+  }
+
+  summary {
+    color: var(--moss);
+    font-weight: 600;
+    cursor: pointer;
+  }
+
+  @media (min-width: 801px) {
+    summary {
+      display: none;
+    }
   }
 
   .pockets button {
@@ -232,6 +271,10 @@
   @media (max-width: 800px) {
     .bench {
       grid-template-columns: minmax(0, 1fr);
+    }
+
+    .pockets {
+      grid-template-columns: repeat(4, minmax(0, 1fr));
     }
   }
 </style>

@@ -10,7 +10,6 @@
   import FramingThumb from './FramingThumb.svelte';
   import LeatherBag from './LeatherBag.svelte';
   import LevelBars from './LevelBars.svelte';
-  import LightFalloff from './LightFalloff.svelte';
   import { pocketSummaries } from './pocket-summary';
   import PocketPanel from './PocketPanel.svelte';
 
@@ -57,9 +56,9 @@
         {#if angle}
           {#if pocket === 'sound'}<LevelBars record={angle.record} />
           {:else if pocket === 'light'}
-            {#if angle.rig.keyLamp}<LightFalloff {angle} />{:else}<DensityScale
-                record={angle.record}
-              />{/if}
+            {#if angle.rig.keyLamp}{#await import('./LightFalloff.svelte') then { default: LightFalloff }}<LightFalloff
+                  {angle}
+                />{/await}{:else}<DensityScale record={angle.record} />{/if}
           {:else if pocket === 'body'}<BodyChecks {angle} />
           {:else if pocket === 'lens'}<FramingThumb {angle} />{/if}
         {/if}

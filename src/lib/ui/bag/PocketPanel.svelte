@@ -4,6 +4,7 @@
   import type { Pocket } from '../../core/model/pocket';
   import { formatMoney } from '../../core/money/format';
   import type { StatementLine } from '../../core/money/statement';
+  import { startLineDrag } from '../drag/line-drag';
   import Glyph from '../glyphs/Glyph.svelte';
   import { glyphOf, longestSideMm } from '../glyphs/glyph-shapes';
   import type { PocketSummary } from './pocket-summary';
@@ -55,11 +56,24 @@
   <span class="inside">
     <span class="things">
       {#each shown as line (line.line.id)}
-        <Glyph
-          name={line.gear ? glyphOf(line.gear) : 'sundry'}
-          size={sizeOf(line)}
-          wash="color-mix(in srgb, var(--colour) 45%, var(--linen))"
-        />
+        <span
+          class="thing"
+          role="presentation"
+          draggable="true"
+          title="{line.gear
+            ? fullName(line.gear)
+            : line.line.gearId}: drag it onto a scene to use it there, or to Later"
+          ondragstart={(event) => {
+            event.stopPropagation();
+            startLineDrag(event, line.line.id);
+          }}
+        >
+          <Glyph
+            name={line.gear ? glyphOf(line.gear) : 'sundry'}
+            size={sizeOf(line)}
+            wash="color-mix(in srgb, var(--colour) 45%, var(--linen))"
+          />
+        </span>
       {:else}
         <span class="empty">Nothing in it yet</span>
       {/each}
@@ -92,6 +106,11 @@
 </a>
 
 <style>
+  .thing {
+    display: inline-flex;
+    cursor: grab;
+  }
+
   .pocket {
     position: relative;
     display: flex;
@@ -136,6 +155,7 @@
     gap: 0.4rem;
     align-items: baseline;
     justify-content: space-between;
+    min-width: 0;
   }
 
   h3 {
@@ -149,7 +169,7 @@
   .price {
     color: var(--ink-soft);
     font-size: 0.8125rem;
-    white-space: nowrap;
+    text-align: right;
   }
 
   .price.over {

@@ -49,6 +49,7 @@
     <p class="soft">Nothing yet. What you own costs nothing and counts in the kit.</p>
   {/each}
   <Button size="small" kind="tertiary" on:click={() => (open = true)}>Add what I own</Button>
+  <a href="/shelf/edit?owned=1">Something not on the shelf</a>
 </div>
 <Modal
   bind:open

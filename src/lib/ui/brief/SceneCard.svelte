@@ -5,6 +5,7 @@
   import type { Project } from '../../core/model/project';
   import type { Scene } from '../../core/model/scene';
   import SceneSentence from './SceneSentence.svelte';
+  import SceneWishes from './SceneWishes.svelte';
   import Vignette from './Vignette.svelte';
 
   interface Props {
@@ -105,6 +106,11 @@
         onact({ type: 'change angle', sceneId: scene.id, angleId, patch })}
       onaddangle={addAngle}
       ondropangle={(angleId) => onact({ type: 'remove angle', sceneId: scene.id, angleId })}
+    />
+    <SceneWishes
+      {scene}
+      {project}
+      onscene={(patch) => onact({ type: 'change scene', sceneId: scene.id, patch })}
     />
   </div>
 </article>

@@ -1,7 +1,9 @@
 <script lang="ts">
   import type { Act } from '../../core/acts/act';
   import { judgePlan, type Judgement } from '../../core/judge/judge-plan';
-  import { schools } from '../../core/merit/schools';
+  import { verdictsUnderSchools } from '../../core/judge/verdicts';
+  import { axes } from '../../core/merit/axes';
+  import { schools, weightsOf } from '../../core/merit/schools';
   import { activePlan, type Project, type SchoolId, schoolIds } from '../../core/model/project';
   import type { Shelf } from '../../core/model/shelf';
 
@@ -20,6 +22,9 @@
       ? undefined
       : judgePlan({ ...project, school: shown }, activePlan(project), shelf).merit
   );
+  let weighing = $state(false);
+  const weights = $derived(weightsOf(project));
+  const verdicts = $derived(verdictsUnderSchools(project, judgement));
   const points = (low: number) => Math.round(low);
 </script>
 
@@ -61,6 +66,57 @@
       {/if}
     </p>
   </div>
+  <details class="all">
+    <summary>What all six say of this kit</summary>
+    <ul>
+      {#each verdicts as { school, merit } (school)}
+        <li class:own={school === project.school}>
+          {schools[school].name}
+          <b class="figures">{points(merit.onceSettledHundredths / 100)}</b>
+          <span class="soft">
+            {project.scenes
+              .map((scene, at) => `${scene.name} ${points(merit.scenes[at]!.low)}`)
+              .join(' · ')}
+          </span>
+        </li>
+      {/each}
+    </ul>
+    <p class="soft">Once its stops are settled; each school weighs the same figures otherwise.</p>
+  </details>
+  <details
+    class="all"
+    open={weighing || project.ownWeights !== undefined}
+    ontoggle={(event) => (weighing = event.currentTarget.open)}
+  >
+    <summary>Weigh it my own way</summary>
+    <div class="weights">
+      {#each axes as axis (axis)}
+        <label
+          >{axis}
+          <input
+            type="range"
+            min="0"
+            max="60"
+            value={weights[axis]}
+            aria-label="Weight of {axis}"
+            onchange={(event) =>
+              onact({
+                type: 'set project',
+                patch: { ownWeights: { ...weights, [axis]: Number(event.currentTarget.value) } }
+              })}
+          />
+          <span class="figures">{weights[axis]}</span></label
+        >
+      {/each}
+    </div>
+    {#if project.ownWeights}
+      <button
+        class="back"
+        onclick={() => onact({ type: 'set project', patch: { ownWeights: undefined } })}
+        >take the school’s weights again</button
+      >
+    {/if}
+  </details>
 </div>
 
 <style>
@@ -82,6 +138,63 @@
 
   .sides b {
     font-family: var(--display);
+  }
+
+  .all {
+    padding-top: 0.6rem;
+    font-size: 0.8125rem;
+  }
+
+  .all summary {
+    color: var(--moss);
+    font-weight: 600;
+    cursor: pointer;
+  }
+
+  .all ul {
+    display: grid;
+    gap: 0.15rem;
+    margin: 0.3rem 0;
+    padding: 0;
+    list-style: none;
+  }
+
+  .own {
+    font-weight: 600;
+  }
+
+  .soft {
+    color: var(--ink-soft);
+    font-weight: 400;
+  }
+
+  .weights {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(15rem, 1fr));
+    gap: 0.2rem 1.2rem;
+    margin-top: 0.4rem;
+  }
+
+  .weights label {
+    display: grid;
+    grid-template-columns: 6rem 1fr 2rem;
+    gap: 0.5rem;
+    align-items: center;
+  }
+
+  .weights input {
+    height: 1.6rem;
+    accent-color: var(--moss);
+  }
+
+  .back {
+    margin-top: 0.3rem;
+    padding: 0;
+    border: 0;
+    background: none;
+    color: var(--moss);
+    text-decoration: underline;
+    cursor: pointer;
   }
 
   .here {

@@ -7,6 +7,7 @@
   import type { Project } from '../../core/model/project';
   import { formatMoney, minorPerMajor } from '../../core/money/format';
   import { minor, splitByWeights } from '../../core/money/minor';
+  import ShareBar from './ShareBar.svelte';
 
   interface Props {
     project: Project;
@@ -29,6 +30,21 @@
   );
   const MOST = 1_000_000;
   let limitsOpen = $state(false);
+  /** Limits of all pockets in order; undefined while a pocket has none. */
+  const everyLimit = $derived.by(() => {
+    const limits = order.map((pocket) => project.pocketLimitsMinor?.[pocket]);
+    return limits.every((limit) => limit !== undefined) ? (limits as number[]) : undefined;
+  });
+  function shareOut() {
+    onact({
+      type: 'together',
+      acts: order.map((pocket, at) => ({
+        type: 'set pocket limit',
+        pocket,
+        limitMinor: shares[at]!
+      }))
+    });
+  }
 
   function setMoney(key: 'limitMinor' | 'reserveMinor', value: number | null | undefined) {
     if (value === null || value === undefined || !(value >= 0) || value > MOST) return;
@@ -100,6 +116,29 @@
     >{limitsOpen ? 'Fold the pocket limits away' : 'Limit single pockets'}</button
   >
   {#if limitsOpen}
+    {#if everyLimit}
+      <ShareBar
+        {order}
+        limits={everyLimit}
+        currency={project.currency}
+        onset={(changes) =>
+          onact({
+            type: 'together',
+            acts: changes.map(({ pocket, limitMinor }) => ({
+              type: 'set pocket limit',
+              pocket,
+              limitMinor
+            }))
+          })}
+      />
+      <p class="soft">
+        Drag a seam, or move it with the arrow keys; what one pocket gives, the next takes.
+      </p>
+    {:else}
+      <button class="fold" onclick={() => shareOut()}
+        >Share it out as {school.name.toLowerCase()} would, then drag the seams</button
+      >
+    {/if}
     <div class="limits">
       {#each pockets as pocket (pocket)}
         {@const limit = project.pocketLimitsMinor?.[pocket]}

@@ -58,8 +58,9 @@
   {:else}
     <rect x="-400" y="-300" width="1040" height="784" class="wall" />
     <rect x="-400" y={ground} width="1040" height="334" class="floor" />
-    {#if scene.lightSource === 'window' || scene.lightSource === 'lamps'}
-      <g class={scene.lightSource === 'window' ? 'window lit' : 'window'}
+    {#if scene.darkBackground}<rect x="-400" y="0" width="1040" height={ground} class="dark" />{/if}
+    {#if scene.lightSource === 'window' || scene.lightSource === 'lamps' || scene.window}
+      <g class={scene.lightSource === 'window' || scene.window ? 'window lit' : 'window'}
         ><rect x="14" y="22" width="44" height="46" /><path d="M36 22v46M14 45h44" /></g
       >
     {/if}
@@ -135,9 +136,40 @@
       >{lengthWords(angle.distanceM, units)}</text
     >
   {/if}
+  {#if scene.roughWeather && !scene.room}
+    <path
+      d="M20 10l-8 26M60 4l-8 26M104 14l-8 26M150 6l-8 26M196 16l-8 26M40 56l-8 26M128 60l-8 26M214 64l-8 26"
+      class="rain"
+    />
+  {/if}
+  {#if scene.orientation !== 'wide'}
+    <rect x="4" y="4" width="15" height="26" rx="3" class="way" />
+  {/if}
+  {#if scene.live}<circle cx="228" cy="14" r="6" class="live" />{/if}
 </svg>
 
 <style>
+  .dark {
+    fill: rgb(30 22 14 / 55%);
+  }
+
+  .rain {
+    fill: none;
+    stroke: var(--pocket-body);
+    stroke-width: 1.4;
+    opacity: 0.7;
+  }
+
+  .way {
+    fill: none;
+    stroke: var(--hide);
+    stroke-width: 1.8;
+  }
+
+  .live {
+    fill: var(--brick);
+  }
+
   svg {
     display: block;
     width: 100%;

@@ -130,6 +130,10 @@
     font-size: 1rem;
   }
 
+  .cost b {
+    font-weight: 600;
+  }
+
   .worth,
   .cost,
   .left {

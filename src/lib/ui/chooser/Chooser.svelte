@@ -12,6 +12,7 @@
   import { pocketQuestions } from './candidate-words';
   import PinBoard from './PinBoard.svelte';
   import PocketLines from './PocketLines.svelte';
+  import TwoMinds from '../disputes/TwoMinds.svelte';
   import WorthScatter from './WorthScatter.svelte';
   import type { Act } from '../../core/acts/act';
 
@@ -114,11 +115,17 @@
     {/each}
   </nav>
   <div class="sheet">
-    <PocketLines {pocket} {judgement} {onact} />
+    <PocketLines scenes={project.scenes} {pocket} {judgement} {onact} />
     <div class="head">
       <h3>{pocketQuestions[pocket]}</h3>
       <span class="soft">worth to the whole kit against what it truly costs, joins included</span>
     </div>
+    <TwoMinds
+      {project}
+      where={pocket}
+      summary="Where people disagree about the {pocket} pocket"
+      {onact}
+    />
     {#if listed}
       <WorthScatter
         candidates={listed}

@@ -1,8 +1,16 @@
 <script lang="ts">
   import { Button } from 'carbon-components-svelte';
   import type { Candidate } from '../../core/judge/candidates';
+  import { ActError, applyAct } from '../../core/acts/apply-act';
+  import { judgePlan, type Judgement } from '../../core/judge/judge-plan';
+  import { weightRanges } from '../../core/judge/verdicts';
+  import { compareKits } from '../../core/merit/kit-merit';
+  import { weightsOf } from '../../core/merit/schools';
+  import { activePlan, type Project } from '../../core/model/project';
+  import type { Shelf } from '../../core/model/shelf';
   import { fullName } from '../../core/model/gear';
   import { formatMoney } from '../../core/money/format';
+  import { dayWords } from '../shell/day-words';
 
   /** What would change with the candidate looked at. */
   interface Props {
@@ -12,8 +20,42 @@
     replacedName: string | undefined;
     ontake: () => void;
     onpin: () => void;
+    project: Project;
+    judgement: Judgement;
+    shelf: Shelf;
   }
-  const { candidate, pinned, currency, replacedName, ontake, onpin }: Props = $props();
+  const {
+    candidate,
+    pinned,
+    currency,
+    replacedName,
+    ontake,
+    onpin,
+    project,
+    judgement,
+    shelf
+  }: Props = $props();
+
+  /** The kit with the candidate in it, weighed against the one that is packed. */
+  const after = $derived.by(() => {
+    if (!candidate?.act || candidate.packed) return undefined;
+    try {
+      const changed = applyAct(project, candidate.act);
+      return judgePlan(changed, activePlan(changed), shelf);
+    } catch (error) {
+      // The candidate was judged for a bag that has changed since; the new judgement is on its way.
+      if (error instanceof ActError) return undefined;
+      throw error;
+    }
+  });
+  const better = $derived(after !== undefined && compareKits(after.merit, judgement.merit) > 0);
+  const ranges = $derived(
+    after === undefined
+      ? []
+      : better
+        ? weightRanges(project, after, judgement, weightsOf(project))
+        : weightRanges(project, judgement, after, weightsOf(project))
+  );
 </script>
 
 <h2 class="section-name">If you take it</h2>
@@ -35,7 +77,7 @@
         {formatMoney(candidate.gear.priceNew.likely, currency, { short: true })} new{candidate.gear
           .priceUsed
           ? `, ${formatMoney(candidate.gear.priceUsed.likely, currency, { short: true })} used`
-          : ''}; {candidate.gear.priceNew.source}, {candidate.gear.priceNew.date}
+          : ''}; {candidate.gear.priceNew.source}, {dayWords(candidate.gear.priceNew.date)}
       </p>
     {/if}
   </div>
@@ -55,6 +97,18 @@
       </li>
     {/if}
   </ul>
+  {#if ranges.length > 0}
+    <p class="ranges">
+      {better ? 'It stays the better choice' : 'What is packed stays the better choice'} while
+      {#each ranges as { axis, from, to }, at (axis)}{at > 0
+          ? at === ranges.length - 1
+            ? ' and '
+            : ', '
+          : ''}{axis}
+        weighs
+        {from === 0 ? `at most ${to}` : to === 60 ? `${from} or more` : `${from} to ${to}`}{/each}.
+    </p>
+  {/if}
   {#if !candidate.packed}
     <div class="do">
       <Button on:click={ontake}>Take it</Button>
@@ -64,6 +118,13 @@
 {/if}
 
 <style>
+  .ranges {
+    margin: 0.3rem 0 0.6rem;
+    color: var(--ink-soft);
+    font-size: 0.8125rem;
+    font-style: italic;
+  }
+
   .none,
   .head {
     padding: 0.7rem 0.8rem;

@@ -1,5 +1,7 @@
 <script lang="ts">
   import type { Act } from '../../core/acts/act';
+  import { usableInScene, useInScene } from '../../core/acts/use-in-scene';
+  import type { Scene } from '../../core/model/scene';
   import type { Judgement } from '../../core/judge/judge-plan';
   import { fullName } from '../../core/model/gear';
   import type { Pocket } from '../../core/model/pocket';
@@ -9,9 +11,10 @@
   interface Props {
     pocket: Pocket;
     judgement: Judgement;
+    scenes: readonly Scene[];
     onact: (act: Act) => void;
   }
-  const { pocket, judgement, onact }: Props = $props();
+  const { pocket, judgement, scenes, onact }: Props = $props();
   const { currency } = $derived(judgement.money);
   const lines = $derived(judgement.money.lines.filter((line) => line.pocket === pocket));
   type Patch = Extract<Act, { type: 'change line' }>['patch'];
@@ -61,6 +64,26 @@
           onclick={() => change(line.id, { step: line.step === 'later' ? 'now' : 'later' })}
           >{line.step === 'later' ? 'bring it back' : 'put off'}</button
         >
+        {#if gear && usableInScene.has(gear.kind) && scenes.length > 1}
+          <select
+            aria-label="Use {name} in a scene"
+            value=""
+            onchange={(event) => {
+              const scene = scenes.find(({ id }) => id === event.currentTarget.value);
+              const act = scene && useInScene(scene, line, gear);
+              if (act) onact(act);
+            }}
+          >
+            <option value="">use in…</option>
+            {#each scenes as scene (scene.id)}<option value={scene.id}>{scene.name}</option>{/each}
+          </select>
+        {/if}
+        <button
+          class="word"
+          aria-pressed={line.worn === true}
+          onclick={() => change(line.id, { worn: line.worn ? undefined : true })}
+          >{line.worn ? 'mended' : 'worn'}</button
+        >
         <button
           class="word"
           aria-pressed={line.locked}
@@ -76,6 +99,16 @@
 {/if}
 
 <style>
+  select {
+    padding: 0.1rem 0.3rem;
+    border: 1px solid var(--tan-line);
+    border-radius: 8px;
+    background: var(--paper);
+    color: var(--moss);
+    font: inherit;
+    font-size: 0.8125rem;
+  }
+
   ul {
     margin-bottom: 0.7rem;
     padding-bottom: 0.4rem;

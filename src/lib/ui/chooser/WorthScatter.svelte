@@ -131,8 +131,10 @@
             r="9"
             class="ring"
           />{/if}
-        {#if dot.candidate.packed}<text x={x(dot.priceMinor) + 11} y={y(dot.merit) + 4}
-            >packed now</text
+        {#if dot.candidate.packed}<text
+            x={x(dot.priceMinor) + 13}
+            y={y(dot.merit) + 4}
+            class="packed">packed now</text
           >{/if}
       </g>
     {/each}
@@ -143,6 +145,13 @@
   .frame {
     width: 100%;
     overflow: hidden;
+  }
+
+  .packed {
+    paint-order: stroke;
+    stroke: var(--paper);
+    stroke-width: 4px;
+    stroke-linejoin: round;
   }
 
   text {

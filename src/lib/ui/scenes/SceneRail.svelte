@@ -2,6 +2,7 @@
   import type { SceneMerit } from '../../core/merit/scene-merit';
   import type { Scene } from '../../core/model/scene';
   import type { UnitSystem } from '../../core/model/project';
+  import { allowLineDrop, droppedLine } from '../drag/line-drag';
   import AxisBars from './AxisBars.svelte';
   import { sceneGist } from './scene-words';
 
@@ -13,8 +14,13 @@
     chosen: string;
     units: UnitSystem;
     onchoose: (sceneId: string) => void;
+    /** A part dragged onto a scene is used there. */
+    onuse?: (sceneId: string, lineId: string) => void;
+    /** Shows what to set for a scene; left out where there is no room for it. */
+    onsettings?: (sceneId: string) => void;
   }
-  const { scenes, merits, then, chosen, units, onchoose }: Props = $props();
+  const { scenes, merits, then, chosen, units, onchoose, onuse, onsettings }: Props = $props();
+  let overId = $state<string | undefined>(undefined);
   const points = (merit: SceneMerit) => String(Math.round(merit.low));
 </script>
 
@@ -23,7 +29,20 @@
     {@const now = merits[index]}
     {@const next = then?.[index]}
     {#if now}
-      <li class="card" class:chosen={scene.id === chosen}>
+      <li
+        class="card"
+        class:chosen={scene.id === chosen}
+        class:over={overId === scene.id}
+        ondragover={(event) => {
+          if (onuse && allowLineDrop(event)) overId = scene.id;
+        }}
+        ondragleave={() => (overId = undefined)}
+        ondrop={(event) => {
+          overId = undefined;
+          const lineId = droppedLine(event);
+          if (lineId !== undefined) onuse?.(scene.id, lineId);
+        }}
+      >
         <button class="pick" aria-pressed={scene.id === chosen} onclick={() => onchoose(scene.id)}>
           <span class="name">{scene.name}</span>
           <span class="points figures">
@@ -46,6 +65,13 @@
         {:else if now.heldBackBy}
           <p class="held">held back by {now.heldBackBy}</p>
         {/if}
+        {#if onsettings}
+          <button
+            class="settings"
+            onclick={() => onsettings(scene.id)}
+            aria-label="Settings for {scene.name}">what to set</button
+          >
+        {/if}
       </li>
     {/if}
   {/each}
@@ -60,6 +86,11 @@
   li {
     padding: 0.6rem 0.75rem 0.55rem;
     border-left: 4px solid var(--line);
+  }
+
+  li.over {
+    outline: 2px dashed var(--moss);
+    outline-offset: 2px;
   }
 
   li.chosen {
@@ -101,6 +132,17 @@
     grid-column: 1 / -1;
     color: var(--ink-soft);
     font-size: 0.75rem;
+  }
+
+  .settings {
+    margin-top: 0.2rem;
+    padding: 0;
+    border: 0;
+    background: none;
+    color: var(--moss);
+    font-size: 0.75rem;
+    text-decoration: underline;
+    cursor: pointer;
   }
 
   .held {

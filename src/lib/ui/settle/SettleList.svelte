@@ -5,82 +5,91 @@
   import { formatMoney } from '../../core/money/format';
   import type { Act } from '../../core/acts/act';
   import type { FigureId } from '../../core/figures/table';
+  import type { Question } from '../../core/judge/questions';
+  import type { Dismissal, SchoolId } from '../../core/model/project';
+  import FindingCard from './FindingCard.svelte';
+  import { groupFindings } from './group-findings';
+  import RemedyButton from './RemedyButton.svelte';
 
   interface Props {
     findings: readonly Finding[];
     remedies: Readonly<Record<string, readonly Remedy[]>>;
     settling: boolean;
+    /** Why remedies could not be looked for; empty when they could. */
+    settleFailure: string;
+    ontryagain: () => void;
+    /** Given while nothing is in the bag. */
+    emptyBag: { school: SchoolId; onpack: () => Promise<void> } | undefined;
     currency: string;
     joints: JointsClosed | undefined;
+    questions: readonly Question[];
+    dismissed: readonly Dismissal[];
+    onanswer: (question: Question, value: number | string | boolean) => void;
     onact: (act: Act) => void;
     onwhy: (finding: Finding, figure: FigureId) => void;
   }
-  const { findings, remedies, settling, currency, joints, onact, onwhy }: Props = $props();
+  const {
+    findings,
+    remedies,
+    settling,
+    settleFailure,
+    ontryagain,
+    emptyBag,
+    currency,
+    joints,
+    questions,
+    dismissed,
+    onact,
+    onanswer,
+    onwhy
+  }: Props = $props();
 
-  const severityWords = { stop: 'stops', warn: 'costs', note: 'worth knowing' } as const;
-  const severityGlyphs = { stop: '■', warn: '▲', note: '○' } as const;
   let notesShown = $state(false);
+  let letBeShown = $state(false);
+  const reasons = $derived(new Map(dismissed.map(({ key, reason }) => [key, reason])));
 
-  /** One finding said of several scenes in the same words is shown once. */
-  const grouped = $derived.by(() => {
-    // eslint-disable-next-line svelte/prefer-svelte-reactivity -- made anew each time, never kept
-    const groups = new Map<string, { finding: Finding; scenes: string[] }>();
-    for (const finding of findings) {
-      const sameEverywhere = !finding.title().startsWith(finding.sceneName ?? '\u0000');
-      const key = sameEverywhere
-        ? `${finding.code}|${finding.title()}|${finding.severity}`
-        : finding.key;
-      const group = groups.get(key) ?? { finding, scenes: [] };
-      if (finding.sceneName) group.scenes.push(finding.sceneName);
-      groups.set(key, group);
-    }
-    return [...groups.values()];
-  });
+  const grouped = $derived(groupFindings(findings, dismissed));
+  /** Findings that stand but are let be, with the reason; a reason outlives its finding unseen. */
+  const letBe = $derived(
+    findings.flatMap((finding) => {
+      const reason = reasons.get(finding.key);
+      return reason === undefined ? [] : [{ finding, reason }];
+    })
+  );
+  /** A group said of several scenes is let be in all of them at once. */
+  const keysLike = (finding: Finding) =>
+    findings
+      .filter(
+        (other) =>
+          other.code === finding.code &&
+          other.severity === finding.severity &&
+          other.title() === finding.title()
+      )
+      .map(({ key }) => key);
+  const dismiss = (finding: Finding, reason: string) =>
+    onact({
+      type: 'together',
+      acts: keysLike(finding).map((key) => ({ type: 'dismiss', key, reason }))
+    });
   const pressing = $derived(grouped.filter(({ finding }) => finding.severity !== 'note'));
   const notes = $derived(grouped.filter(({ finding }) => finding.severity === 'note'));
   const count = (severity: 'stop' | 'warn') =>
     pressing.filter(({ finding }) => finding.severity === severity).length;
   const many = (number: number, one: string, more: string) =>
     `${number} ${number === 1 ? one : more}`;
-  const price = (remedy: Remedy) =>
-    remedy.costMinor === 0
-      ? ''
-      : ` ${remedy.costMinor < 0 ? '−' : '+'}${formatMoney(Math.abs(remedy.costMinor), currency, { short: true })}`;
 </script>
 
 {#snippet card(finding: Finding, scenes: readonly string[])}
-  <li class="card {finding.severity}" data-code={finding.code}>
-    <p class="kind">
-      <span aria-hidden="true">{severityGlyphs[finding.severity]}</span>
-      {severityWords[finding.severity]}{scenes.length > 0 ? ` · ${scenes.join(', ')}` : ''}
-    </p>
-    <h3>{finding.title()}</h3>
-    <p class="why">
-      {finding.why()}
-      {#if finding.figure && finding.sceneId}
-        <button class="how" onclick={() => onwhy(finding, finding.figure!)}
-          >How is that worked out?</button
-        >
-      {/if}
-    </p>
-    <div class="remedies">
-      {#each remedies[finding.key] ?? [] as remedy, index (remedy.label)}
-        <span class="remedy">
-          <button class:first={index === 0} onclick={() => onact(remedy.act)}>
-            {remedy.label}<span class="figures">{price(remedy)}</span>
-          </button>
-          {#if !remedy.mends}<span class="aside">eases it</span>{/if}
-          {#each remedy.brings as brought, at (at)}<span class="aside">but then: {brought}</span
-            >{/each}
-        </span>
-      {:else}
-        {#if settling}<span class="aside">looking for remedies…</span
-          >{:else if finding.code !== 'Q1'}<span class="aside"
-            >Nothing on the shelf mends it; change the scene or the limit.</span
-          >{/if}
-      {/each}
-    </div>
-  </li>
+  <FindingCard
+    {finding}
+    {scenes}
+    remedies={remedies[finding.key]}
+    search={settling ? 'going on' : settleFailure ? 'broken off' : 'done'}
+    {currency}
+    {onact}
+    {onwhy}
+    ondismiss={(reason) => dismiss(finding, reason)}
+  />
 {/snippet}
 
 <h2 class="section-name" id="to-settle">
@@ -88,12 +97,30 @@
     ? ` · ${many(count('stop'), 'stop', 'stops')}, ${many(count('warn'), 'cost', 'costs')}`
     : ''}
 </h2>
+{#if emptyBag}
+  {#await import('./EmptyBagCard.svelte') then { default: EmptyBagCard }}
+    <EmptyBagCard school={emptyBag.school} onpack={emptyBag.onpack} />
+  {/await}
+{/if}
+{#if settleFailure}
+  <div class="card settled broken" role="alert">
+    <p>
+      Remedies could not be looked for: {settleFailure}. What is found below stands.
+    </p>
+    <button class="notes" onclick={ontryagain}>Try again</button>
+  </div>
+{/if}
 {#if pressing.length === 0}
   <div class="card settled">
     <p class="done">Nothing stands in the way.</p>
     <p>Every scene works within what may be spent. The buying list is ready.</p>
     <a href="/buying">To the buying list</a>
   </div>
+{/if}
+{#if questions.length > 0}
+  {#await import('./AskList.svelte') then { default: AskList }}
+    <AskList {questions} {onanswer} />
+  {/await}
 {/if}
 {#if joints?.act}
   <div class="card joints">
@@ -111,13 +138,12 @@
           </li>{/each}
       </ul>
     </details>
-    <span class="remedy"
-      ><button class="first" onclick={() => joints.act && onact(joints.act)}
-        >Close them <span class="figures"
-          >+{formatMoney(joints.costMinor, currency, { short: true })}</span
-        ></button
-      ></span
-    >
+    <RemedyButton
+      label="Close them"
+      price="+{formatMoney(joints.costMinor, currency, { short: true })}"
+      first
+      ontake={() => joints.act && onact(joints.act)}
+    />
   </div>
 {/if}
 <ul class="list">
@@ -134,43 +160,45 @@
     </ul>
   {/if}
 {/if}
+{#if letBe.length > 0}
+  <button class="notes" aria-expanded={letBeShown} onclick={() => (letBeShown = !letBeShown)}>
+    {letBeShown ? 'Fold away' : 'Show'}
+    {many(letBe.length, 'finding', 'findings')} let be
+  </button>
+  {#if letBeShown}
+    <ul class="list">
+      {#each letBe as { finding, reason } (finding.key)}
+        <li class="card be">
+          <h3>{finding.title()}</h3>
+          <p class="why">{finding.sceneName ? `${finding.sceneName}: ` : ''}“{reason}”</p>
+          <button class="bring" onclick={() => onact({ type: 'recall', key: finding.key })}
+            >bring it back</button
+          >
+        </li>
+      {/each}
+    </ul>
+  {/if}
+{/if}
 
 <style>
-  .list {
-    display: grid;
-    gap: 0.6rem;
-  }
-
-  li {
+  .be {
     padding: 0.55rem 0.8rem 0.65rem;
     border-left: 5px solid var(--line);
   }
 
-  .stop {
-    border-left-color: var(--brick);
+  .bring {
+    padding: 0;
+    border: 0;
+    background: none;
+    color: var(--moss);
+    font-size: 0.8125rem;
+    text-decoration: underline;
+    cursor: pointer;
   }
 
-  .warn {
-    border-left-color: var(--ochre);
-    border-left-style: double;
-  }
-
-  .note {
-    border-left-color: var(--pocket-body);
-    border-left-style: dotted;
-  }
-
-  .kind {
-    color: var(--ink-soft);
-    font-size: 0.6875rem;
-  }
-
-  .stop .kind span {
-    color: var(--brick);
-  }
-
-  .warn .kind span {
-    color: var(--ochre-ink);
+  .list {
+    display: grid;
+    gap: 0.6rem;
   }
 
   h3 {
@@ -185,61 +213,6 @@
     color: var(--ink-soft);
     font-size: 0.8125rem;
     overflow-wrap: anywhere;
-  }
-
-  .how {
-    padding: 0;
-    border: 0;
-    background: none;
-    color: var(--moss);
-    font-size: 0.8125rem;
-    text-decoration: underline;
-    cursor: pointer;
-  }
-
-  .remedies {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 0.35rem;
-    align-items: center;
-  }
-
-  .remedy {
-    display: inline-flex;
-    flex-wrap: wrap;
-    gap: 0.35rem;
-    align-items: center;
-  }
-
-  .remedy button {
-    padding: 0.24rem 0.8rem;
-    border: 1.5px solid var(--moss);
-    border-radius: 999px;
-    background: transparent;
-    color: var(--moss);
-    font-size: 0.8125rem;
-    font-weight: 600;
-    text-align: left;
-    cursor: pointer;
-  }
-
-  .remedy button:hover {
-    background: var(--moss-wash);
-  }
-
-  .remedy button.first {
-    background: var(--moss);
-    color: var(--on-moss);
-  }
-
-  .remedy button.first:hover {
-    background: var(--moss-deep);
-  }
-
-  .aside {
-    color: var(--ink-soft);
-    font-size: 0.75rem;
-    font-style: italic;
   }
 
   .joints {
@@ -267,6 +240,10 @@
     border-left: 5px solid var(--moss);
   }
 
+  .broken {
+    border-left-color: var(--brick);
+  }
+
   .done {
     font-family: var(--display);
     font-size: 1.1rem;
@@ -281,12 +258,5 @@
     color: var(--moss);
     font-weight: 600;
     cursor: pointer;
-  }
-
-  @media (max-width: 900px) {
-    .remedy button {
-      min-height: 2.6rem;
-      padding: 0.45rem 1rem;
-    }
   }
 </style>

@@ -59,8 +59,8 @@
     if (typeof value === 'boolean') return value ? 'yes' : 'no';
     const ask = specSheet(kind).find((field) => field.key === key)?.ask;
     const unit = ask?.type === 'number' && ask.unit !== 'count' ? ask.unit : '';
-    return unit === 'f/'
-      ? `f/${String(value as number)}`
+    return unit === 'f/' || unit === 'T'
+      ? `${unit}${String(value as number)}`
       : `${String(value as number)} ${unit}`.trim();
   }
 

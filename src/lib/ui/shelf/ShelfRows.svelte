@@ -7,6 +7,7 @@
   import Glyph from '../glyphs/Glyph.svelte';
   import { glyphOf } from '../glyphs/glyph-shapes';
   import type { ShelfEntry } from './shelf-search';
+  import { dayWords } from '../shell/day-words';
 
   /** The shelf as one walks along it: only what is in view is drawn, however long it is. */
   interface Props {
@@ -62,7 +63,7 @@
               <span class="gist"
                 >{gear.priceUsed
                   ? `used ${formatMoney(gear.priceUsed.likely, gear.priceUsed.currency, { short: true })}`
-                  : gear.priceNew.date}</span
+                  : dayWords(gear.priceNew.date)}</span
               >
             {:else}
               <span class="gist">no price in {currency}</span>
@@ -151,6 +152,7 @@
   .prices b {
     font-family: var(--display);
     font-size: 1rem;
+    font-weight: 600;
   }
 
   button {

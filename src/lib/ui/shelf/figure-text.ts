@@ -20,8 +20,8 @@ function textOf({ key, ask }: SheetField, value: unknown, units: UnitSystem): st
       : `${String(value as number)} g`;
   return ask.unit === 'count'
     ? String(value as number)
-    : ask.unit === 'f/'
-      ? `f/${String(value as number)}`
+    : ask.unit === 'f/' || ask.unit === 'T'
+      ? `${ask.unit}${String(value as number)}`
       : ask.unit === 'ISO'
         ? `ISO ${String(value as number)}`
         : `${String(value as number)} ${ask.unit}`;

@@ -27,6 +27,16 @@ describe('a part in the form', () => {
     }
   );
 
+  it('takes codec, face focus and heat of a mode as chosen, and leaves what is unsaid unsaid', () => {
+    const draft = draftOf(catalogue.byId.get('orrowby-linnet')!, 'GBP');
+    Object.assign(draft.modes[0]!, { codec: '4:2:2 10-bit', faceFocus: 'no', noHeatLimit: 'yes' });
+    delete draft.modes[1]!.codec;
+    const { gear } = readDraft(draft, 'own', 'GBP', today);
+    const modes = gear!.kind === 'body' ? gear!.modes : [];
+    expect(modes[0]).toMatchObject({ codec: '4:2:2 10-bit', faceFocus: false, noHeatLimit: true });
+    expect(modes[1]).not.toHaveProperty('codec');
+  });
+
   it('says beside each field what is wrong and how to mend it', () => {
     const draft = emptyDraft('lens');
     draft.maker = 'm';

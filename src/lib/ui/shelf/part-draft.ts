@@ -4,7 +4,7 @@ import type { GearItem, GearKind } from '../../core/model/gear';
 import { impliedPorts } from '../../core/model/gear/implied-ports';
 import { fieldNames, specSheet } from '../../core/model/gear/spec-sheet';
 import type { Port } from '../../core/model/ports';
-import type { RecordingMode } from '../../core/model/gear/body';
+import { codecs, type RecordingMode } from '../../core/model/gear/body';
 import { minorPerMajor } from '../../core/money/format';
 import { MeasureError, parseNumber, readMeasure } from '../../core/reading/measure';
 
@@ -18,7 +18,16 @@ export const modeKeys = [
   'heatMinutesAt20C'
 ] as const;
 
-export type ModeDraft = Partial<Record<(typeof modeKeys)[number], string>> & {
+/** Cells of a mode that are chosen, not typed, with what may stand in them. */
+export const modeChoices = {
+  codec: codecs,
+  faceFocus: ['yes', 'no'],
+  noHeatLimit: ['yes', 'no']
+} as const satisfies Partial<Record<keyof RecordingMode, readonly string[]>>;
+type ModeChoice = keyof typeof modeChoices;
+const modeChoiceKeys = Object.keys(modeChoices) as ModeChoice[];
+
+export type ModeDraft = Partial<Record<(typeof modeKeys)[number] | ModeChoice, string>> & {
   rest?: Partial<RecordingMode>;
 };
 
@@ -125,6 +134,11 @@ function modeDraftOf(mode: RecordingMode): ModeDraft {
     if (mode[key] !== undefined) cells[key] = String(mode[key]);
     delete rest[key];
   }
+  for (const key of modeChoiceKeys) {
+    const value = mode[key];
+    if (value !== undefined) cells[key] = value === true ? 'yes' : value === false ? 'no' : value;
+    delete rest[key];
+  }
   return { ...cells, rest };
 }
 
@@ -223,6 +237,10 @@ export function readDraft(
                       ? '×'
                       : 'min'
             );
+        for (const key of modeChoiceKeys) {
+          const said = mode[key];
+          if (said) row[key] = key === 'codec' ? said : said === 'yes';
+        }
       });
       return row;
     });

@@ -9,6 +9,9 @@ export interface ShelfSieve {
   kind: GearKind | undefined;
   mount: string;
   mostMinor: number | undefined;
+  /** Only what one has already. */
+  ownedOnly: boolean;
+  /** Only what one has entered or corrected oneself. */
   ownOnly: boolean;
   inBagOnly: boolean;
 }
@@ -19,6 +22,7 @@ export const openSieve: ShelfSieve = {
   kind: undefined,
   mount: '',
   mostMinor: undefined,
+  ownedOnly: false,
   ownOnly: false,
   inBagOnly: false
 };
@@ -54,12 +58,18 @@ export function makeEntries(items: readonly GearItem[]): ShelfEntry[] {
     .sort((a, b) => (a.found < b.found ? -1 : 1));
 }
 
+/** How parts stand to the open project, by their ids. */
+export interface ShelfStanding {
+  owned: ReadonlySet<string>;
+  own: ReadonlySet<string>;
+  inBag: ReadonlySet<string>;
+}
+
 /** The parts that pass, in the order of the entries. */
 export function sift(
   entries: readonly ShelfEntry[],
   sieve: ShelfSieve,
-  own: ReadonlySet<string>,
-  inBag: ReadonlySet<string>
+  { owned, own, inBag }: ShelfStanding
 ): ShelfEntry[] {
   const words = plainWords(sieve.words).split(/\s+/).filter(Boolean);
   return entries.filter(
@@ -69,6 +79,7 @@ export function sift(
       (sieve.mount === '' || mount === sieve.mount) &&
       (sieve.mostMinor === undefined ||
         (gear.priceNew !== undefined && gear.priceNew.likely <= sieve.mostMinor)) &&
+      (!sieve.ownedOnly || owned.has(gear.id)) &&
       (!sieve.ownOnly || own.has(gear.id)) &&
       (!sieve.inBagOnly || inBag.has(gear.id)) &&
       words.every((word) => found.includes(word))

@@ -1,10 +1,13 @@
 <script lang="ts">
   import { page } from '$app/state';
   import { satchel } from '$lib/state/project-store.svelte';
+  import { groupFindings } from '../settle/group-findings';
   import { views } from './views';
 
   const open = $derived(
-    satchel.judgement?.findings.filter((finding) => finding.severity !== 'note').length ?? 0
+    groupFindings(satchel.judgement?.findings ?? [], satchel.project?.dismissed).filter(
+      ({ finding }) => finding.severity !== 'note'
+    ).length
   );
   const here = $derived(page.url.pathname + page.url.hash);
 </script>

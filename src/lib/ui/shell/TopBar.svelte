@@ -1,22 +1,53 @@
 <script lang="ts">
+  import { online } from 'svelte/reactivity/window';
   import { page } from '$app/state';
   import Redo from 'carbon-icons-svelte/lib/Redo.svelte';
   import Undo from 'carbon-icons-svelte/lib/Undo.svelte';
   import { satchel } from '$lib/state/project-store.svelte';
   import { theme } from '$lib/state/theme.svelte';
-  import FileMenu from './FileMenu.svelte';
   import { views } from './views';
 
-  const { onkeys }: { onkeys: () => void } = $props();
-  const savedWords = { saved: 'all kept', saving: 'keeping…', failed: 'not kept' } as const;
+  interface Props {
+    onkeys: () => void;
+    onfind: () => void;
+    plansOpen: boolean;
+  }
+  let { onkeys, onfind, plansOpen = $bindable() }: Props = $props();
+  let filesOpen = $state(false);
+  let filesWanted = $state(false);
+  let plansWanted = $state(false);
+  $effect(() => {
+    if (plansOpen) plansWanted = true;
+  });
+  const savedWords = $derived(
+    satchel.saved === 'saving'
+      ? 'keeping…'
+      : satchel.saved === 'failed'
+        ? 'not kept'
+        : satchel.keeping === 'tab'
+          ? 'kept in this tab only'
+          : online.current === false
+            ? 'offline, all kept'
+            : 'all kept'
+  );
 </script>
 
 <header>
   <a class="brand" href="/">Hearty Satchel</a>
   {#if satchel.project && satchel.plan}
-    <span class="project">{satchel.project.name} · {satchel.plan.name}</span>
-    <span class="saved" class:failed={satchel.saved === 'failed'} role="status"
-      >{savedWords[satchel.saved]}</span
+    <button
+      class="project"
+      onclick={() => (plansOpen = true)}
+      aria-label="Plans and projects: {satchel.project.name}, {satchel.plan.name}"
+      >{satchel.project.name} · {satchel.plan.name}</button
+    >
+    <span
+      class="saved"
+      class:failed={satchel.saved === 'failed' || satchel.keeping === 'tab'}
+      title={online.current === false
+        ? 'No network. Everything works without one; what you do is kept here.'
+        : undefined}
+      role="status">{savedWords}</span
     >
     <div class="tools">
       <button
@@ -54,12 +85,38 @@
       onclick={() => theme.set(theme.isDusk ? 'day' : 'dusk')}
       >{theme.isDusk ? 'day' : 'dusk'}</button
     >
-    <button class="tool wordy" aria-label="Show the keys" onclick={onkeys}>?</button>
-    <FileMenu />
+    {#if satchel.status === 'ready'}<button
+        class="tool wordy"
+        onclick={onfind}
+        title="Find and do, Ctrl K">find</button
+      >{/if}
+    <button class="tool wordy keys" aria-label="Show the keys" onclick={onkeys}>?</button>
+    <button class="file" onclick={() => (filesOpen = filesWanted = true)}>File</button>
   </div>
 </header>
+{#if filesWanted}
+  {#await import('./FilesDialog.svelte') then { default: FilesDialog }}
+    <FilesDialog bind:open={filesOpen} />
+  {/await}
+{/if}
+{#if plansWanted}
+  {#await import('./PlanMenu.svelte') then { default: PlanMenu }}
+    <PlanMenu bind:open={plansOpen} />
+  {/await}
+{/if}
 
 <style>
+  .file {
+    height: 2rem;
+    padding: 0 0.85rem;
+    border: 1px solid color-mix(in srgb, var(--hide-ink) 45%, transparent);
+    border-radius: 999px;
+    background: transparent;
+    color: var(--hide-ink);
+    font-size: 0.8125rem;
+    cursor: pointer;
+  }
+
   header {
     display: flex;
     gap: 0.9rem;
@@ -80,8 +137,16 @@
     white-space: nowrap;
   }
 
+  .wordy {
+    white-space: nowrap;
+  }
+
   .project {
-    padding-left: 0.9rem;
+    padding: 0 0 0 0.9rem;
+    border: 0;
+    background: none;
+    color: inherit;
+    cursor: pointer;
     overflow: hidden;
     border-left: 1px solid color-mix(in srgb, var(--hide-ink) 35%, transparent);
     font-size: 0.8125rem;
@@ -189,8 +254,17 @@
     }
 
     .saved,
-    .project {
+    .project,
+    .keys {
       display: none;
+    }
+
+    .brand {
+      font-size: 1.05rem;
+    }
+
+    .tools {
+      gap: 0;
     }
   }
 

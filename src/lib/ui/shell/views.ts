@@ -9,6 +9,7 @@ export const views = [
 /** Every key, for the dialog that shows them. */
 export const keys: readonly { keys: string; does: string }[] = [
   { keys: '1  2  7  8', does: 'Brief, Satchel, Shelf, Buying list' },
+  { keys: 'Ctrl K', does: 'find a part, an act, a view or a finding, and do it' },
   { keys: 'Ctrl Z', does: 'undo, also after closing the app' },
   { keys: 'Ctrl Shift Z', does: 'redo' },
   { keys: '← → on the strap', does: 'go along the lengths' },

@@ -3,7 +3,10 @@
   import type { MoneyStatement } from '../../core/money/statement';
   import { fullName } from '../../core/model/gear';
   import { formatMoney } from '../../core/money/format';
+  import { rangeOf } from '../../core/money/price-range';
+  import { allowLineDrop, droppedLine, startLineDrag } from '../drag/line-drag';
   import { layStrap, type StrapLength } from './strap-layout';
+  import { dayWords } from '../shell/day-words';
 
   interface Props {
     money: MoneyStatement;
@@ -13,12 +16,26 @@
 
   const layout = $derived(layStrap(money));
   const over = $derived(money.remainingMinor < 0);
+  const range = $derived(rangeOf(money));
+  /** An end is only said where no price can lead past it. */
+  const chanceWords = $derived(
+    range.worstMinor <= money.spendableMinor
+      ? 'never over'
+      : range.lowestMinor > money.spendableMinor
+        ? 'over at any of these prices'
+        : range.chanceOver > 0.995
+          ? 'all but surely over'
+          : range.chanceOver < 0.005
+            ? 'hardly ever over'
+            : `${Math.round(range.chanceOver * 100)} % likely over`
+  );
   const short = (minor: number) => formatMoney(minor, money.currency, { short: true });
   const bare = (minor: number) => short(minor).replace(/[^\d.,\s-]/g, '');
 
   let hovered = $state<string | undefined>(undefined);
   let walked = $state<string | undefined>(undefined);
   let focused = $state(false);
+  let dragging = $state(false);
   const walkedAt = $derived(
     Math.max(
       0,
@@ -96,6 +113,13 @@
           style:left="{length.fromPercent}%"
           style:width="{length.widthPercent}%"
           style:background="var(--pocket-{statement.pocket})"
+          draggable="true"
+          ondragstart={(event) => {
+            startLineDrag(event, statement.line.id);
+            hovered = undefined;
+            dragging = true;
+          }}
+          ondragend={() => (dragging = false)}
           onmouseenter={() => (hovered = statement.line.id)}
           onclick={() => open(length)}
         >
@@ -132,7 +156,7 @@
             : ''}</span
         >
         {#if statement.price}<span class="soft"
-            >price of {statement.price.date}, {statement.price.source}</span
+            >price of {dayWords(statement.price.date)}, {statement.price.source}</span
           >{/if}
         <span class="soft figures">
           together {formatMoney(statement.runningMinor, money.currency)},
@@ -143,6 +167,20 @@
         <button class="put-off" tabindex="-1" onclick={() => onpostpone(statement.line.id)}
           >Put off until later</button
         >
+      </div>
+    {/if}
+    {#if dragging}
+      <div
+        class="later"
+        role="presentation"
+        ondragover={(event) => void allowLineDrop(event)}
+        ondrop={(event) => {
+          const lineId = droppedLine(event);
+          dragging = false;
+          if (lineId !== undefined) onpostpone(lineId);
+        }}
+      >
+        drop it here to put it off until later
       </div>
     {/if}
     <div class="buckle" class:over style:left="{layout.limitPercent}%" aria-hidden="true"></div>
@@ -164,6 +202,15 @@
     <span class="against figures"
       >of {formatMoney(money.spendableMinor, money.currency)} that may be spent</span
     >
+    {#if range.worstMinor > range.lowestMinor}
+      <span class="against figures" title="Prices are ranges: low, likely, high"
+        >{short(range.lowestMinor)} to {short(range.worstMinor)}, {chanceWords}</span
+      >
+    {/if}
+    {#if money.afterCashBackMinor < money.firmMinor}<span class="against figures"
+        >{formatMoney(money.firmMinor - money.afterCashBackMinor, money.currency)} come back later, not
+        counted</span
+      >{/if}
     {#if money.laterMinor > 0}<span class="against figures"
         >{formatMoney(money.laterMinor, money.currency)} put off until later</span
       >{/if}
@@ -192,6 +239,21 @@
     border-radius: 7px 999px 999px 7px;
     background: var(--canvas-deep);
     box-shadow: inset 0 0 0 1px var(--line);
+  }
+
+  .later {
+    position: absolute;
+    top: 2.6rem;
+    right: 0;
+    left: 0;
+    z-index: 5;
+    padding: 0.3rem;
+    border: 1.6px dashed var(--moss);
+    border-radius: 10px;
+    background: var(--linen);
+    color: var(--moss);
+    font-size: 0.8125rem;
+    text-align: center;
   }
 
   .lengths {

@@ -1,4 +1,3 @@
-import { scaleLinear } from 'd3-scale';
 import type { MoneyStatement, StatementLine } from '../../core/money/statement';
 
 /** One stitched length of the strap, in percent of its width. */
@@ -29,7 +28,7 @@ const BEYOND = 1.03;
 /** Lays the chosen lines along the strap in the order of choosing, in proportion to what they cost. */
 export function layStrap(money: MoneyStatement): StrapLayout {
   const longest = Math.max(money.limitMinor, money.firmMinor, 1) * BEYOND;
-  const scale = scaleLinear([0, longest], [0, 100]);
+  const scale = (minor: number) => (100 * minor) / longest;
   const lengths: StrapLength[] = [];
   let lastTick = 0;
   const paid = money.lines.filter((line) => line.firmMinor > 0);

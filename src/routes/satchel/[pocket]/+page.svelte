@@ -1,10 +1,12 @@
 <script lang="ts">
+  import { proxy } from 'comlink';
   import { goto } from '$app/navigation';
   import type { Candidate } from '$lib/core/judge/candidates';
   import { fullName } from '$lib/core/model/gear';
   import type { Pocket } from '$lib/core/model/pocket';
   import { satchel } from '$lib/state/project-store.svelte';
-  import { connectJudge } from '$lib/workers/connect-judge';
+  import { asOfToday } from '$lib/state/as-of-today';
+  import { askJudge } from '$lib/workers/connect-judge';
   import Chooser from '$lib/ui/chooser/Chooser.svelte';
   import IfTaken from '$lib/ui/chooser/IfTaken.svelte';
   import SceneRail from '$lib/ui/scenes/SceneRail.svelte';
@@ -15,6 +17,8 @@
   let chosenId = $state<string | undefined>(undefined);
   let pinnedIds = $state<string[]>([]);
   let fault = $state('');
+  /** Counted up to ask anew after a fault. */
+  let asked = $state(0);
   let openPocket: Pocket | undefined;
 
   // A newer question makes an older answer stale.
@@ -29,13 +33,18 @@
       pinnedIds = [];
       openPocket = pocket;
     }
-    connectJudge()
-      .candidates(project, pocket)
+    const show = (judged: Candidate[]) => {
+      if (stale) return;
+      candidates = judged;
+      if (!judged.some((one) => one.gear.id === chosenId))
+        chosenId = (judged.find((one) => one.packed) ?? judged[0])?.gear.id;
+    };
+    void asked;
+    fault = '';
+    askJudge((judge) => judge.candidates(asOfToday(project), pocket, proxy(show)))
       .then((judged) => {
-        if (stale) return;
-        candidates = judged;
-        if (!judged.some((one) => one.gear.id === chosenId))
-          chosenId = (judged.find((one) => one.packed) ?? judged[0])?.gear.id;
+        show(judged);
+        stale = true;
       })
       .catch((error: unknown) => (fault = error instanceof Error ? error.message : String(error)));
     return () => {
@@ -83,7 +92,10 @@
       />
     </aside>
     <div>
-      {#if fault}<p role="alert" class="card fault">The parts could not be judged: {fault}</p>{/if}
+      {#if fault}<p role="alert" class="card fault">
+          The parts could not be judged: {fault}.
+          <button class="word" onclick={() => (asked += 1)}>Try again</button>
+        </p>{/if}
       <Chooser
         pocket={data.pocket}
         project={satchel.project}
@@ -99,6 +111,9 @@
     </div>
     <aside class="then" aria-label="If you take it">
       <IfTaken
+        project={satchel.asJudged ?? satchel.project}
+        judgement={satchel.judgement}
+        shelf={satchel.shelf}
         candidate={chosen}
         pinned={chosen !== undefined && pinnedIds.includes(chosen.gear.id)}
         currency={satchel.project.currency}

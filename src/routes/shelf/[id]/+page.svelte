@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { cautionsOfPart } from '$lib/core/judge/cautions';
   import { Button } from 'carbon-components-svelte';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
@@ -10,10 +11,12 @@
   import { partGist } from '$lib/ui/chooser/candidate-words';
   import ScaleDrawing from '$lib/ui/shelf/ScaleDrawing.svelte';
   import { sheetLines } from '$lib/ui/shelf/figure-text';
+  import { dayWords } from '$lib/ui/shell/day-words';
 
   const gear = $derived(satchel.shelf.byId.get(page.params.id ?? ''));
   const isOwn = $derived(satchel.project?.ownGear.some((one) => one.id === gear?.id) ?? false);
   const lines = $derived(gear ? sheetLines(gear, satchel.project?.units ?? 'metric') : []);
+  const cautions = $derived(gear ? cautionsOfPart(gear) : []);
   const unknowns = $derived(lines.filter((line) => line.text === undefined && line.key !== 'note'));
   const usedIn = $derived(
     satchel.project?.plans
@@ -52,7 +55,7 @@
               { short: true }
             )}</span
           >{/if}
-        <span class="soft">{seen.source}, {seen.date}</span>
+        <span class="soft">{seen.source}, {dayWords(seen.date)}</span>
       {:else}<span class="soft">not seen</span>{/if}
     </dd>
   </div>
@@ -151,6 +154,12 @@
             {/each}
           </ul>
         {/if}
+        {#if cautions.length > 0}
+          <h2>Take care</h2>
+          <ul class="ports">
+            {#each cautions as { topic, text } (topic)}<li><b>{topic}.</b> {text}</li>{/each}
+          </ul>
+        {/if}
         {#if unknowns.length > 0}
           <h2>Nobody has said</h2>
           <ul class="ports">
@@ -165,9 +174,8 @@
   </article>
 {:else}
   <div class="card none">
-    <p>
-      The shelf has no part of that name. It may have been forgotten, or belongs to another project.
-    </p>
+    <h1>Not on the shelf</h1>
+    <p>There is no part of that name. It may have been forgotten, or belongs to another project.</p>
   </div>
 {/if}
 

@@ -2,20 +2,16 @@
   import { Button } from 'carbon-components-svelte';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
+  import { newLine } from '$lib/core/findings/part-candidates';
   import { type GearKind, gearKindNames, gearKinds } from '$lib/core/model/gear';
   import { specSheet } from '$lib/core/model/gear/spec-sheet';
-  import { portEnds, portRoles, type Port } from '$lib/core/model/ports';
   import type { Proposal } from '$lib/core/reading/specification';
   import { minorPerMajor } from '$lib/core/money/format';
   import { satchel } from '$lib/state/project-store.svelte';
+  import ModesField from '$lib/ui/shelf/ModesField.svelte';
+  import PortsField from '$lib/ui/shelf/PortsField.svelte';
   import ReaderPanel from '$lib/ui/shelf/ReaderPanel.svelte';
-  import {
-    draftOf,
-    emptyDraft,
-    modeKeys,
-    type PartDraft,
-    readDraft
-  } from '$lib/ui/shelf/part-draft';
+  import { draftOf, emptyDraft, type PartDraft, readDraft } from '$lib/ui/shelf/part-draft';
 
   const source = $derived(satchel.shelf.byId.get(page.url.searchParams.get('id') ?? ''));
   const copying = $derived(page.url.searchParams.get('copy') !== null);
@@ -51,24 +47,6 @@
   });
   const reading = $derived(readDraft($state.snapshot(draft) as PartDraft, newId, currency, today));
   const faults = $derived(tried ? reading.faults : {});
-  const portTypes = $derived(
-    [
-      ...new Set(
-        satchel.shelf.items.flatMap((gear) =>
-          gear.ports.map((port) => `${port.family}|${port.type}`)
-        )
-      )
-    ].sort()
-  );
-  const modeNames = {
-    pixelsAcross: 'across',
-    pixelsDown: 'down',
-    fps: 'frames',
-    bitRateMbps: 'Mb/s',
-    crop: 'crop',
-    recordLimitMin: 'clip, min',
-    heatMinutesAt20C: 'warm after, min'
-  } as const;
 
   function take(proposals: Proposal[]) {
     for (const { key, value } of proposals) {
@@ -91,10 +69,6 @@
     }
   }
 
-  function changePort(at: number, patch: Partial<Port>) {
-    draft.ports = draft.ports.map((port, index) => (index === at ? { ...port, ...patch } : port));
-  }
-
   async function keep() {
     tried = true;
     // Once it is kept its id is taken, and the form would read as a new part.
@@ -103,8 +77,17 @@
       document.querySelector<HTMLElement>('[aria-invalid="true"]')?.focus();
       return;
     }
-    await satchel.act({ type: 'put gear', gear });
-    await goto(`/shelf/${encodeURIComponent(gear.id)}`);
+    const put = { type: 'put gear' as const, gear };
+    const owned = page.url.searchParams.get('owned') !== null && satchel.plan;
+    await satchel.act(
+      owned
+        ? {
+            type: 'together',
+            acts: [put, { type: 'add line', line: { ...newLine(owned, gear), state: 'owned' } }]
+          }
+        : put
+    );
+    await goto(owned ? '/brief' : `/shelf/${encodeURIComponent(gear.id)}`);
   }
 </script>
 
@@ -237,76 +220,15 @@
       {#if draft.kind === 'body'}
         <fieldset>
           <legend>recording modes</legend>
-          {#each draft.modes as mode, at (at)}
-            <div class="row">
-              {#each modeKeys as key (key)}<input
-                  aria-label="Mode {at + 1}, {modeNames[key]}"
-                  placeholder={modeNames[key]}
-                  bind:value={mode[key]}
-                />{/each}
-              <button
-                type="button"
-                class="word"
-                onclick={() => (draft.modes = draft.modes.filter((_, index) => index !== at))}
-                >drop</button
-              >
-            </div>
-            {@render wrong(`mode ${at}`)}
-          {/each}
-          <button type="button" class="word" onclick={() => draft.modes.push({})}>add a mode</button
-          >
+          <ModesField
+            bind:modes={draft.modes}
+            faultOf={(at) => (tried ? reading.faults[`mode ${at}`] : undefined)}
+          />
         </fieldset>
       {/if}
       <fieldset>
         <legend>where it joins (threads, plugs, shoes)</legend>
-        {#each draft.ports as port, at (at)}
-          <div class="row">
-            <select
-              aria-label="Port {at + 1}, what"
-              value="{port.family}|{port.type}"
-              onchange={(event) => {
-                const [family, type] = event.currentTarget.value.split('|') as [
-                  Port['family'],
-                  string
-                ];
-                changePort(at, { family, type });
-              }}
-            >
-              {#each portTypes as type (type)}<option value={type}
-                  >{type.split('|')[1]} ({type.split('|')[0]})</option
-                >{/each}
-            </select>
-            <select
-              aria-label="Port {at + 1}, half"
-              value={port.end}
-              onchange={(event) =>
-                changePort(at, { end: event.currentTarget.value as Port['end'] })}
-              >{#each portEnds as end (end)}<option>{end}</option>{/each}</select
-            >
-            <select
-              aria-label="Port {at + 1}, use"
-              value={port.role}
-              onchange={(event) =>
-                changePort(at, { role: event.currentTarget.value as Port['role'] })}
-              >{#each portRoles as role (role)}<option>{role}</option>{/each}</select
-            >
-            <button
-              type="button"
-              class="word"
-              onclick={() => (draft.ports = draft.ports.filter((_, index) => index !== at))}
-              >drop</button
-            >
-          </div>
-        {/each}
-        <button
-          type="button"
-          class="word"
-          onclick={() =>
-            (draft.ports = [
-              ...draft.ports,
-              { family: 'mechanical', type: '1/4-20', end: 'socket', role: 'stands' }
-            ])}>add a port</button
-        >
+        <PortsField bind:ports={draft.ports} />
       </fieldset>
       {#if tried && Object.keys(reading.faults).length > 0}
         <p class="fault" role="alert">
@@ -415,15 +337,6 @@
     grid-auto-flow: column;
     gap: 0.4rem;
     margin-top: 0.3rem;
-  }
-
-  .word {
-    padding: 0.2rem 0;
-    border: 0;
-    background: none;
-    color: var(--moss);
-    font-weight: 600;
-    cursor: pointer;
   }
 
   .fault {

@@ -3,8 +3,9 @@
   import { goto } from '$app/navigation';
   import { satchel } from '$lib/state/project-store.svelte';
   import { saveFile } from './save-file';
+  import { saveSatchel } from './save-satchel';
 
-  let open = $state(false);
+  let { open = $bindable(false) }: { open?: boolean } = $props();
   let faults = $state<string[]>([]);
   let opened = $state('');
   let input = $state<HTMLInputElement>();
@@ -12,10 +13,9 @@
   let projects = $state.raw<{ id: string; name: string }[]>([]);
   let backupInput = $state<HTMLInputElement>();
 
-  async function openMenu() {
-    open = true;
-    projects = await satchel.list();
-  }
+  $effect(() => {
+    if (open) void satchel.list().then((list) => (projects = list));
+  });
 
   async function saveBackup() {
     const bytes = await satchel.backup();
@@ -39,15 +39,6 @@
     await goto('/satchel');
   }
 
-  function exportSatchel() {
-    const name =
-      (satchel.project?.name ?? 'satchel')
-        .replace(/[^\p{L}\p{N}]+/gu, '-')
-        .toLowerCase()
-        .slice(0, 60) || 'satchel';
-    saveFile(`${name}.satchel.json`, 'application/json', satchel.exportText());
-  }
-
   async function importFile(event: Event) {
     const field = event.currentTarget as HTMLInputElement;
     const file = field.files?.[0];
@@ -69,7 +60,6 @@
   }
 </script>
 
-<button class="file" onclick={openMenu}>File</button>
 <Modal bind:open passiveModal modalHeading="Files" size="sm" on:close={() => (faults = [])}>
   <div class="choices">
     {#if satchel.project}
@@ -78,7 +68,7 @@
           Everything of <strong>{satchel.project.name}</strong> in one file: scenes, limits, plans, parts
           and prices.
         </p>
-        <Button size="small" on:click={exportSatchel}>Save a satchel file</Button>
+        <Button size="small" on:click={saveSatchel}>Save a satchel file</Button>
       </div>
     {/if}
     <div>
@@ -148,17 +138,6 @@
 </Modal>
 
 <style>
-  .file {
-    height: 2rem;
-    padding: 0 0.85rem;
-    border: 1px solid color-mix(in srgb, var(--hide-ink) 45%, transparent);
-    border-radius: 999px;
-    background: transparent;
-    color: var(--hide-ink);
-    font-size: 0.8125rem;
-    cursor: pointer;
-  }
-
   .choices {
     display: grid;
     gap: 1.1rem;

@@ -1,0 +1,259 @@
+<script lang="ts">
+  import type { Project } from '../../core/model/project';
+  import type { Scene, SceneWant } from '../../core/model/scene';
+  import Choice from './Choice.svelte';
+  import Measure from './Measure.svelte';
+  import Word from './Word.svelte';
+
+  /** What else there is to say of a scene: said as words once it is, offered as pills until then. */
+  interface Props {
+    scene: Scene;
+    project: Project;
+    onscene: (patch: Partial<Omit<Scene, 'id' | 'angles'>>) => void;
+  }
+  const { scene, project, onscene }: Props = $props();
+  const { units } = $derived(project);
+
+  const orientations = {
+    wide: 'wide',
+    'upright turned': 'upright, the camera turned',
+    'upright cropped': 'upright, cut out of the wide one',
+    'upright open gate': 'upright, from the whole sensor'
+  } as const;
+  const toggles = [
+    { key: 'onceOnly', said: 'It cannot be filmed again', offer: 'it happens only once' },
+    { key: 'roughWeather', said: 'Rain, spray or dust get at it', offer: 'rain or dust' },
+    { key: 'wantsPan', said: 'The camera turns with what it films', offer: 'the camera turns' },
+    {
+      key: 'seenLargeIn4K',
+      said: 'It is watched large, in all its pixels',
+      offer: 'watched large in 4K'
+    },
+    { key: 'darkBackground', said: 'Behind me it is dark', offer: 'dark behind me' }
+  ] as const;
+  const wants: { want: SceneWant; words: string; asked: boolean }[] = $derived([
+    { want: 'see self', words: 'seeing myself', asked: scene.wantsSeeSelf },
+    { want: 'face sharp', words: 'nose and ears sharp', asked: scene.wantsFaceSharp },
+    { want: 'soft background', words: 'the soft background', asked: scene.wantsBlurPercent > 0 }
+  ]);
+  const nice = $derived(scene.niceToHave ?? []);
+  const openToggles = $derived(toggles.filter(({ key }) => scene[key] !== true));
+  const said = $derived(toggles.filter(({ key }) => scene[key] === true));
+
+  function setNice(want: SceneWant, on: boolean) {
+    const rest = nice.filter((one) => one !== want);
+    const now = on ? [...rest, want] : rest;
+    onscene({ niceToHave: now.length > 0 ? now : undefined });
+  }
+</script>
+
+<p class="sentence">
+  The picture stands <Word word={orientations[scene.orientation]} question="Wide or upright?">
+    <Choice
+      name="way-{scene.id}"
+      options={orientations}
+      value={scene.orientation}
+      onchoose={(orientation) => onscene({ orientation })}
+    />
+    <span class="soft"
+      >Turned keeps the whole sensor; cut out keeps the wide picture as well, with fewer pixels.</span
+    >
+  </Word>{#if scene.live}, and it goes out <Word word="live" question="Live or recorded?">
+      <Choice
+        name="live-{scene.id}"
+        options={{ live: 'live', recorded: 'recorded' }}
+        value="live"
+        onchoose={(value) => onscene({ live: value === 'live' })}
+      />
+    </Word>{/if}.
+  {#each said as { key, said: words } (key)}
+    <button
+      class="said"
+      aria-label="{words}: no longer"
+      onclick={() => onscene({ [key]: undefined })}>{words}</button
+    >.
+  {/each}
+  {#if scene.wantsKeyToFill !== undefined}
+    The bright side of the face gets <Word
+      word="so much more light"
+      question="How much brighter than the dark side?"
+      figure="{scene.wantsKeyToFill}×"
+    >
+      <Measure
+        label="Bright to dark side"
+        value={scene.wantsKeyToFill}
+        min={1}
+        max={16}
+        step={0.5}
+        unit="×"
+        onset={(wantsKeyToFill) => onscene({ wantsKeyToFill })}
+      />
+      <button class="pill" onclick={() => onscene({ wantsKeyToFill: undefined })}
+        >as it falls</button
+      >
+    </Word>.
+  {/if}
+  {#if scene.window}
+    {@const window = scene.window}
+    A <Word
+      word="window"
+      question="How large is it, how far, and what sky does it show?"
+      figure="{window.areaM2} m²"
+    >
+      <Measure
+        label="Area of the glass"
+        value={window.areaM2}
+        min={0.1}
+        max={12}
+        step={0.1}
+        unit="m²"
+        onset={(areaM2) => onscene({ window: { ...window, areaM2 } })}
+      />
+      <Measure
+        label="Window to face"
+        value={window.distanceM}
+        min={0.3}
+        max={8}
+        step={0.05}
+        unit="m"
+        {units}
+        onset={(distanceM) => onscene({ window: { ...window, distanceM } })}
+      />
+      <Measure
+        label="Sky at its dimmest"
+        value={window.skyDimCdM2}
+        min={50}
+        max={20000}
+        step={50}
+        unit="cd/m²"
+        onset={(skyDimCdM2) =>
+          onscene({
+            window: {
+              ...window,
+              skyDimCdM2,
+              skyBrightCdM2: Math.max(skyDimCdM2, window.skyBrightCdM2)
+            }
+          })}
+      />
+      <Measure
+        label="Sky at its brightest"
+        value={window.skyBrightCdM2}
+        min={50}
+        max={20000}
+        step={50}
+        unit="cd/m²"
+        onset={(skyBrightCdM2) =>
+          onscene({
+            window: {
+              ...window,
+              skyBrightCdM2,
+              skyDimCdM2: Math.min(skyBrightCdM2, window.skyDimCdM2)
+            }
+          })}
+      />
+      <span class="soft">Overcast shows about 2 000, bright cloud about 8 000.</span>
+      <button class="pill" onclick={() => onscene({ window: undefined })}>no window</button>
+    </Word> helps.
+  {/if}
+  {#if scene.daysWithoutSocket > 1}
+    Each day there are <Word
+      word="{scene.sunHoursPerDay ?? 0} h of sun and {scene.drivenHoursPerDay ?? 0} h in the car"
+      question="What charges on the way?"
+    >
+      <Measure
+        label="Sun on a panel"
+        value={scene.sunHoursPerDay ?? 0}
+        min={0}
+        max={12}
+        step={0.5}
+        unit="h"
+        onset={(sunHoursPerDay) => onscene({ sunHoursPerDay })}
+      />
+      <Measure
+        label="Hours driven"
+        value={scene.drivenHoursPerDay ?? 0}
+        min={0}
+        max={12}
+        step={0.5}
+        unit="h"
+        onset={(drivenHoursPerDay) => onscene({ drivenHoursPerDay })}
+      />
+    </Word>.
+  {/if}
+  {#each wants.filter(({ want, asked }) => asked && nice.includes(want)) as { want, words } (want)}
+    <button
+      class="said"
+      aria-label="{words} is needed after all"
+      onclick={() => setNice(want, false)}>{words} would be nice, no more</button
+    >.
+  {/each}
+</p>
+<p class="offers">
+  <span class="soft">Also:</span>
+  {#each openToggles as { key, offer } (key)}
+    <button class="pill" onclick={() => onscene({ [key]: true })}>{offer}</button>
+  {/each}
+  {#if !scene.live}<button class="pill" onclick={() => onscene({ live: true })}
+      >it goes out live</button
+    >{/if}
+  {#if scene.room && scene.wantsKeyToFill === undefined}
+    <button class="pill" onclick={() => onscene({ wantsKeyToFill: 2 })}
+      >shape the face by light</button
+    >
+  {/if}
+  {#if scene.room && !scene.window}
+    <button
+      class="pill"
+      onclick={() =>
+        onscene({
+          window: {
+            areaM2: 1.5,
+            distanceM: 1.5,
+            skyDimCdM2: 1000,
+            skyBrightCdM2: 4000,
+            transmittance: 0.7
+          }
+        })}>measure a window</button
+    >
+  {/if}
+  {#each wants.filter(({ want, asked }) => asked && !nice.includes(want)) as { want, words } (want)}
+    <button class="pill" onclick={() => setNice(want, true)}>{words} is only nice to have</button>
+  {/each}
+</p>
+
+<style>
+  .sentence {
+    font-family: var(--display);
+    font-size: 1.05rem;
+    line-height: 1.75;
+  }
+
+  .said {
+    padding: 0;
+    border: 0;
+    border-bottom: 2px solid var(--moss);
+    background: none;
+    color: inherit;
+    font: inherit;
+    font-weight: 600;
+    cursor: pointer;
+  }
+
+  .offers {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.3rem;
+    align-items: center;
+    margin-top: 0.35rem;
+  }
+
+  .offers .pill {
+    padding: 0.12rem 0.6rem;
+    font-size: 0.75rem;
+  }
+
+  .soft {
+    color: var(--ink-soft);
+    font-size: 0.75rem;
+  }
+</style>

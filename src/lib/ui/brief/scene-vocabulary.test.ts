@@ -1,0 +1,74 @@
+import { describe, expect, it } from 'vitest';
+import {
+  cameraPlaces,
+  framings,
+  lightSources,
+  roomFeels,
+  sceneStyles,
+  voices
+} from '../../core/model/scene';
+import {
+  awayWord,
+  feelWords,
+  framingWords,
+  lightWord,
+  noiseWord,
+  placeWords,
+  sourceWords,
+  styleWords,
+  voiceWords,
+  windWord
+} from './scene-vocabulary';
+
+describe('the words of the brief', () => {
+  it('there is one, and no two alike, for everything that can be chosen', () => {
+    for (const [list, words] of [
+      [sceneStyles, styleWords],
+      [cameraPlaces, placeWords],
+      [framings, framingWords],
+      [roomFeels, feelWords],
+      [voices, voiceWords],
+      [lightSources, sourceWords]
+    ] as const) {
+      const said = list.map((id) => (words as Record<string, string>)[id]);
+      expect(said).not.toContain(undefined);
+      expect(new Set(said).size).toBe(list.length);
+    }
+  });
+
+  it.each([
+    [0, 'still'],
+    [0.9, 'still'],
+    [1, 'a light air'],
+    [6, 'breezy'],
+    [7.1, 'windy'],
+    [13, 'a gale']
+  ])('%f m/s is %s', (mps, word) => expect(windWord(mps)).toBe(word));
+
+  it.each([
+    [20, 'very quiet'],
+    [38, 'quiet-ish'],
+    [42, 'humming'],
+    [60, 'noisy'],
+    [90, 'loud']
+  ])('%f dB(A) is %s', (db, word) => expect(noiseWord(db)).toBe(word));
+
+  it.each([
+    [5, 'near dark'],
+    [20, 'lamplight in the street'],
+    [50, 'a dim room'],
+    [200, 'a lit room'],
+    [2_000, 'a bright window'],
+    [10_000, 'overcast'],
+    [20_000, 'bright overcast'],
+    [100_000, 'full sun']
+  ])('%f lx is %s', (lx, word) => expect(lightWord(lx)).toBe(word));
+
+  it('counts days from a socket', () => {
+    expect([0, 1, 4].map(awayWord)).toEqual([
+      'with a socket at hand',
+      'one day from a socket',
+      '4 days from a socket'
+    ]);
+  });
+});

@@ -1,0 +1,150 @@
+<script lang="ts">
+  import { Button, Checkbox, NumberInput } from 'carbon-components-svelte';
+  import { goto } from '$app/navigation';
+  import { minorPerMajor } from '../../core/money/format';
+  import { newProject } from '../../core/model/new-project';
+  import { type SchoolId, schoolIds } from '../../core/model/project';
+  import type { SceneStyle } from '../../core/model/scene';
+  import { schools } from '../../core/merit/schools';
+  import { satchel } from '../../state/project-store.svelte';
+
+  const styles: { id: SceneStyle; words: string }[] = [
+    { id: 'walk', words: 'I walk and talk' },
+    { id: 'seated', words: 'I sit and talk' },
+    { id: 'hands', words: 'My hands at work, from above' },
+    { id: 'live call', words: 'Live calls' },
+    { id: 'evening', words: 'After dusk, with the light there is' }
+  ];
+  const currency = 'GBP';
+  let chosen = $state<Record<SceneStyle, boolean>>({
+    walk: true,
+    seated: false,
+    hands: false,
+    'live call': false,
+    evening: false
+  });
+  let limit = $state<number | null>(900);
+  let school = $state<SchoolId>('sound and light first');
+  let packing = $state(false);
+  let failure = $state('');
+  const picked = $derived(styles.map(({ id }) => id).filter((id) => chosen[id]));
+  const fault = $derived(
+    picked.length === 0
+      ? 'Tick at least one thing you film.'
+      : limit === null || !(limit >= 0) || limit > 1_000_000
+        ? 'Write what you may spend, from 0 to 1,000,000.'
+        : ''
+  );
+
+  async function pack() {
+    if (fault) return;
+    packing = true;
+    failure = '';
+    const id = `project-${Date.now().toString(36)}`;
+    const begun = newProject(id, 'My first kit', {
+      styles: picked,
+      limitMinor: Math.round((limit ?? 0) * minorPerMajor(currency)),
+      school,
+      currency,
+      mainsHz: 50,
+      units: 'metric'
+    });
+    try {
+      await satchel.beginPacked(begun);
+      await goto('/satchel');
+    } catch (error) {
+      failure = error instanceof Error ? error.message : String(error);
+    }
+    packing = false;
+  }
+</script>
+
+<form
+  class="card three"
+  onsubmit={(event) => {
+    event.preventDefault();
+    void pack();
+  }}
+>
+  <h2>Or answer three questions</h2>
+  <fieldset>
+    <legend>1 · What do you film?</legend>
+    {#each styles as { id, words } (id)}<Checkbox
+        labelText={words}
+        bind:checked={chosen[id]}
+      />{/each}
+  </fieldset>
+  <fieldset>
+    <legend>2 · What may you spend, in pounds?</legend>
+    <NumberInput
+      labelText="What may be spent, in pounds"
+      hideLabel
+      bind:value={limit}
+      min={0}
+      max={1_000_000}
+      step={50}
+    />
+    <p class="hint">A tenth is kept back; you can change that.</p>
+  </fieldset>
+  <fieldset>
+    <legend>3 · How do you choose?</legend>
+    <div class="pills">
+      {#each schoolIds as id (id)}
+        <label class:on={school === id}
+          ><input type="radio" name="school" value={id} bind:group={school} />{schools[id]
+            .name}</label
+        >
+      {/each}
+    </div>
+    <p class="hint">
+      <b>They say</b>
+      {schools[school].says} <b>Others answer:</b>
+      {schools[school].othersAnswer}
+    </p>
+  </fieldset>
+  {#if fault}<p class="fault" role="alert">{fault}</p>{/if}
+  {#if failure}<p class="fault" role="alert">
+      No kit could be packed: {failure}. Nothing is lost; try again, or open the demo.
+    </p>{/if}
+  {#if packing}
+    <p role="status">Trying parts in the whole kit…</p>
+  {:else}
+    <Button type="submit" disabled={fault !== ''}>Pack a first kit</Button>
+  {/if}
+</form>
+
+<style>
+  .hint {
+    color: var(--ink-soft);
+    font-size: 0.8125rem;
+  }
+
+  .three {
+    display: grid;
+    gap: 1.1rem;
+    padding: 1.4rem 1.5rem 1.6rem;
+  }
+
+  fieldset {
+    margin: 0;
+    padding: 0;
+    border: 0;
+  }
+
+  legend {
+    margin-bottom: 0.4rem;
+    font-weight: 600;
+  }
+
+  .three > :global(.bx--btn) {
+    justify-self: start;
+  }
+
+  .pills {
+    margin-bottom: 0.4rem;
+  }
+
+  .fault {
+    color: var(--brick);
+  }
+</style>

@@ -1,0 +1,61 @@
+<script lang="ts">
+  import { schools } from '../../core/merit/schools';
+  import type { SchoolId } from '../../core/model/project';
+  import RemedyButton from './RemedyButton.svelte';
+
+  interface Props {
+    school: SchoolId;
+    /** Packs a first kit; rejects with what went wrong. */
+    onpack: () => Promise<void>;
+  }
+  const { school, onpack }: Props = $props();
+  let packing = $state(false);
+  let failure = $state('');
+  const first = $derived(schools[school].pocketOrder[0]!);
+
+  async function pack() {
+    packing = true;
+    failure = '';
+    try {
+      await onpack();
+    } catch (error) {
+      failure = error instanceof Error ? error.message : String(error);
+    }
+    packing = false;
+  }
+</script>
+
+<div class="card empty">
+  <h3>The bag is empty</h3>
+  <p>
+    Open any pocket and choose: each part is judged in the whole kit as you go. By
+    <b>{schools[school].name}</b> one begins with <a href="/satchel/{first}">the {first} pocket</a>.
+  </p>
+  <p>Or have a first kit packed within what may be spent. Undo takes it out again.</p>
+  {#if failure}<p role="alert" class="fault">No kit could be packed: {failure}.</p>{/if}
+  {#if packing}
+    <p role="status">Trying parts in the whole kit…</p>
+  {:else}
+    <RemedyButton label="Pack a first kit" first ontake={pack} />
+  {/if}
+</div>
+
+<style>
+  .empty {
+    display: grid;
+    gap: 0.5rem;
+    justify-items: start;
+    margin-bottom: 0.6rem;
+    padding: 0.8rem 0.9rem;
+    border-left: 5px solid var(--moss);
+    font-size: 0.875rem;
+  }
+
+  h3 {
+    font-size: 1.1rem;
+  }
+
+  .fault {
+    color: var(--brick);
+  }
+</style>

@@ -1,0 +1,211 @@
+<script lang="ts">
+  import type { Act } from '../../core/acts/act';
+  import type { FigureId } from '../../core/figures/table';
+  import type { Finding } from '../../core/findings/finding';
+  import type { Remedy } from '../../core/judge/settle';
+  import { formatMoney } from '../../core/money/format';
+  import RemedyButton from './RemedyButton.svelte';
+
+  type RemedySearch = 'going on' | 'done' | 'broken off';
+  interface Props {
+    finding: Finding;
+    scenes: readonly string[];
+    remedies: readonly Remedy[] | undefined;
+    /** How far looking for remedies has come. */
+    search: RemedySearch;
+    currency: string;
+    onact: (act: Act) => void;
+    onwhy: (finding: Finding, figure: FigureId) => void;
+    /** Lets the finding be, with a reason that is kept. */
+    ondismiss: (reason: string) => void;
+  }
+  const { finding, scenes, remedies, search, currency, onact, onwhy, ondismiss }: Props = $props();
+
+  const severityWords = { stop: 'stops', warn: 'costs', note: 'worth knowing' } as const;
+  const severityGlyphs = { stop: '■', warn: '▲', note: '○' } as const;
+  let asking = $state(false);
+  let reason = $state('');
+  const price = (remedy: Remedy) =>
+    remedy.costMinor === 0
+      ? ''
+      : `${remedy.costMinor < 0 ? '−' : '+'}${formatMoney(Math.abs(remedy.costMinor), currency, { short: true })}`;
+
+  function focusOn(input: HTMLInputElement) {
+    input.focus();
+  }
+
+  function letBe(event: SubmitEvent) {
+    event.preventDefault();
+    if (reason.trim() === '') return;
+    ondismiss(reason.trim());
+    asking = false;
+  }
+</script>
+
+<li class="card {finding.severity}" data-code={finding.code}>
+  <p class="kind">
+    <span aria-hidden="true">{severityGlyphs[finding.severity]}</span>
+    {severityWords[finding.severity]}{scenes.length > 0 ? ` · ${scenes.join(', ')}` : ''}
+  </p>
+  <h3>{finding.title()}</h3>
+  <p class="why">
+    {finding.why()}
+    {#if finding.figure && finding.sceneId}
+      <button class="how" onclick={() => onwhy(finding, finding.figure!)}
+        >How is that worked out?</button
+      >
+    {/if}
+  </p>
+  <div class="remedies">
+    {#each remedies ?? [] as remedy, index (remedy.label)}
+      <span class="remedy">
+        <RemedyButton
+          label={remedy.label}
+          price={price(remedy)}
+          first={index === 0}
+          ontake={() => onact(remedy.act)}
+        />
+        {#if !remedy.mends}<span class="aside">eases it</span>{/if}
+        {#each remedy.brings as brought, at (at)}<span class="aside">but then: {brought}</span
+          >{/each}
+      </span>
+    {:else}
+      {#if search === 'going on'}<span class="aside">looking for remedies…</span>
+      {:else if search === 'done'}<span class="aside"
+          >Nothing on the shelf mends it; change the scene or the limit.</span
+        >{/if}
+    {/each}
+    {#if !asking}
+      <button
+        class="how be"
+        onclick={() => (asking = true)}
+        aria-label="Let it be: {finding.title()}">let it be</button
+      >
+    {/if}
+  </div>
+  {#if asking}
+    <form onsubmit={letBe}>
+      <label
+        >Why is it fine?
+        <input
+          bind:value={reason}
+          maxlength="500"
+          {@attach focusOn}
+          onkeydown={(event) => {
+            if (event.key === 'Escape') asking = false;
+          }}
+        /></label
+      >
+      <button class="how" disabled={reason.trim() === ''}>keep the reason</button>
+      <button class="how" type="button" onclick={() => (asking = false)}>not now</button>
+    </form>
+  {/if}
+</li>
+
+<style>
+  li {
+    padding: 0.55rem 0.8rem 0.65rem;
+    border-left: 5px solid var(--line);
+  }
+
+  .stop {
+    border-left-color: var(--brick);
+  }
+
+  .warn {
+    border-left-color: var(--ochre);
+    border-left-style: double;
+  }
+
+  .note {
+    border-left-color: var(--pocket-body);
+    border-left-style: dotted;
+  }
+
+  .kind {
+    color: var(--ink-soft);
+    font-size: 0.6875rem;
+  }
+
+  .stop .kind span {
+    color: var(--brick);
+  }
+
+  .warn .kind span {
+    color: var(--ochre-ink);
+  }
+
+  h3 {
+    font-family: var(--text);
+    font-size: 0.875rem;
+    font-weight: 600;
+    overflow-wrap: anywhere;
+  }
+
+  .why {
+    margin: 0.15rem 0 0.5rem;
+    color: var(--ink-soft);
+    font-size: 0.8125rem;
+    overflow-wrap: anywhere;
+  }
+
+  .how {
+    padding: 0;
+    border: 0;
+    background: none;
+    color: var(--moss);
+    font-size: 0.8125rem;
+    text-decoration: underline;
+    cursor: pointer;
+  }
+
+  .remedies {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.35rem;
+    align-items: center;
+  }
+
+  .remedy {
+    display: inline-flex;
+    flex-wrap: wrap;
+    gap: 0.35rem;
+    align-items: center;
+  }
+
+  .aside {
+    color: var(--ink-soft);
+    font-size: 0.75rem;
+    font-style: italic;
+  }
+
+  .be {
+    margin-left: auto;
+    color: var(--ink-soft);
+  }
+
+  form {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.3rem 0.8rem;
+    align-items: end;
+    margin-top: 0.5rem;
+  }
+
+  label {
+    display: grid;
+    flex: 1 1 100%;
+    gap: 0.2rem;
+    color: var(--ink-soft);
+    font-size: 0.75rem;
+  }
+
+  input {
+    padding: 0.35rem 0.5rem;
+    border: 1px solid var(--tan-line);
+    border-radius: 8px;
+    background: var(--paper);
+    color: var(--ink);
+    font: inherit;
+  }
+</style>

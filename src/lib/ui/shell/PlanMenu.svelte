@@ -1,0 +1,221 @@
+<script lang="ts">
+  import { Button, Modal, TextInput } from 'carbon-components-svelte';
+  import { goto } from '$app/navigation';
+  import { satchel } from '$lib/state/project-store.svelte';
+  import DroppedNote from './DroppedNote.svelte';
+
+  /** Plans of this project and the projects kept here: begin, branch, rename, show, drop. */
+  let { open = $bindable(false) }: { open?: boolean } = $props();
+  let projects = $state.raw<{ id: string; name: string }[]>([]);
+  let done = $state.raw<string[]>([]);
+
+  /** The open one by the name it has now; the list was read when the dialog opened. */
+  const named = $derived(
+    projects.map((one) =>
+      one.id === satchel.project?.id ? { ...one, name: satchel.project.name } : one
+    )
+  );
+
+  $effect(() => {
+    if (open) {
+      void satchel.list().then((list) => (projects = list));
+      void satchel.recentActs().then((list) => (done = list));
+    }
+  });
+
+  async function toProject(id: string) {
+    await satchel.openProject(id);
+    open = false;
+    await goto('/satchel');
+  }
+
+  async function dropProject(id: string) {
+    await satchel.dropProject(id);
+    projects = await satchel.list();
+    if (satchel.status === 'no project') {
+      open = false;
+      await goto('/');
+    }
+  }
+</script>
+
+<Modal bind:open passiveModal modalHeading="Plans and projects" size="sm">
+  {#if satchel.project && satchel.plan}
+    {@const project = satchel.project}
+    <div class="block">
+      <TextInput
+        size="sm"
+        labelText="Name of the project"
+        value={project.name}
+        maxlength={200}
+        on:change={(event) => {
+          const name = String(event.detail ?? '').trim();
+          if (name && name !== project.name)
+            void satchel.act({ type: 'set project', patch: { name } });
+        }}
+      />
+    </div>
+    <h3>Plans: other ways to spend the same limit</h3>
+    <ul>
+      {#each project.plans as plan (plan.id)}
+        <li class:on={plan.id === project.activePlanId}>
+          <input
+            aria-label="Name of {plan.name}"
+            value={plan.name}
+            maxlength="120"
+            onchange={(event) => {
+              const name = event.currentTarget.value.trim();
+              if (name) void satchel.act({ type: 'rename plan', planId: plan.id, name });
+              else event.currentTarget.value = plan.name;
+            }}
+          />
+          <span class="soft">{plan.lines.length} {plan.lines.length === 1 ? 'line' : 'lines'}</span>
+          {#if plan.id === project.activePlanId}
+            <span class="soft">shown</span>
+          {:else}
+            <button
+              aria-label="Show {plan.name}"
+              onclick={() => satchel.act({ type: 'show plan', planId: plan.id })}>show</button
+            >
+          {/if}
+          <button aria-label="Branch {plan.name}" onclick={() => satchel.branchPlan(plan.id)}
+            >branch</button
+          >
+          {#if project.plans.length > 1}
+            <button
+              class="out"
+              aria-label="Drop {plan.name}"
+              onclick={() => satchel.act({ type: 'remove plan', planId: plan.id })}>drop</button
+            >
+          {/if}
+        </li>
+      {/each}
+    </ul>
+    <p class="soft">A dropped plan comes back with undo.</p>
+    <Button size="small" kind="tertiary" on:click={() => satchel.beginPlan()}
+      >Begin an empty plan</Button
+    >
+  {/if}
+  {#if done.length > 0}
+    <details>
+      <summary>What was done last</summary>
+      <ol>
+        {#each done as label, at (at)}
+          <li>
+            <span>{label}</span>
+            <button
+              aria-label="Take back to before: {label}"
+              onclick={async () => {
+                await satchel.undoLast(at + 1);
+                done = await satchel.recentActs();
+              }}>back to before this</button
+            >
+          </li>
+        {/each}
+      </ol>
+    </details>
+  {/if}
+  <h3>Projects kept here</h3>
+  <ul>
+    {#each named as one (one.id)}
+      <li class:on={one.id === satchel.project?.id}>
+        <b>{one.name}</b>
+        {#if one.id === satchel.project?.id}<span class="soft">open</span>{:else}
+          <button aria-label="Open {one.name}" onclick={() => toProject(one.id)}>open</button>
+        {/if}
+        <button class="out" aria-label="Drop {one.name}" onclick={() => dropProject(one.id)}
+          >drop</button
+        >
+      </li>
+    {/each}
+  </ul>
+  <DroppedNote onback={async () => (projects = await satchel.list())} />
+  <Button
+    size="small"
+    kind="tertiary"
+    on:click={async () => {
+      open = false;
+      await goto('/');
+    }}>Begin a new project</Button
+  >
+</Modal>
+
+<style>
+  h3 {
+    margin: 0.9rem 0 0.3rem;
+    font-size: 1rem;
+  }
+
+  summary {
+    margin-top: 0.8rem;
+    color: var(--moss);
+    font-weight: 600;
+    cursor: pointer;
+  }
+
+  ol {
+    margin: 0.3rem 0;
+    padding: 0;
+    list-style: none;
+  }
+
+  ul {
+    display: grid;
+    gap: 0.25rem;
+    margin-bottom: 0.4rem;
+    padding: 0;
+    list-style: none;
+  }
+
+  li {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.2rem 0.8rem;
+    align-items: center;
+    padding: 0.25rem 0.5rem;
+    border-left: 4px solid var(--line);
+  }
+
+  li.on {
+    border-left-color: var(--hide);
+    background: var(--paper);
+  }
+
+  li input {
+    flex: 1 1 9rem;
+    min-width: 0;
+    padding: 0.25rem 0.4rem;
+    border: 1px solid transparent;
+    border-radius: 8px;
+    background: transparent;
+    color: var(--ink);
+    font: inherit;
+    font-weight: 600;
+  }
+
+  li input:hover,
+  li input:focus {
+    border-color: var(--tan-line);
+    background: var(--paper);
+  }
+
+  .soft {
+    color: var(--ink-soft);
+    font-size: 0.75rem;
+  }
+
+  li button {
+    min-height: 1.5rem;
+    padding: 0;
+    border: 0;
+    background: none;
+    color: var(--moss);
+    font-size: 0.8125rem;
+    text-decoration: underline;
+    cursor: pointer;
+  }
+
+  li .out {
+    color: var(--brick);
+  }
+</style>

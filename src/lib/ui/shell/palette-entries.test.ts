@@ -1,0 +1,51 @@
+import Fuse from 'fuse.js';
+import { describe, expect, it } from 'vitest';
+import { demoProject } from '../../catalogue/demo-project';
+import { catalogue } from '../../catalogue/load-catalogue';
+import { applyAct } from '../../core/acts/apply-act';
+import { judgePlan } from '../../core/judge/judge-plan';
+import { remediesFor } from '../../core/judge/settle';
+import { activePlan } from '../../core/model/project';
+import { firstEntries, paletteEntries } from './palette-entries';
+import { paletteSearch } from './palette-search';
+
+const project = demoProject();
+const judgement = judgePlan(project, activePlan(project), catalogue);
+const entries = paletteEntries({
+  project,
+  shelf: catalogue,
+  judgement,
+  remedies: Object.fromEntries(
+    judgement.findings.map((finding) => [
+      finding.key,
+      remediesFor(project, catalogue, judgement, finding)
+    ])
+  ),
+  undo: 'take a lens',
+  redo: undefined
+});
+const find = (words: string) =>
+  new Fuse(entries, paletteSearch).search(words, { limit: 6 }).map(({ item }) => item.name);
+
+describe('search-and-do', () => {
+  it('finds parts, views, acts and remedies by what people type', () => {
+    expect(find('shelf')[0]).toBe('Shelf');
+    expect(find('dusk')[0]).toBe('Change day and dusk colours');
+    expect(find('undo')[0]).toBe('Undo: take a lens');
+    expect(find('dunmarrow burr')).toContain('Dunmarrow Burr');
+    expect(find('put dunmarow bur in the bag')).toContain('Put Dunmarrow Burr in the bag');
+    expect(find('ring 62').join()).toContain('Ring 62 to 67');
+  });
+
+  it('names each thing once, and every act it offers can be done', () => {
+    expect(new Set(entries.map(({ id }) => id)).size).toBe(entries.length);
+    for (const { name, run } of entries)
+      if ('act' in run) expect(() => applyAct(project, run.act), name).not.toThrow();
+  });
+
+  it('begins with what presses, then what can be done, then where to go', () => {
+    const first = firstEntries(entries, 12);
+    expect(first[0]!.group).toBe('to settle');
+    expect(first.some(({ group }) => group === 'part')).toBe(false);
+  });
+});

@@ -1,0 +1,113 @@
+import type { Act } from '../../core/acts/act';
+import type { Remedy } from '../../core/judge/settle';
+import type { Judgement } from '../../core/judge/judge-plan';
+import { newLine } from '../../core/findings/part-candidates';
+import { fullName, gearKinds, pocketOf } from '../../core/model/gear';
+import { activePlan, type Project } from '../../core/model/project';
+import type { Shelf } from '../../core/model/shelf';
+import { formatMoney } from '../../core/money/format';
+import { views } from './views';
+
+/** One thing that can be found and done. */
+export interface PaletteEntry {
+  id: string;
+  group: 'go to' | 'do' | 'to settle' | 'part';
+  name: string;
+  /** What stands beside it, searched as well. */
+  detail: string;
+  run: { go: string } | { act: Act } | { command: Command };
+}
+
+/** What the page itself does: it has no act of its own. */
+export type Command =
+  'undo' | 'redo' | 'theme' | 'keys' | 'plans' | 'branch' | 'new plan' | 'save file';
+
+export interface PaletteSource {
+  project: Project;
+  shelf: Shelf;
+  judgement: Judgement;
+  remedies: Readonly<Record<string, readonly Remedy[]>>;
+  undo: string | undefined;
+  redo: string | undefined;
+}
+
+/** Everything that can be found: views, scenes, acts, findings with their remedies, parts. */
+export function paletteEntries(source: PaletteSource): PaletteEntry[] {
+  const { project, shelf, judgement, remedies } = source;
+  const plan = activePlan(project);
+  const money = (minor: number) => formatMoney(minor, project.currency, { short: true });
+  const entries: PaletteEntry[] = views.map((view) => ({
+    id: `view ${view.path}`,
+    group: 'go to',
+    name: view.name,
+    detail: `view, key ${view.key}`,
+    run: { go: view.path }
+  }));
+  for (const pocket of Object.keys(judgement.money.pockets))
+    entries.push({
+      id: `pocket ${pocket}`,
+      group: 'go to',
+      name: `${pocket} pocket`,
+      detail: 'choose a part',
+      run: { go: `/satchel/${pocket}` }
+    });
+  const command = (name: string, detail: string, what: Command) =>
+    entries.push({ id: what, group: 'do', name, detail, run: { command: what } });
+  if (source.undo) command(`Undo: ${source.undo}`, 'Ctrl Z', 'undo');
+  if (source.redo) command(`Redo: ${source.redo}`, 'Ctrl Shift Z', 'redo');
+  command('Change day and dusk colours', 'theme', 'theme');
+  command('Show the keys', '?', 'keys');
+  command('Plans and projects', 'rename, branch, drop, open another', 'plans');
+  command('Save a satchel file', 'everything in one file', 'save file');
+  command(`Branch ${plan.name}`, 'another plan that begins as this one', 'branch');
+  command('Begin an empty plan', 'another way to spend it', 'new plan');
+  for (const other of project.plans)
+    if (other.id !== plan.id)
+      entries.push({
+        id: `plan ${other.id}`,
+        group: 'do',
+        name: `Show ${other.name}`,
+        detail: `plan of ${other.lines.length} lines`,
+        run: { act: { type: 'show plan', planId: other.id } }
+      });
+  const said = new Set<string>();
+  for (const finding of judgement.findings) {
+    if (finding.code === 'Q1' || said.has(finding.title())) continue;
+    said.add(finding.title());
+    for (const remedy of remedies[finding.key] ?? [])
+      entries.push({
+        id: `remedy ${finding.key} ${remedy.label}`,
+        group: 'to settle',
+        name: remedy.label,
+        detail: `settles “${finding.title()}”${remedy.costMinor === 0 ? '' : `, ${money(remedy.costMinor)}`}`,
+        run: { act: remedy.act }
+      });
+  }
+  for (const gear of shelf.items) {
+    entries.push({
+      id: `part ${gear.id}`,
+      group: 'part',
+      name: fullName(gear),
+      detail: `${gearKinds[gear.kind].name}${gear.priceNew ? `, ${money(gear.priceNew.likely)}` : ''}`,
+      run: { go: `/shelf/${gear.id}` }
+    });
+    entries.push({
+      id: `take ${gear.id}`,
+      group: 'part',
+      name: `Put ${fullName(gear)} in the bag`,
+      detail: `${pocketOf(gear)} pocket`,
+      run: { act: { type: 'add line', line: newLine(plan, gear) } }
+    });
+  }
+  return entries;
+}
+
+/** Shown before anything is typed: where one goes, what one does, what presses. */
+export function firstEntries(entries: readonly PaletteEntry[], most: number): PaletteEntry[] {
+  const shown = entries.filter(({ group }) => group !== 'part');
+  return [
+    ...shown.filter(({ group }) => group === 'to settle').slice(0, 4),
+    ...shown.filter(({ group }) => group === 'do'),
+    ...shown.filter(({ group }) => group === 'go to')
+  ].slice(0, most);
+}
