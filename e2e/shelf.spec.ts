@@ -182,3 +182,14 @@ test('the schema is published', async ({ request }) => {
   expect(answer.headers()['content-type']).toContain('application/schema+json');
   expect((await answer.json()).$schema).toBe('https://json-schema.org/draft/2020-12/schema');
 });
+
+test('the shelf is narrowed to what one owns', async ({ page }) => {
+  await openDemo(page);
+  await page.goto('/shelf');
+  await expect(page.getByText('Brackenholt Black foil roll')).toBeVisible();
+  await page.getByLabel('what I own').check();
+  await expect(page.getByText('Orrowby 15–43 f/3.5–5.6')).toBeVisible();
+  await expect(page.getByText('Brackenholt Black foil roll')).toHaveCount(0);
+  await page.getByLabel('what I own').uncheck();
+  await expect(page.getByText('Brackenholt Black foil roll')).toBeVisible();
+});

@@ -1,0 +1,101 @@
+import AxeBuilder from '@axe-core/playwright';
+import { type Page, expect, openDemo, remediesReady, test } from './bench';
+
+/** The rules an automatic reader can check: WCAG 2.0 to 2.2, levels A and AA. */
+async function faultsOf(page: Page): Promise<string[]> {
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
+    .analyze();
+  return violations.map(({ id, nodes }) => {
+    const places = nodes.slice(0, 4).map((node) => node.target.join(' '));
+    return `${id}: ${places.join(' | ')}`;
+  });
+}
+
+/** Every view and every dialog: how one gets there, and what shows that one has arrived. */
+const places: Record<string, (page: Page) => Promise<void>> = {
+  'the open bag': async (page) => {
+    await page.goto('/satchel');
+    await remediesReady(page);
+  },
+  'a finding let be and the settings': async (page) => {
+    await page.goto('/satchel');
+    await remediesReady(page);
+    const letItBe = page.getByRole('button', { name: /^Let it be/ });
+    await letItBe.first().click();
+    expect(await faultsOf(page), 'let it be').toEqual([]);
+    await page.getByRole('button', { name: 'Settings for Loom lesson' }).click();
+    await expect(page.getByRole('dialog')).toContainText('1/50 s');
+  },
+  'the brief, all of it open': async (page) => {
+    await page.goto('/brief');
+    await page.getByText('Weigh it my own way').click();
+    await page.getByText('What all six say').click();
+    await page.getByRole('button', { name: 'Limit single pockets' }).click();
+    await page.getByRole('button', { name: /^Share it out/ }).click();
+    await expect(page.locator('.school li')).toHaveCount(6);
+    await page.getByText('Where people disagree').click();
+    await expect(page.locator('.side').first()).toBeVisible();
+  },
+  'the buying list': async (page) => {
+    await page.goto('/buying');
+    await expect(page.getByRole('heading', { name: 'Buying list' })).toBeVisible();
+  },
+  'an opened pocket': async (page) => {
+    await page.goto('/satchel/lens');
+    await expect(page.getByRole('option').first()).toBeVisible();
+  },
+  'a spreadsheet on the shelf': async (page) => {
+    await page.goto('/shelf');
+    await page.getByRole('button', { name: 'Bring in a spreadsheet' }).click();
+    await expect(page.getByRole('dialog')).toBeVisible();
+  },
+  'a part of one’s own': async (page) => {
+    await page.goto('/shelf/edit');
+    await page.getByLabel('Specification text').fill('Microphone, cardioid, 38 g');
+    await expect(page.locator('mark').first()).toBeVisible();
+  },
+  'a part': async (page) => {
+    await page.goto('/shelf/orrowby-linnet-ii');
+    await expect(page.getByRole('heading', { name: 'To scale' })).toBeVisible();
+  },
+  'the keys': async (page) => {
+    await page.keyboard.press('?');
+    await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+  },
+  'search-and-do': async (page) => {
+    await page.keyboard.press('Control+k');
+    await page.getByRole('combobox', { name: /Find a part/ }).fill('ring');
+    await expect(page.getByRole('option').first()).toBeVisible();
+  },
+  'plans and projects': async (page) => {
+    await page.getByRole('button', { name: /^Plans and projects/ }).click();
+    await expect(page.getByRole('dialog')).toBeVisible();
+  },
+  files: async (page) => {
+    await page.getByRole('button', { name: 'File', exact: true }).click();
+    await expect(page.getByRole('dialog')).toBeVisible();
+  }
+};
+
+for (const theme of ['light', 'dark'] as const) {
+  test.describe(`no accessibility fault in ${theme === 'dark' ? 'dusk' : 'day'} colours`, () => {
+    test.beforeEach(({ page }) => page.emulateMedia({ colorScheme: theme }));
+
+    test('on the first run', async ({ page }) => {
+      await page.goto('/');
+      await expect(page.getByRole('button', { name: 'Pack a first kit' })).toBeVisible();
+      expect(await faultsOf(page)).toEqual([]);
+    });
+
+    for (const [name, arrive] of Object.entries(places)) {
+      test(`in ${name}`, async ({ page }) => {
+        await openDemo(page);
+        await arrive(page);
+        // What fades in has no colour of its own yet.
+        await page.waitForTimeout(400);
+        expect(await faultsOf(page)).toEqual([]);
+      });
+    }
+  });
+}
