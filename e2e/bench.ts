@@ -16,15 +16,36 @@ export const test = base.extend<{ page: Page }>({
       if (!url.startsWith(baseURL!) && !url.startsWith('blob:') && !url.startsWith('data:'))
         faults.push(`foreign request: ${url}`);
     });
+    keepBeforeLeaving(page);
     await use(page);
     expect(faults).toEqual([]);
   }
 });
 
+/**
+ * A person reads the page before leaving it; a test leaves within a millisecond of its last act.
+ * So going elsewhere or loading again first waits for what is still on its way to the database.
+ */
+function keepBeforeLeaving(page: Page): void {
+  const go = page.goto.bind(page);
+  const again = page.reload.bind(page);
+  const nothingUnderWay = () => expect(page.getByText('keeping…')).toHaveCount(0);
+  page.goto = async (...to) => {
+    await nothingUnderWay();
+    return go(...to);
+  };
+  page.reload = async (...how) => {
+    await nothingUnderWay();
+    return again(...how);
+  };
+}
+
 export { expect };
+export type { Page };
 
 /** Opens the demo from an empty browser and waits until remedies are there. */
 export async function openDemo(page: Page): Promise<void> {
+  await page.clock.setFixedTime(new Date('2026-11-25T09:00:00'));
   await page.goto('/?open=demo');
   await page.waitForURL('**/satchel');
   await expect(page.getByRole('region', { name: 'The open bag' })).toBeVisible();
