@@ -2,10 +2,10 @@ import { bankEnergyAtPlugWh, DEVICE_INPUT } from '../relations/power/bank';
 import { AGED_HEALTH, cellMinutes, coldShare } from '../relations/power/cell-minutes';
 import { cardMinutes, recordingGb } from '../relations/storage/recording-size';
 import { megabytesPerSecond, speedClassMBps } from '../relations/storage/sustained-write';
-import type { GearOf } from '../model/gear';
+import type { BodyGear, CardGear, CellGear, GearOf } from '../model/gear';
 import type { Port } from '../model/ports';
 import { isClosedInBag } from '../rigs/closings';
-import { connectionsOf, isMissingPort } from '../rigs/connections';
+import { bodyPowerConnections } from '../rigs/supply-connections';
 import type { Kit, KitPart } from '../rigs/kit';
 import type { PlacedRig } from '../rigs/placed-rig';
 import { type FigureRows } from './rows';
@@ -13,16 +13,17 @@ import { type FigureRows } from './rows';
 /** Kept free on a card so that it is swapped between takes and not within one. */
 export const SWAP_MARGIN = 0.05;
 
-/** Cards of the kit that go into a body, as they are or in a sleeve of the kit. */
-export function cardsFor({ kit, body }: Pick<PlacedRig, 'kit' | 'body'>) {
-  const slots =
-    body?.gear.ports.filter((port) => port.role === 'card').map((port) => port.type) ?? [];
-  return kit
-    .of('card')
-    .filter(
-      ({ gear }) =>
-        slots.includes(gear.cardKind) || slots.some((slot) => hasSleeve(kit, gear.cardKind, slot))
-    );
+/** Cards of the kit that go into the body of a rig, as they are or in a sleeve of the kit. */
+export function cardsFor(rig: PlacedRig): readonly KitPart<CardGear>[] {
+  return (rig.cards ??= cardsInto(rig.kit, rig.body));
+}
+
+function cardsInto(kit: Kit, body: KitPart<BodyGear> | undefined): readonly KitPart<CardGear>[] {
+  const cards = kit.of('card');
+  const slots = body?.gear.ports.filter((port) => port.role === 'card') ?? [];
+  return cards.filter(({ gear }) =>
+    slots.some(({ type: slot }) => slot === gear.cardKind || hasSleeve(kit, gear.cardKind, slot))
+  );
 }
 
 /** The kit holds a sleeve that takes a small card into a larger slot. */
@@ -34,12 +35,18 @@ function hasSleeve(kit: Kit, cardKind: string, slot: string): boolean {
   });
 }
 
-/** Cells of the kit that go into a body. */
-export function cellsFor({ kit, body }: Pick<PlacedRig, 'kit' | 'body'>) {
-  return kit
-    .of('cell')
-    .filter(({ gear }) => body !== undefined && gear.cellType === body.gear.cellType);
+/** Cells of the kit that go into the body of a rig. */
+export function cellsFor(rig: PlacedRig): readonly KitPart<CellGear>[] {
+  return (rig.cells ??= cellsInto(rig.kit, rig.body));
 }
+
+function cellsInto(kit: Kit, body: KitPart<BodyGear> | undefined): readonly KitPart<CellGear>[] {
+  const cells = kit.of('cell');
+  return cells.length === 0 || !body
+    ? noCells
+    : cells.filter(({ gear }) => gear.cellType === body.gear.cellType);
+}
+const noCells: readonly KitPart<CellGear>[] = [];
 
 interface CellSupply {
   /** Undefined where nobody has stated it. */
@@ -49,7 +56,8 @@ interface CellSupply {
 }
 
 /** Every cell of the bag that goes into a body: loose ones, and those that bodies of its like came with. */
-function cellSupplies({ kit, body }: Pick<PlacedRig, 'kit' | 'body'>): CellSupply[] {
+function cellSupplies(rig: PlacedRig): CellSupply[] {
+  const { kit, body } = rig;
   if (!body) return [];
   const { internalCellWh, cellType } = body.gear;
   if (internalCellWh !== undefined) return [{ wh: internalCellWh, health: 1, pieces: 1 }];
@@ -59,7 +67,7 @@ function cellSupplies({ kit, body }: Pick<PlacedRig, 'kit' | 'body'>): CellSuppl
     const pieces = shares ? (gear.cellsIncluded ?? 0) * line.quantity : 0;
     if (pieces > 0) supplies.push({ wh: gear.includedCellWh, health: 1, pieces });
   }
-  for (const { gear, line } of cellsFor({ kit, body }))
+  for (const { gear, line } of cellsFor(rig))
     supplies.push({
       wh: gear.energyWh,
       health: gear.otherMaker ? AGED_HEALTH : 1,
@@ -70,11 +78,16 @@ function cellSupplies({ kit, body }: Pick<PlacedRig, 'kit' | 'body'>): CellSuppl
 
 /** For the longest take one puts in the best cell there is. */
 function bestCell(rig: PlacedRig): CellSupply | undefined {
-  const worth = ({ wh, health }: CellSupply) => (wh ?? 0) * health;
-  return cellSupplies(rig).reduce<CellSupply | undefined>(
-    (best, cell) => (best === undefined || worth(cell) > worth(best) ? cell : best),
-    undefined
-  );
+  let best: CellSupply | undefined;
+  let most = -1;
+  for (const cell of cellSupplies(rig)) {
+    const worth = (cell.wh ?? 0) * cell.health;
+    if (worth > most) {
+      most = worth;
+      best = cell;
+    }
+  }
+  return best;
 }
 
 /** Bodies filming at once that live on the same cells; one that has its cell inside shares with nobody. */
@@ -107,14 +120,9 @@ export function suppliesOf<K extends 'bank' | 'mains block'>(
 ): readonly KitPart<GearOf<K>>[] {
   const parts = rig.kit.of(kind);
   if (parts.length === 0) return parts;
+  const ways = bodyPowerConnections(rig);
   return parts.filter((part) =>
-    connectionsOf({ ...rig, index: 0, connections: undefined }).some(
-      (need) =>
-        need.purpose === 'power into body' &&
-        !isMissingPort(need) &&
-        need.from === part &&
-        isClosedInBag(need, rig.kit)
-    )
+    ways.some((way) => way.from === part && isClosedInBag(way, rig.kit))
   );
 }
 
@@ -174,10 +182,11 @@ export const enduranceRows = {
         const { line, gear } = card;
         if (gear.capacityGb === undefined) return undefined;
         // Bodies filming at once that take the same cards share them out.
-        const takers = rig.bodiesAtOnce.filter((body) =>
-          cardsFor({ kit: rig.kit, body }).includes(card)
-        );
-        space += (gear.capacityGb * line.quantity) / Math.max(1, takers.length);
+        const takers =
+          rig.bodiesAtOnce.length < 2
+            ? 1
+            : rig.bodiesAtOnce.filter((body) => cardsInto(rig.kit, body).includes(card)).length;
+        space += (gear.capacityGb * line.quantity) / Math.max(1, takers);
       }
       return space;
     }

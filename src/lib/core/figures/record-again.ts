@@ -13,15 +13,15 @@ export function watchLeaves(rig: PlacedRig): LeafLooks {
   const kinds = new Int32Array(steps.length);
   for (const at of leafSteps) {
     const watched = watchRig(rig);
-    steps[at]!.leaf!.read(watched.rig);
+    steps[at]!.read!(watched.rig);
     corners[at] = watched.looks.corners;
     kinds[at] = watched.looks.kinds;
   }
   return { corners, kinds };
 }
 
-const leafSteps: readonly number[] = steps.flatMap(({ leaf }, at) => (leaf ? [at] : []));
-const derivedSteps: readonly number[] = steps.flatMap(({ leaf }, at) => (leaf ? [] : [at]));
+const leafSteps: readonly number[] = steps.flatMap(({ read }, at) => (read ? [at] : []));
+const derivedSteps: readonly number[] = steps.flatMap(({ read }, at) => (read ? [] : [at]));
 
 /**
  * The figures of a rig that differs from one already computed: leaves that looked at what differs are
@@ -76,7 +76,9 @@ function differsAt(at: number, record: FigureRecord, before: FigureRecord): bool
   );
 }
 
+const none: readonly number[] = steps.map(() => 0);
+
 /** A flag for every figure, none of them set. */
 export function noneChanged(): number[] {
-  return steps.map(() => 0);
+  return none.slice();
 }

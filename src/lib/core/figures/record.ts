@@ -25,21 +25,30 @@ export interface Supposed {
   value: number;
 }
 
+/**
+ * A row made ready for computing. Rows have many shapes and the engine reads a field fast only from one,
+ * so every step has the same fields.
+ */
 interface Step {
-  leaf: LeafRow | undefined;
-  derived: DerivedRow | undefined;
+  read: LeafRow['read'] | undefined;
+  compute: DerivedRow['compute'];
   inputs: readonly number[];
+  /** What an absent input counts as; NaN where it makes the figure absent. */
+  whenAbsent: number;
 }
+
+const refusesToCompute = (): number => NaN;
 
 /** How each figure is come by, in the order of computing. */
 export const steps: readonly Step[] = figureOrder.map((id) => {
   const row = figureTable[id];
   return isLeaf(row)
-    ? { leaf: row, derived: undefined, inputs: [] }
+    ? { read: row.read, compute: refusesToCompute, inputs: [], whenAbsent: NaN }
     : {
-        leaf: undefined,
-        derived: row,
-        inputs: row.from.map((from) => figureIndex[from as FigureId])
+        read: undefined,
+        compute: row.compute,
+        inputs: row.from.map((from) => figureIndex[from as FigureId]),
+        whenAbsent: row.whenAbsent ?? NaN
       };
 });
 
@@ -48,10 +57,10 @@ const noValues: number[] = steps.map(() => 0.5);
 noValues.fill(0);
 const noStates: number[] = steps.map(() => 0);
 
-const scratch: number[] = [];
+const scratch: number[] = [0.5, 0.5, 0.5, 0.5, 0.5, 0.5, 0.5, 0.5, 0.5, 0.5];
 
 /** The relation on the scratch inputs; spelt out, for spreading an array costs more than most relations. */
-function computeFrom({ compute }: DerivedRow, count: number): number {
+function computeFrom(compute: DerivedRow['compute'], count: number): number {
   const a = scratch[0]!;
   const b = scratch[1]!;
   const c = scratch[2]!;
@@ -73,15 +82,22 @@ function computeFrom({ compute }: DerivedRow, count: number): number {
   }
 }
 
-/** Computes every figure of an angle. Unknown and absent inputs travel upwards; nothing is guessed. */
-export function computeFigures(rig: PlacedRig, supposed?: Supposed): FigureRecord {
-  const record: FigureRecord = {
+/**
+ * Computes every figure of some angles, figure by figure. Unknown and absent inputs travel upwards; nothing
+ * is guessed.
+ */
+export function computeFigures(
+  rigs: readonly PlacedRig[],
+  supposed: readonly (Supposed | undefined)[] = []
+): FigureRecord[] {
+  const records = rigs.map(() => ({
     values: noValues.slice(),
     states: noStates.slice(),
     refused: undefined
-  };
-  for (let at = 0; at < steps.length; at++) computeStep(at, rig, record, supposed);
-  return record;
+  }));
+  for (let at = 0; at < steps.length; at++)
+    for (let of = 0; of < rigs.length; of++) computeStep(at, rigs[of]!, records[of]!, supposed[of]);
+  return records;
 }
 
 /** Reads or computes one figure into a record whose earlier ones stand. */
@@ -92,11 +108,11 @@ export function computeStep(
   supposed?: Supposed
 ): void {
   const { values, states } = record;
-  const { leaf, derived, inputs } = steps[at]!;
+  const { read, compute, inputs, whenAbsent } = steps[at]!;
   try {
-    if (leaf) {
-      const stated = leaf.read(rig);
-      const value = at === supposed?.at && stated === undefined ? supposed.value : stated;
+    if (read) {
+      const stated = read(rig);
+      const value = stated === undefined && at === supposed?.at ? supposed.value : stated;
       states[at] = value === null ? absent : value === undefined ? unknown : known;
       values[at] = value ?? 0;
       return;
@@ -106,14 +122,14 @@ export function computeStep(
       const input = inputs[i]!;
       const inputState = states[input]!;
       // The first input is what the figure is of; only the others may be stood in for.
-      if (i > 0 && inputState === absent && derived!.whenAbsent !== undefined) {
-        scratch[i] = derived!.whenAbsent;
+      if (i > 0 && inputState === absent && !Number.isNaN(whenAbsent)) {
+        scratch[i] = whenAbsent;
         continue;
       }
       if (inputState > state) state = inputState;
       scratch[i] = values[input]!;
     }
-    const value = state === known ? computeFrom(derived!, inputs.length) : 0;
+    const value = state === known ? computeFrom(compute, inputs.length) : 0;
     if (Number.isNaN(value))
       throw new RelationError(figureOrder[at]!, value, 'must come out as a number');
     states[at] = state;

@@ -332,7 +332,8 @@ export const soundPlaceFindings: AngleFindingRow[] = [
 /** The lead that would do if only it were longer. */
 export function shortLead(rig: PlacedRig) {
   const open = openConnection(rig, 'microphone into body');
-  return open?.withoutLength && isClosedInBag({ ...open, limit: open.withoutLength }, rig.kit)
+  return open?.withoutLength &&
+    isClosedInBag({ ...open, limit: open.withoutLength, inBag: undefined }, rig.kit)
     ? open
     : undefined;
 }

@@ -52,6 +52,11 @@ export const planFindings: readonly PlanFindingRow[] = [
 
 export const findingTable: readonly FindingRow[] = [...angleFindings, ...planFindings];
 
+/** What each row asks of an angle, by its place: read from a list, since rows have many shapes. */
+export const judgesOfAngle: readonly AngleFindingRow['judge'][] = angleFindings.map(
+  ({ judge }) => judge
+);
+
 /** Places in the record of the figures each row reads. */
 export const readsOfFinding: readonly (readonly number[])[] = angleFindings.map((row) =>
   row.reads.map((id) => figureIndex[id])

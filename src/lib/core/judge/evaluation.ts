@@ -3,6 +3,7 @@ import { figureWords } from '../figures/figure-words';
 import { absent, known } from '../figures/record';
 import { isLeaf } from '../figures/rows';
 import { figureIndex, figureOrder, figureTable } from '../figures/table';
+import { type AxisPart, type AxisScore, partsOfAxis } from '../merit/axes';
 import type { Plan } from '../model/plan';
 import type { Project } from '../model/project';
 import type { Shelf } from '../model/shelf';
@@ -129,7 +130,7 @@ export function evaluationOf(project: Project, plan: Plan, shelf: Shelf, judgeme
             {
               low: score.low,
               high: score.high,
-              parts: score.parts.map((part) => ({
+              parts: partsOf(judgement, scene.sceneId, score).map((part) => ({
                 ...part,
                 value: part.value === undefined ? null : jsonNumber(part.value)
               }))
@@ -145,6 +146,14 @@ export function evaluationOf(project: Project, plan: Plan, shelf: Shelf, judgeme
     },
     questions: questionsOf(project, shelf, judgement)
   };
+}
+
+/** What an axis of a scene is made of: the figures of the angle that speaks for it. */
+function partsOf(judgement: Judgement, sceneId: string, { axis, angleId }: AxisScore): AxisPart[] {
+  const { rig, record } = judgement.angles.find(
+    ({ scene, angle }) => scene.id === sceneId && angle.id === angleId
+  )!;
+  return partsOfAxis(axis, rig, record);
 }
 
 export type Evaluation = ReturnType<typeof evaluationOf>;

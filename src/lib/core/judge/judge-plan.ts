@@ -1,18 +1,11 @@
-import {
-  computeFigures,
-  type FigureRecord,
-  stateOf,
-  type Supposed,
-  unknown
-} from '../figures/record';
-import { isLeaf } from '../figures/rows';
-import { type FigureId, figureIndex, figureTable } from '../figures/table';
-import { partOfLeaf, unknownLeaves } from '../figures/why';
-import { type AngleFindingRow, Finding, type Held, severityRank } from '../findings/finding';
-import { angleFindings, planFindings, readsOfFinding } from '../findings/table';
-import { scoreAxis } from '../merit/axes';
+import { computeFigures, type FigureRecord, type Supposed, unknown } from '../figures/record';
+import { type FigureId, figureIndex } from '../figures/table';
+import { partOfLeaf } from '../figures/why';
+import { Finding, severityRank } from '../findings/finding';
+import { angleFindings, judgesOfAngle, planFindings, readsOfFinding } from '../findings/table';
+import { axes, scoreAxis } from '../merit/axes';
 import { type KitMerit, meritOfKit } from '../merit/kit-merit';
-import { meritOfScene, scoreScene } from '../merit/scene-merit';
+import { meritOfScene, type SceneScores } from '../merit/scene-merit';
 import { weightsOf } from '../merit/schools';
 import type { Plan } from '../model/plan';
 import type { Project } from '../model/project';
@@ -22,6 +15,7 @@ import { type MoneyStatement, statementOf } from '../money/statement';
 import { type Kit, makeKit } from '../rigs/kit';
 import { placeRig } from '../rigs/place-rig';
 import type { PlacedRig, Taken } from '../rigs/placed-rig';
+import { askAbout } from './ask-about';
 import type { DifferingAngle, WatchedJudgement } from './watched-judgement';
 
 export interface AngleJudgement {
@@ -53,17 +47,6 @@ function supposedIn(rig: PlacedRig, { leaf, lineId, value }: SupposedAnswer): Su
   return partOfLeaf(rig, leaf)?.lineId === lineId ? { at: figureIndex[leaf], value } : undefined;
 }
 
-/** A figure nobody has stated decides a verdict: said as a question to a seller. */
-const questionRow: AngleFindingRow = {
-  code: 'Q1',
-  family: 'unknown',
-  scope: 'angle',
-  about: 'an unknown figure decides a verdict',
-  reads: [],
-  judge: () => undefined,
-  propose: () => []
-};
-
 /**
  * Judges a plan against its project: money, every figure of every angle, findings and merit.
  *
@@ -81,110 +64,121 @@ export function judgePlan(
 ): Judgement {
   const money = statementOf(project, plan, shelf);
   const kit = makeKit(plan, shelf);
+  const rigs = placeRigs(project, plan, kit);
   const differing = before?.differing(project, kit);
-  const again = new Map<FigureRecord, DifferingAngle>();
-  const angles: AngleJudgement[] = [];
-  const findings: Finding[] = [];
-  const asked = new Set<string>();
-  for (const scene of project.scenes) {
-    const taken: Taken = new Map();
-    for (const angle of scene.angles) {
-      const rig = placeRig(project, plan, kit, scene, angle, taken);
-      const supposed = answer && supposedIn(rig, answer);
-      const difference = differing?.angle(rig);
-      const record = difference ? difference.figures(supposed) : computeFigures(rig, supposed);
-      if (difference) again.set(record, difference);
-      angles.push({ scene, angle, rig, record });
-      for (let at = 0; at < angleFindings.length; at++) {
-        const verdict = difference?.verdict(at);
-        if (verdict) {
-          if (verdict.finding) findings.push(verdict.finding);
-          continue;
-        }
-        const row = angleFindings[at]!;
-        const held = row.judge(rig, record);
-        if (held) findings.push(new Finding(row, held, scene, angle.id));
-        else if (readsUnknown(readsOfFinding[at]!, record))
-          askAbout(row, rig, record, asked, findings);
-      }
-    }
-  }
-  const planContext = { project, plan, shelf, kit, money, rigs: angles.map(({ rig }) => rig) };
+  const differences = rigs.map((rig) => differing?.angle(rig));
+  const records = figuresOf(rigs, differences, answer);
+  const angles = rigs.map((rig, at): AngleJudgement => {
+    return { scene: rig.scene, angle: rig.angle, rig, record: records[at]! };
+  });
+
+  const findings = findingsOf(angles, differences);
+  const planContext = { project, plan, shelf, kit, money, rigs };
   for (const row of planFindings) {
     for (const held of row.judge(planContext)) findings.push(new Finding(row, held));
   }
   findings.sort((a, b) => severityRank(b.severity) - severityRank(a.severity));
 
   const weights = weightsOf(project);
-  const merits = project.scenes.map((scene) => {
-    const own = angles.filter((one) => one.scene === scene);
-    const stopped = findings.some(
-      (finding) =>
-        finding.severity === 'stop' &&
-        (finding.sceneId === scene.id || finding.sceneIds?.includes(scene.id))
-    );
-    const scores = scoreScene(own, (axis, { rig, record }) =>
-      again.has(record) ? again.get(record)!.score(axis, record) : scoreAxis(axis, rig, record)
-    );
-    return meritOfScene(scene.id, scores, weights, !stopped);
-  });
-  const stops = findings.reduce(
-    (count, finding) => count + (finding.severity === 'stop' ? 1 : 0),
-    0
+  const scores = scoresOf(project.scenes, angles, differences);
+  const merits = project.scenes.map((scene, at) =>
+    meritOfScene(scene.id, scores[at]!, weights, !findings.some((one) => stops(one, scene)))
   );
-  return { money, kit, angles, findings, merit: meritOfKit(project.scenes, merits, stops) };
+  let stopped = 0;
+  for (const { severity } of findings) if (severity === 'stop') stopped += 1;
+  return { money, kit, angles, findings, merit: meritOfKit(project.scenes, merits, stopped) };
+}
+
+function stops(finding: Finding, { id }: Scene): boolean {
+  return (
+    finding.severity === 'stop' &&
+    (finding.sceneId === id || finding.sceneIds?.includes(id) === true)
+  );
+}
+
+function placeRigs(project: Project, plan: Plan, kit: Kit): PlacedRig[] {
+  const rigs: PlacedRig[] = [];
+  for (const scene of project.scenes) {
+    const taken: Taken = new Map();
+    for (const angle of scene.angles) rigs.push(placeRig(project, plan, kit, scene, angle, taken));
+  }
+  return rigs;
+}
+
+/*
+ * What follows goes through the tables row by row and asks each row of every angle in turn, not the other
+ * way round: there are hundreds of small functions, and one just used is still at hand for the next angle.
+ */
+
+type Differences = readonly (DifferingAngle | undefined)[];
+
+function figuresOf(
+  rigs: readonly PlacedRig[],
+  differences: Differences,
+  answer: SupposedAnswer | undefined
+): FigureRecord[] {
+  const supposed = rigs.map((rig) => answer && supposedIn(rig, answer));
+  const fromNothing = rigs.filter((_, at) => !differences[at]);
+  const computed = computeFigures(
+    fromNothing,
+    supposed.filter((_, at) => !differences[at])
+  );
+  return differences.map((difference, at) =>
+    difference ? difference.figures(supposed[at]) : computed.shift()!
+  );
+}
+
+/** Findings angle by angle, in the order of the table, with the questions that keep a row open. */
+function findingsOf(angles: readonly AngleJudgement[], differences: Differences): Finding[] {
+  /** What each angle has, in the order of the table; a row that could not be ruled out by its number. */
+  const found: (Finding | number)[][] = angles.map(() => []);
+  for (let row = 0; row < angleFindings.length; row++) {
+    const judge = judgesOfAngle[row]!;
+    const reads = readsOfFinding[row]!;
+    for (let at = 0; at < angles.length; at++) {
+      const verdict = differences[at]?.verdict(row);
+      if (verdict) {
+        if (verdict.finding) found[at]!.push(verdict.finding);
+        continue;
+      }
+      const { rig, record, scene, angle } = angles[at]!;
+      const held = judge(rig, record);
+      if (held) found[at]!.push(new Finding(angleFindings[row]!, held, scene, angle.id));
+      else if (readsUnknown(reads, record)) found[at]!.push(row);
+    }
+  }
+  const findings: Finding[] = [];
+  const asked = new Set<string>();
+  found.forEach((ofAngle, at) => {
+    const { rig, record } = angles[at]!;
+    for (const one of ofAngle) {
+      if (typeof one === 'number') askAbout(angleFindings[one]!, rig, record, asked, findings);
+      else findings.push(one);
+    }
+  });
+  return findings;
+}
+
+function scoresOf(
+  scenes: readonly Scene[],
+  angles: readonly AngleJudgement[],
+  differences: Differences
+): SceneScores[] {
+  const scores = scenes.map((): SceneScores => ({}));
+  for (const axis of axes) {
+    for (let at = 0; at < angles.length; at++) {
+      const { scene, rig, record } = angles[at]!;
+      const difference = differences[at];
+      const score = difference ? difference.score(axis, record) : scoreAxis(axis, rig, record);
+      const ofScene = scores[scenes.indexOf(scene)]!;
+      // The worst angle speaks for each axis: a scene is as good as what it shows at its weakest.
+      if (score && (!ofScene[axis] || score.low < ofScene[axis].low)) ofScene[axis] = score;
+    }
+  }
+  return scores;
 }
 
 function readsUnknown(reads: readonly number[], record: FigureRecord): boolean {
   for (let at = 0; at < reads.length; at++) if (record.states[reads[at]!] === unknown) return true;
   return false;
-}
-
-function askAbout(
-  row: AngleFindingRow,
-  rig: PlacedRig,
-  record: FigureRecord,
-  asked: Set<string>,
-  findings: Finding[]
-): void {
-  for (const id of row.reads) {
-    if (stateOf(record, id) !== unknown) continue;
-    for (const leaf of unknownLeaves(record, id)) {
-      const part = partOfLeaf(rig, leaf);
-      const about = `${part?.lineId ?? ''} ${leaf}`;
-      if (asked.has(about)) continue;
-      asked.add(about);
-      findings.push(new Finding(questionRow, questionAbout(leaf, about, part, row)));
-    }
-    for (const [figure, refusal] of record.refused ?? []) {
-      const about = `${rig.scene.id} ${rig.angle.id} ${figure}`;
-      if (asked.has(about)) continue;
-      asked.add(about);
-      const held: Held = {
-        severity: 'note',
-        about: figure,
-        title: () => `${rig.scene.name}: ${figureTable[figure].name} cannot be worked out`,
-        why: () => refusal.message
-      };
-      findings.push(new Finding(questionRow, held, rig.scene, rig.angle.id));
-    }
-  }
-}
-
-function questionAbout(
-  leaf: FigureId,
-  about: string,
-  part: { lineId: string; name: string } | undefined,
-  row: AngleFindingRow
-): Held {
-  const figure = figureTable[leaf];
-  const asks = (isLeaf(figure) && figure.asks?.question) || `What is the ${figure.name} of %?`;
-  return {
-    severity: 'note',
-    about,
-    figure: leaf,
-    lineIds: part ? [part.lineId] : [],
-    title: () => asks.replace('%', part?.name ?? 'the kit'),
-    why: () => `Nobody has stated it, so “${row.about}” cannot be ruled out. Ask before paying.`
-  };
 }

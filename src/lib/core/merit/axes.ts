@@ -340,9 +340,9 @@ export function pointsOn(curve: CurvePoints, figure: number): number {
   }
   let at = 1;
   while (curve[at]![0] < figure) at += 1;
-  const [x0, y0] = curve[at - 1]!;
-  const [x1, y1] = curve[at]!;
-  return y0 + ((y1 - y0) * (figure - x0)) / (x1 - x0);
+  const from = curve[at - 1]!;
+  const to = curve[at]!;
+  return from[1] + ((to[1] - from[1]) * (figure - from[0])) / (to[0] - from[0]);
 }
 
 export interface AxisPart {
@@ -352,12 +352,13 @@ export interface AxisPart {
   high: number;
 }
 
-/** Points of an axis; low and high differ while something is unknown. `undefined` when it has nothing to judge here. */
+/** Points of an axis in one angle; low and high differ while something is unknown. */
 export interface AxisScore {
   axis: Axis;
+  /** The angle that was judged: its figures are what the points stand on. */
+  angleId: string;
   low: number;
   high: number;
-  parts: AxisPart[];
 }
 
 function ends(curve: CurvePoints): { least: number; most: number } {
@@ -367,28 +368,37 @@ function ends(curve: CurvePoints): { least: number; most: number } {
 }
 
 /** ½·mean + ½·worst, so that one bad figure is felt; endurance takes the worst alone. */
-function together(axis: Axis, parts: readonly AxisPart[], end: 'low' | 'high'): number {
-  let sum = 0;
-  let worst = Infinity;
-  for (const part of parts) {
-    sum += part[end];
-    if (part[end] < worst) worst = part[end];
-  }
-  const points = axis === 'endurance' ? worst : 0.5 * (sum / parts.length) + 0.5 * worst;
+function together(axis: Axis, sum: number, worst: number, count: number): number {
+  const points = axis === 'endurance' ? worst : 0.5 * (sum / count) + 0.5 * worst;
   return Math.min(100, Math.max(0, points));
 }
 
-/** Where in the record each curve's figure stands, and how low and high its points can be. */
+/** A curve made ready: where its figure stands in the record, and how low and high its points can be. */
+interface PreparedCurve {
+  figure: FigureId;
+  at: number;
+  points: CurvePoints;
+  least: number;
+  most: number;
+  wanted: (rig: PlacedRig) => boolean;
+}
+
 const prepared = Object.fromEntries(
   axes.map((axis) => [
     axis,
-    axisCurves[axis].map((curve) => ({
-      ...curve,
-      ...ends(curve.points),
-      at: figureIndex[curve.figure]
-    }))
+    axisCurves[axis].map(({ figure, points, wanted }): PreparedCurve => {
+      const { least, most } = ends(points);
+      return {
+        figure,
+        at: figureIndex[figure],
+        points,
+        least,
+        most,
+        wanted
+      };
+    })
   ])
-) as Record<Axis, (Curve & { least: number; most: number; at: number })[]>;
+) as Record<Axis, PreparedCurve[]>;
 
 /** Places in the record of the figures an axis is made of. */
 export function figuresOfAxis(axis: Axis): readonly number[] {
@@ -403,25 +413,54 @@ export function wantsOfAxis(axis: Axis, rig: PlacedRig): readonly boolean[] {
   return prepared[axis].map(({ wanted }) => wanted(rig));
 }
 
+/** Points of an axis in an angle; `undefined` when it has nothing to judge there. */
 export function scoreAxis(axis: Axis, rig: PlacedRig, record: FigureRecord): AxisScore | undefined {
-  const parts: AxisPart[] = [];
-  for (const { wanted, at, figure, points, least, most } of prepared[axis]) {
-    if (!wanted(rig)) continue;
-    const state = record.states[at]!;
-    if (state === known) {
-      const value = record.values[at]!;
-      const worth = pointsOn(points, value);
-      parts.push({ figure, value, low: worth, high: worth });
-    } else {
-      // What is missing altogether is as bad as it can be; what is unknown may be anything.
-      parts.push({ figure, value: undefined, low: least, high: state === unknown ? most : least });
-    }
+  const curves = prepared[axis];
+  let count = 0;
+  let lowSum = 0;
+  let lowWorst = Infinity;
+  let highSum = 0;
+  let highWorst = Infinity;
+  for (let i = 0; i < curves.length; i++) {
+    const curve = curves[i]!;
+    if (!curve.wanted(rig)) continue;
+    const low = lowOf(curve, record);
+    const high = highOf(curve, record, low);
+    count += 1;
+    lowSum += low;
+    highSum += high;
+    if (low < lowWorst) lowWorst = low;
+    if (high < highWorst) highWorst = high;
   }
-  if (parts.length === 0) return undefined;
+  if (count === 0) return undefined;
   return {
     axis,
-    low: together(axis, parts, 'low'),
-    high: together(axis, parts, 'high'),
-    parts
+    angleId: rig.angle.id,
+    low: together(axis, lowSum, lowWorst, count),
+    high: together(axis, highSum, highWorst, count)
   };
+}
+
+function lowOf({ at, points, least }: PreparedCurve, record: FigureRecord): number {
+  return record.states[at] === known ? pointsOn(points, record.values[at]!) : least;
+}
+
+/** What is missing altogether is as bad as it can be; what is unknown may be anything. */
+function highOf({ at, most }: PreparedCurve, record: FigureRecord, low: number): number {
+  return record.states[at] === unknown ? most : low;
+}
+
+/** What the points of an axis are made of, figure by figure. */
+export function partsOfAxis(axis: Axis, rig: PlacedRig, record: FigureRecord): AxisPart[] {
+  return prepared[axis]
+    .filter(({ wanted }) => wanted(rig))
+    .map((curve) => {
+      const low = lowOf(curve, record);
+      return {
+        figure: curve.figure,
+        value: record.states[curve.at] === known ? record.values[curve.at] : undefined,
+        low,
+        high: highOf(curve, record, low)
+      };
+    });
 }

@@ -73,6 +73,13 @@ export function chainInBag({ fromPorts, toPorts, limit }: Connection, kit: Kit):
 
 /** True when the bag closes a connection. Directly or with one piece is looked at first: it is nearly always so. */
 export function isClosedInBag(connection: Connection, kit: Kit): boolean {
+  if (connection.inBag?.kit === kit) return connection.inBag.closed;
+  const closed = closes(kit, connection);
+  connection.inBag = { kit, closed };
+  return closed;
+}
+
+function closes(kit: Kit, connection: Connection): boolean {
   const { fromPorts, toPorts, limit } = connection;
   if (meet(fromPorts, toPorts) && limit(nothingBetween) === undefined) return true;
   let begins = false;

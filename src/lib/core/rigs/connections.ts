@@ -1,8 +1,8 @@
 import type { ChainLimit } from '../joining/chains';
 import { portWords } from '../joining/chains';
-import { fullName } from '../model/gear';
+import { fullName, type GearItem } from '../model/gear';
 import { mates, type Port, type PortRole } from '../model/ports';
-import type { KitPart } from './kit';
+import type { Kit, KitPart } from './kit';
 import type { PlacedRig } from './placed-rig';
 import { cardConnections, powerConnections } from './supply-connections';
 
@@ -34,6 +34,8 @@ export interface Connection {
   /** The same if every lead were long enough, and how long they have to be together. */
   withoutLength?: ChainLimit;
   lengthNeededM?: number;
+  /** Whether a bag closes it, kept once looked for; see `isClosedInBag`. */
+  inBag?: { kit: Kit; closed: boolean };
 }
 
 /** A need for a port on a part that has none of that role. */
@@ -45,6 +47,15 @@ export interface MissingPort {
 
 function port(part: KitPart | undefined, role: PortRole): Port | undefined {
   return part?.gear.ports.find((candidate) => candidate.role === role);
+}
+
+const portsByRole = new WeakMap<GearItem, Partial<Record<PortRole, readonly Port[]>>>();
+
+/** Ports of a part that serve a role; parts never change, so they are looked for once. */
+function portsFor(gear: GearItem, role: PortRole): readonly Port[] {
+  let byRole = portsByRole.get(gear);
+  if (!byRole) portsByRole.set(gear, (byRole = {}));
+  return (byRole[role] ??= gear.ports.filter((candidate) => candidate.role === role));
 }
 
 const noLimit: ChainLimit = () => undefined;
@@ -112,8 +123,8 @@ function between(
   toRole: PortRole,
   limit: ChainLimit = noLimit
 ): Connection | MissingPort {
-  const fromPorts = from.gear.ports.filter((candidate) => candidate.role === fromRole);
-  const toPorts = to.gear.ports.filter((candidate) => candidate.role === toRole);
+  const fromPorts = portsFor(from.gear, fromRole);
+  const toPorts = portsFor(to.gear, toRole);
   if (fromPorts.length === 0) return { purpose, part: from, role: fromRole };
   if (toPorts.length === 0) return { purpose, part: to, role: toRole };
   // The same role may be served by several ports; those that meet directly are named first.

@@ -408,6 +408,8 @@ export function placeRig(
     filterFits,
     hasSocket,
     connections: undefined,
-    sceneParts: undefined
+    sceneParts: undefined,
+    cards: undefined,
+    cells: undefined
   };
 }

@@ -1,6 +1,8 @@
 import type { LampGear } from '../model/gear';
 import type {
   BodyGear,
+  CardGear,
+  CellGear,
   FilterGear,
   MicrophoneGear,
   SupportGear,
@@ -69,8 +71,10 @@ export interface PlacedRig {
   hasSocket: boolean;
   /** Found when first asked for, and kept; see `connectionsOf`. */
   connections: readonly (Connection | MissingPort)[] | undefined;
-  /** The same for `partsOfScene`. */
+  /** The same for `partsOfScene`, `cardsFor` and `cellsFor`. */
   sceneParts: readonly KitPart[] | undefined;
+  cards: readonly KitPart<CardGear>[] | undefined;
+  cells: readonly KitPart<CellGear>[] | undefined;
 }
 
 /** Parts that earlier angles of the scene hold already: two at once need two. */

@@ -48,6 +48,28 @@ describe('what looked at something', () => {
     expect(hears(addCable, ({ mic, kit }) => [mic, kit.of('cell')])).toBe(false);
   });
 
+  it('hears of every corner of a rig by itself', () => {
+    const before = rigOf(demo);
+    const keptOrKit = ['kit', 'connections', 'sceneParts', 'cards', 'cells'];
+    const corners = (Object.keys(before) as (keyof typeof before)[]).filter(
+      (corner) => !keptOrKit.includes(corner)
+    );
+    expect(corners).toHaveLength(22);
+    for (const corner of corners) {
+      const watched = watchRig(before);
+      void watched.rig[corner];
+      const other =
+        corner === 'bodiesAtOnce' ? [] : { line: {}, gear: {}, part: { line: {}, gear: {} } };
+      const differs = rigChanges(
+        before,
+        { ...before, [corner]: other } as typeof before,
+        { corners: 0, kinds: 0 },
+        corner !== 'project'
+      );
+      expect(touch(watched.looks, differs), corner).toBe(true);
+    }
+  });
+
   it('in the whole bag hears of every part of it', () => {
     for (const act of [swapMic, addCable])
       expect(hears(act, ({ kit }) => kit.parts.length)).toBe(true);

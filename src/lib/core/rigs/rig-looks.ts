@@ -50,6 +50,14 @@ const kindBit = Object.fromEntries(gearKindNames.map((kind, at) => [kind, 1 << a
 >;
 const everything: Looks = { corners: (1 << corners.length) - 1, kinds: -1 };
 
+/** What a rig keeps once it was found. */
+const keptOnceFound = new Set<PropertyKey>([
+  'connections',
+  'sceneParts',
+  'cards',
+  'cells'
+] satisfies (keyof PlacedRig)[]);
+
 export function touch(looked: Looks, differs: Looks): boolean {
   return (looked.corners & differs.corners) !== 0 || (looked.kinds & differs.kinds) !== 0;
 }
@@ -82,7 +90,7 @@ export function watchRig(rig: PlacedRig): { rig: PlacedRig; looks: Looks } {
     rig: new Proxy(rig, {
       get(target, key) {
         if (key === 'kit') return kit;
-        if (key === 'connections' || key === 'sceneParts') return undefined;
+        if (keptOnceFound.has(key)) return undefined;
         if (key in cornerBit) looks.corners |= cornerBit[key as Corner];
         else Object.assign(looks, everything);
         return target[key as keyof PlacedRig];
@@ -100,55 +108,45 @@ export function bagChanges(before: Kit, after: Kit): Looks {
   return { corners: sameParts(before.parts, after.parts) ? 0 : cornerBit.bag, kinds };
 }
 
-/** Everything in which a rig differs from what it was, given in what the bags and projects differ. */
+/**
+ * Everything in which a rig differs from what it was, given in what the bags and projects differ. Corner by
+ * corner and without a loop: it is asked for every angle of every part that is tried.
+ */
 export function rigChanges(
   before: PlacedRig,
   after: PlacedRig,
   bags: Looks,
   sameBrief: boolean
 ): Looks {
-  let differs = bags.corners;
-  for (const corner of corners)
-    if (corner !== 'bag' && !sameCorner[corner](before, after, sameBrief))
-      differs |= cornerBit[corner];
-  return { corners: differs, kinds: bags.kinds };
+  const differs = (corner: Corner, same: boolean): number => (same ? 0 : cornerBit[corner]);
+  return {
+    corners:
+      bags.corners |
+      differs('project', sameBrief) |
+      differs('scene', before.scene === after.scene) |
+      differs('angle', before.angle === after.angle) |
+      differs('said', before.said === after.said) |
+      differs('index', before.index === after.index) |
+      differs('body', samePart(before.body, after.body)) |
+      differs('bodiesAtOnce', sameParts(before.bodiesAtOnce, after.bodiesAtOnce)) |
+      differs('mode', before.mode === after.mode) |
+      differs('lens', sameLens(before.lens, after.lens)) |
+      differs('focalLengthMm', before.focalLengthMm === after.focalLengthMm) |
+      differs('apertureN', before.apertureN === after.apertureN) |
+      differs('mic', samePart(before.mic, after.mic)) |
+      differs('micPlace', before.micPlace === after.micPlace) |
+      differs('cover', before.cover === after.cover) |
+      differs('coverPart', samePart(before.coverPart, after.coverPart)) |
+      differs('keyLamp', sameLamp(before.keyLamp, after.keyLamp)) |
+      differs('fillLamp', sameLamp(before.fillLamp, after.fillLamp)) |
+      differs('support', samePart(before.support, after.support)) |
+      differs('boom', samePart(before.boom, after.boom)) |
+      differs('filter', samePart(before.filter, after.filter)) |
+      differs('filterFits', before.filterFits === after.filterFits) |
+      differs('hasSocket', before.hasSocket === after.hasSocket),
+    kinds: bags.kinds
+  };
 }
-
-type Same = (before: PlacedRig, after: PlacedRig, sameBrief: boolean) => boolean;
-
-const identical =
-  (corner: Exclude<Corner, 'bag'>): Same =>
-  (before, after) =>
-    before[corner] === after[corner];
-const partOf =
-  (corner: 'body' | 'mic' | 'coverPart' | 'support' | 'boom' | 'filter'): Same =>
-  (before, after) =>
-    samePart(before[corner], after[corner]);
-
-const sameCorner: Record<Exclude<Corner, 'bag'>, Same> = {
-  project: (_before, _after, sameBrief) => sameBrief,
-  scene: identical('scene'),
-  angle: identical('angle'),
-  said: identical('said'),
-  index: identical('index'),
-  body: partOf('body'),
-  bodiesAtOnce: (before, after) => sameParts(before.bodiesAtOnce, after.bodiesAtOnce),
-  mode: identical('mode'),
-  lens: (before, after) => sameLens(before.lens, after.lens),
-  focalLengthMm: identical('focalLengthMm'),
-  apertureN: identical('apertureN'),
-  mic: partOf('mic'),
-  micPlace: identical('micPlace'),
-  cover: identical('cover'),
-  coverPart: partOf('coverPart'),
-  keyLamp: (before, after) => sameLamp(before.keyLamp, after.keyLamp),
-  fillLamp: (before, after) => sameLamp(before.fillLamp, after.fillLamp),
-  support: partOf('support'),
-  boom: partOf('boom'),
-  filter: partOf('filter'),
-  filterFits: identical('filterFits'),
-  hasSocket: identical('hasSocket')
-};
 
 function samePart(before: KitPart | undefined, after: KitPart | undefined): boolean {
   return before?.line === after?.line && before?.gear === after?.gear;
@@ -160,10 +158,23 @@ function sameParts(before: readonly KitPart[], after: readonly KitPart[]): boole
   return true;
 }
 
+const lensFields = Object.keys({
+  lineId: true,
+  name: true,
+  builtIn: true,
+  gear: true,
+  focalLengthMinMm: true,
+  focalLengthMaxMm: true,
+  apertureWideN: true,
+  apertureTeleN: true,
+  apertureLeastN: true,
+  nearestFocusM: true,
+  stabilised: true
+} satisfies Record<keyof UsedLens, true>) as (keyof UsedLens)[];
+
 function sameLens(before: UsedLens | undefined, after: UsedLens | undefined): boolean {
   if (before === undefined || after === undefined) return before === after;
-  for (const key in before)
-    if (before[key as keyof UsedLens] !== after[key as keyof UsedLens]) return false;
+  for (const key of lensFields) if (before[key] !== after[key]) return false;
   return true;
 }
 

@@ -14,8 +14,16 @@ const powerSocket = (type: string): Port => ({
   role: 'power'
 });
 
+const inletsByGear = new WeakMap<GearItem, readonly Port[]>();
+
 /** Where a part takes its power in, apart from a cell that cannot be taken out. */
-export function powerInlets(gear: GearItem): Port[] {
+export function powerInlets(gear: GearItem): readonly Port[] {
+  let inlets = inletsByGear.get(gear);
+  if (!inlets) inletsByGear.set(gear, (inlets = findPowerInlets(gear)));
+  return inlets;
+}
+
+function findPowerInlets(gear: GearItem): Port[] {
   const inlets = gear.ports.filter((port) => port.role === 'power');
   const cellType = 'cellType' in gear ? gear.cellType : undefined;
   const drinks = gear.kind !== 'cell' && gear.kind !== 'mains block' && gear.kind !== 'charger';
@@ -82,33 +90,39 @@ function thirsty(rig: PlacedRig): { part: KitPart; drawW: number | undefined }[]
   return list;
 }
 
+/** Power that has to arrive in the body, from each bank and block of the kit that is meant for it. */
+export function bodyPowerConnections({
+  kit,
+  body,
+  hasSocket
+}: Pick<PlacedRig, 'kit' | 'body' | 'hasSocket'>): Connection[] {
+  const list: Connection[] = [];
+  const banks = kit.of('bank');
+  const blocks = hasSocket ? kit.of('mains block') : [];
+  if (!body || banks.length + blocks.length === 0) return list;
+  const inlets = powerInlets(body.gear);
+  if (inlets.length === 0) return list;
+  for (const source of [...banks, ...blocks]) {
+    const outlets = joiningEnds(source.gear).filter((port) => port.type !== ENERGY.type);
+    const forAnother = kit
+      .of('body')
+      .some((other) => other !== body && meetsDirectly(outlets, powerInlets(other.gear)));
+    if (forAnother && !meetsDirectly(outlets, inlets)) continue;
+    list.push({
+      purpose: 'power into body',
+      from: source,
+      to: body,
+      fromPorts: outlets,
+      toPorts: inlets,
+      limit: intoBodyLimit(source.gear, body.gear, hasSocket)
+    });
+  }
+  return list;
+}
+
 /** Power that has to arrive: from banks and blocks into the body, and into what has cells of its own. */
 export function powerConnections(rig: PlacedRig): Connection[] {
-  const { body, kit } = rig;
-  const list: Connection[] = [];
-  if (body && rig.index === 0) {
-    const inlets = powerInlets(body.gear);
-    const sources: readonly KitPart[] = [
-      ...kit.of('bank'),
-      ...(rig.hasSocket ? kit.of('mains block') : [])
-    ];
-    if (inlets.length > 0)
-      for (const source of sources) {
-        const outlets = joiningEnds(source.gear).filter((port) => port.type !== ENERGY.type);
-        const forAnother = kit
-          .of('body')
-          .some((other) => other !== body && meetsDirectly(outlets, powerInlets(other.gear)));
-        if (forAnother && !meetsDirectly(outlets, inlets)) continue;
-        list.push({
-          purpose: 'power into body',
-          from: source,
-          to: body,
-          fromPorts: outlets,
-          toPorts: inlets,
-          limit: intoBodyLimit(source.gear, body.gear, rig.hasSocket)
-        });
-      }
-  }
+  const list = rig.index === 0 ? bodyPowerConnections(rig) : [];
   for (const { part, drawW } of thirsty(rig)) {
     const inlets = powerInlets(part.gear);
     if (inlets.length > 0)

@@ -19,9 +19,10 @@ describe('a bar in words', () => {
   });
 
   it('says a range while something is unknown, and one number when nothing is', () => {
-    const score = (low: number, high: number) => ({ axis: 'sound', low, high, parts: [] }) as const;
-    expect(axisSentence('sound', { ...score(31.6, 31.6), parts: [] })).toBe('sound: 32 of 100');
-    expect(axisSentence('sound', { ...score(20, 64), parts: [] })).toBe('sound: 20 to 64 of 100');
+    const score = (low: number, high: number) =>
+      ({ axis: 'sound', angleId: 'a', low, high }) as const;
+    expect(axisSentence('sound', score(31.6, 31.6))).toBe('sound: 32 of 100');
+    expect(axisSentence('sound', score(20, 64))).toBe('sound: 20 to 64 of 100');
     expect(axisSentence('sound', undefined)).toBe('sound: not wanted here');
   });
 

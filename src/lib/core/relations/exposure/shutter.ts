@@ -21,19 +21,20 @@ const FLICKER_SAFE_WITHIN_STOPS = 0.5;
  */
 export function shutterForRateS(fps: number, mainsHz: number | undefined): number {
   mustBePositive('fps', fps);
-  const wanted = 2 * fps;
-  const stopsAway = (step: number) => Math.abs(Math.log2(step / wanted));
-  const nearest = (steps: readonly number[]) =>
-    steps.reduce((best, step) => (stopsAway(step) < stopsAway(best) - 1e-12 ? step : best));
-  // No exposure can last longer than a frame.
-  const possible = shutterSteps.filter((step) => step >= fps);
-  if (mainsHz !== undefined) {
-    const safe = possible.filter(
-      (step) =>
-        flickerLeftPercent(1 / step, mainsHz) < FLICKER_PERCENT.fine &&
-        stopsAway(step) <= FLICKER_SAFE_WITHIN_STOPS
-    );
-    if (safe.length > 0) return 1 / nearest(safe);
+  let nearest: number | undefined;
+  let nearestSafe: number | undefined;
+  const stopsAway = (step: number) => Math.abs(Math.log2(step / (2 * fps)));
+  const nearer = (step: number, than: number | undefined) =>
+    than === undefined || stopsAway(step) < stopsAway(than) - 1e-12;
+  for (const step of shutterSteps) {
+    // No exposure can last longer than a frame.
+    if (step < fps) continue;
+    if (nearer(step, nearest)) nearest = step;
+    const safe =
+      mainsHz !== undefined &&
+      stopsAway(step) <= FLICKER_SAFE_WITHIN_STOPS &&
+      flickerLeftPercent(1 / step, mainsHz) < FLICKER_PERCENT.fine;
+    if (safe && nearer(step, nearestSafe)) nearestSafe = step;
   }
-  return 1 / nearest(possible.length > 0 ? possible : shutterSteps);
+  return 1 / (nearestSafe ?? nearest ?? shutterSteps[shutterSteps.length - 1]!);
 }
