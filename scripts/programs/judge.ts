@@ -4,7 +4,7 @@ import { faultSentence } from '$lib/core/formats/faults';
 import { readSatchel } from '$lib/core/formats/satchel-file';
 import { evaluate } from '$lib/core/judge/evaluation';
 import { evaluationText } from '$lib/core/judge/evaluation-text';
-import { activePlan } from '$lib/core/model/project';
+import { activePlan } from '$lib/core/model/active-plan';
 import { makeShelf } from '$lib/core/model/shelf';
 
 /** 0 nothing stops the kit, 1 a stop stands, 2 the file cannot be judged. */

@@ -2,10 +2,11 @@ import { plainToInstance } from 'class-transformer';
 import { validateSync } from 'class-validator';
 import { describe, expect, it } from 'vitest';
 import { faultsOf } from '../core/formats/faults';
-import { gearKinds, type GearItem, type GearKind, type GearOf, pocketOf } from '../core/model/gear';
+import { gearClasses } from '../core/model/gear/classes';
+import { type GearItem, type GearKind, type GearOf, pocketOf } from '../core/model/gear';
 import { sensorFormats } from '../core/model/sensor-formats';
 import { COMPUTER, ENERGY, joiningEnds, RECORDING } from '../core/joining/ends';
-import { mates } from '../core/model/ports';
+import { mates } from '../core/model/mating';
 import { pockets } from '../core/model/pocket';
 import { powerInlets } from '../core/rigs/supply-connections';
 import { catalogue } from './load-catalogue';
@@ -25,7 +26,7 @@ describe('the shelf', () => {
     '%s passes its class',
     (id, gear) => {
       const faults = faultsOf(
-        validateSync(plainToInstance(gearKinds[gear.kind].make as new () => object, gear)),
+        validateSync(plainToInstance(gearClasses[gear.kind] as new () => object, gear)),
         id
       );
       expect(faults).toEqual([]);
@@ -87,6 +88,7 @@ const poundsPer: {
   row('mains block', 'W', (gear) => gear.outputW, 0.3, 2),
   row('cell', 'Wh', (gear) => gear.energyWh! * (gear.cellType === 'AA' ? 4 : 1), 0.6, 8),
   row('recorder', 'hour', (gear) => gear.batteryHours, 6, 25),
+  row('head', 'kilogram borne', (gear) => gear.payloadKg, 2, 36),
   row('lens', 'gram', (gear) => gear.massG, 0.4, 3.6),
   row('reader', '100 MB/s', (gear) => gear.readMBps! / 100, 2, 15)
 ];

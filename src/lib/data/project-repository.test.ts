@@ -3,7 +3,7 @@ import Dexie from 'dexie';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { demoProject } from '../catalogue/demo-project';
 import { ActError } from '../core/acts/apply-act';
-import { activePlan } from '../core/model/project';
+import { activePlan } from '../core/model/active-plan';
 import { SatchelDatabase } from './database';
 import { ProjectRepository, StoredProjectError } from './project-repository';
 

@@ -10,7 +10,8 @@ import type { JointsClosed } from '../core/judge/close-joints';
 import type { Question } from '../core/judge/questions';
 import type { Remedy } from '../core/judge/settle';
 import type { Plan } from '../core/model/plan';
-import { activePlan, type Project } from '../core/model/project';
+import type { Project } from '../core/model/project';
+import { activePlan } from '../core/model/active-plan';
 import { type ProjectRow, SatchelDatabase } from '../data/database';
 import {
   ProjectRepository,

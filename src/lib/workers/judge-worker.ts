@@ -6,7 +6,7 @@ import { disputesOf } from '../core/judge/disputes';
 import { judgePlan } from '../core/judge/judge-plan';
 import { questionsOf } from '../core/judge/questions';
 import { remediesFor } from '../core/judge/settle';
-import { activePlan } from '../core/model/project';
+import { activePlan } from '../core/model/active-plan';
 import { packFirstKit } from '../core/pack/first-kit';
 import type { JudgeWorker } from './judge-protocol';
 

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { startScene } from '$lib/core/model/scene-starts';
-  import { type SceneStyle, sceneStyles } from '$lib/core/model/scene';
+  import type { SceneStyle } from '$lib/core/model/scene';
+  import { sceneStyles } from '$lib/core/model/word-lists';
   import { satchel } from '$lib/state/project-store.svelte';
   import Choice from '$lib/ui/brief/Choice.svelte';
   import OwnedCard from '$lib/ui/brief/OwnedCard.svelte';

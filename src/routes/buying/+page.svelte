@@ -2,7 +2,7 @@
   import { Button } from 'carbon-components-svelte';
   import { buyingListCsv, buyingListMarkdown, linesToBuy } from '$lib/core/formats/buying-list';
   import { fullName } from '$lib/core/model/gear';
-  import { steps } from '$lib/core/model/plan';
+  import { steps } from '$lib/core/model/word-lists';
   import { formatMoney } from '$lib/core/money/format';
   import { satchel } from '$lib/state/project-store.svelte';
   import { cautionsFor } from '$lib/core/judge/cautions';

@@ -1,5 +1,6 @@
 import { fullName } from '../model/gear';
-import { activePlan, type Project } from '../model/project';
+import type { Project } from '../model/project';
+import { activePlan } from '../model/active-plan';
 import type { Shelf } from '../model/shelf';
 import type { Act } from './act';
 

@@ -1,6 +1,7 @@
 import { produce } from 'immer';
 import type { Rig } from '../model/plan';
-import { activePlan, type Project } from '../model/project';
+import type { Project } from '../model/project';
+import { activePlan } from '../model/active-plan';
 import type { Act } from './act';
 
 /** An act names something the project does not have. Nothing was changed. */

@@ -9,7 +9,8 @@ import {
   walkOutside
 } from '../judge/calm-kit.fixture';
 import type { GearOf } from '../model/gear';
-import { activePlan, type Project } from '../model/project';
+import type { Project } from '../model/project';
+import { activePlan } from '../model/active-plan';
 import { figureOf } from './record';
 import type { FigureId } from './table';
 

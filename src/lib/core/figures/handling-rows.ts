@@ -6,8 +6,13 @@ import type { PlacedRig } from '../rigs/placed-rig';
 import { cardsFor, cellsFor } from './endurance-rows';
 import { type FigureRows, yesNo } from './rows';
 
-/** Parts that sit on the support together with the body. */
+/** Parts that sit on the support together with the body, a head bought by itself among them. */
 function partsOnSupport(rig: PlacedRig): KitPart[] {
+  return rig.head ? [...partsOnHead(rig), rig.head] : partsOnHead(rig);
+}
+
+/** The body and what rides with it. */
+export function partsOnHead(rig: PlacedRig): KitPart[] {
   const parts: KitPart[] = [];
   if (rig.body) parts.push(rig.body);
   const lens = rig.lens && !rig.lens.builtIn ? rig.kit.byLine(rig.lens.lineId) : undefined;
@@ -42,7 +47,7 @@ function findPartsOfScene(rig: PlacedRig): KitPart[] {
   return [...parts];
 }
 
-function massKg(parts: readonly KitPart[]): number | undefined {
+export function massKg(parts: readonly KitPart[]): number | undefined {
   let grams = 0;
   for (const { gear } of parts) {
     if (gear.massG === undefined) return undefined;
@@ -67,6 +72,8 @@ function minutesFor(gear: GearItem, rig: PlacedRig): number {
       return setUpMinutes.lamp;
     case 'support':
       return setUpMinutes[gear.form];
+    case 'head':
+      return setUpMinutes.head;
     case 'filter':
       return setUpMinutes.filter;
     case 'recorder':
@@ -110,9 +117,10 @@ export const handlingRows = {
   payloadShare: {
     name: 'load against payload',
     unit: '×',
-    from: ['loadOnSupport', 'payload'],
-    relation: 'load ÷ payload',
-    compute: (load, rating) => load! / rating!
+    from: ['loadOnSupport', 'payload', 'headShare'],
+    whenAbsent: 0,
+    relation: 'load ÷ payload, or the head’s share where that is more',
+    compute: (load, rating, head) => Math.max(load! / rating!, head!)
   },
   heldOut: {
     name: 'weight held out by hand',

@@ -1,4 +1,4 @@
-import { orientations, tapeEnds } from '../model/scene';
+import { orientations, tapeEnds } from '../model/word-lists';
 import { sensorFormats } from '../model/sensor-formats';
 import { closeUpFactor, transmissionN } from '../relations/exposure/exposure';
 import { backgroundBlurPercent } from '../relations/optics/background-blur';

@@ -1,5 +1,5 @@
-import { pickupPatterns as patternNames, windCovers } from '../model/gear/microphone';
-import { micPlaces } from '../model/plan';
+import { pickupPatterns as patternNames, windCovers } from '../model/word-lists';
+import { micPlaces } from '../model/word-lists';
 import { boomDistanceM, nearestBoomForwardM } from '../relations/sound/boom-distance';
 import {
   criticalDistanceM,

@@ -1,4 +1,4 @@
-import { headForms } from '../model/gear/support';
+import { headForms } from '../model/word-lists';
 import { boomBagKg, tipAngleDeg } from '../relations/support/tipping';
 import { tippingWindMps } from '../relations/support/wind-tip';
 import type { PlacedRig } from '../rigs/placed-rig';
@@ -41,8 +41,10 @@ export const stabilityRows = {
     words: headForms,
     source: 'support',
     asks: { question: 'Which head has %?', between: [0, headForms.length - 1], field: 'head' },
-    read: ({ support, scene }) =>
-      support && scene.wantsPan === true ? wordIndex(headForms, support.gear.head) : null
+    read: ({ support, head, scene }) =>
+      support && scene.wantsPan === true
+        ? wordIndex(headForms, head ? head.gear.form : support.gear.head)
+        : null
   },
   legsMass: {
     name: 'mass of the legs',

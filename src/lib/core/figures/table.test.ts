@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../catalogue/demo-project';
 import { catalogue } from '../../catalogue/load-catalogue';
 import { judgePlan } from '../judge/judge-plan';
-import { activePlan } from '../model/project';
+import { activePlan } from '../model/active-plan';
 import { figureWords } from './figure-words';
 import { methodsText } from './methods-text';
 import { figureOf, stateOf, unknown } from './record';

@@ -1,6 +1,7 @@
 import { awayRows } from './away-rows';
 import { enduranceRows } from './endurance-rows';
 import { handlingRows } from './handling-rows';
+import { headRows } from './head-rows';
 import { heatRows } from './heat-rows';
 import { lightRows } from './light-rows';
 import { opticsRows } from './optics-rows';
@@ -16,7 +17,8 @@ const rows = {
   ...heatRows,
   ...awayRows,
   ...handlingRows,
-  ...stabilityRows
+  ...stabilityRows,
+  ...headRows
 };
 export type FigureId = keyof typeof rows;
 

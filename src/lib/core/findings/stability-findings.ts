@@ -1,15 +1,23 @@
-import { headForms } from '../model/gear/support';
+import { headForms } from '../model/word-lists';
 import { figureOf } from '../figures/record';
 import { figureWords, lengthWords } from '../figures/figure-words';
 import { staysAtHome } from '../figures/stability-rows';
-import { fullName } from '../model/gear';
+import { fullName, type HeadGear } from '../model/gear';
 import { TIP_WARN_DEG } from '../relations/support/tipping';
 import { supportsByPlace } from '../rigs/places';
-import type { AngleFindingRow } from './finding';
+import type { AngleContext, AngleFindingRow, PartProposal } from './finding';
 import { addOne, cheapestOf, leaveOut, swapTo } from './part-candidates';
 
 /** A bag this small is made up by the legs. */
 const BAG_TOLERANCE_KG = 0.2;
+
+/** Bare legs want a fluid head, or another one in place of the head they carry. */
+function headProposals(context: AngleContext): PartProposal[] {
+  const { support, head } = context.rig;
+  if (support?.gear.head !== 'none') return [];
+  const fluid = (gear: HeadGear) => gear.form === 'fluid';
+  return [head ? swapTo(context, 'head', head.line.id, fluid) : addOne(context, 'head', fluid)];
+}
 
 /** Whether what stands stays standing, turns as wanted, and can be carried there. */
 export const stabilityFindings: AngleFindingRow[] = [
@@ -25,16 +33,17 @@ export const stabilityFindings: AngleFindingRow[] = [
         return undefined;
       return {
         severity: 'warn',
-        lineIds: [rig.support!.line.id],
+        lineIds: [(rig.head ?? rig.support!).line.id],
         has: 0,
         needs: 1,
         unit: 'yes/no',
-        title: () => `${rig.support!.gear.model} turns in jerks`,
+        title: () => `${(rig.head ?? rig.support!).gear.model} turns in jerks`,
         why: () =>
           `${fullName(rig.support!.gear)} has ${headForms[head] === 'none' ? 'no head' : `a ${headForms[head]} head`}; following what moves wants a fluid one, or a gimbal.`
       };
     },
     propose: (context) => [
+      ...headProposals(context),
       swapTo(
         context,
         'support',

@@ -1,7 +1,8 @@
 import { figureOf } from '../figures/record';
 import { figureWords, massWords } from '../figures/figure-words';
 import { fullName } from '../model/gear';
-import { payloadVerdict } from '../relations/support/payload';
+import { headMomentNm, headShare } from '../relations/support/head';
+import { PAYLOAD_WARN_SHARE, payloadVerdict } from '../relations/support/payload';
 import { isClosedInBag, whyOpen } from '../rigs/closings';
 import {
   type Connection,
@@ -13,7 +14,7 @@ import type { PlacedRig } from '../rigs/placed-rig';
 import { chainProposals } from './chain-proposals';
 import { sentence } from './sentence';
 import type { AngleFindingRow } from './finding';
-import { cheapestOf, swapFor } from './part-candidates';
+import { cheapestOf, swapFor, swapTo } from './part-candidates';
 
 const heldPurposes = ['camera held', 'microphone held', 'lamp held'] as const;
 
@@ -66,6 +67,52 @@ export const supportFindings: AngleFindingRow[] = [
           label: (gear) => `Swap to ${gear.model}`,
           act: swapFor(rig.support!.line.id)
         }
+      ];
+    }
+  },
+  {
+    code: 'S1',
+    family: 'support',
+    scope: 'angle',
+    about: 'the head bears less than the load, as a weight or as a moment',
+    reads: ['headShare'],
+    judge: (rig, record) => {
+      const share = figureOf(record, 'headShare');
+      if (share === undefined) return undefined;
+      const verdict = payloadVerdict(share, 1);
+      if (verdict === 'fine') return undefined;
+      const { units } = rig.project;
+      const high = share > figureOf(record, 'loadOnHead')! / figureOf(record, 'headPayload')!;
+      return {
+        severity: verdict,
+        about: 'head',
+        lineIds: [rig.head!.line.id],
+        figure: 'headShare',
+        has: share,
+        needs: PAYLOAD_WARN_SHARE,
+        unit: '×',
+        title: () =>
+          `${rig.head!.gear.model} is asked ${figureWords(100 * share, '%')} of what it may bear`,
+        why: () =>
+          `${massWords(figureOf(record, 'loadOnHead')!, units)} lie on a head for ${massWords(figureOf(record, 'headPayload')!, units)}${high ? `, and ${figureWords(figureOf(record, 'loadCentre')!, 'mm')} over the plate where the rating holds to ${figureWords(figureOf(record, 'headRatedHeight')!, 'mm')}` : ''}: it ${verdict === 'stop' ? 'nods over once it leans' : 'creeps after it is locked'}.`
+      };
+    },
+    propose: (context) => {
+      const { rig, record } = context;
+      const load = figureOf(record, 'loadOnHead') ?? 0;
+      const moment = figureOf(record, 'headMoment') ?? 0;
+      return [
+        swapTo(
+          context,
+          'head',
+          rig.head!.line.id,
+          ({ form, payloadKg, ratedAtMm }) =>
+            (form === rig.head!.gear.form || form === 'fluid') &&
+            payloadKg !== undefined &&
+            ratedAtMm !== undefined &&
+            headShare(load, payloadKg, moment, headMomentNm(payloadKg, ratedAtMm)) <=
+              PAYLOAD_WARN_SHARE
+        )
       ];
     }
   },

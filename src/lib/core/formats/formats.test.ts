@@ -3,7 +3,7 @@ import Papa from 'papaparse';
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../catalogue/demo-project';
 import { catalogue, shelfOf } from '../../catalogue/load-catalogue';
-import { activePlan } from '../model/project';
+import { activePlan } from '../model/active-plan';
 import { statementOf } from '../money/statement';
 import version0 from './fixtures/version-0.satchel.json';
 import { buyingListCsv, buyingListMarkdown } from './buying-list';

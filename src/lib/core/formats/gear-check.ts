@@ -1,6 +1,7 @@
 import { plainToInstance } from 'class-transformer';
 import { validateSync } from 'class-validator';
-import { gearKindNames, gearKinds } from '../model/gear';
+import { gearKindNames } from '../model/gear';
+import { gearClasses } from '../model/gear/classes';
 import { type Fault, faultsOf } from './faults';
 
 /** Faults of what claims to be a part; its kind first, for without it nothing else can be checked. */
@@ -12,7 +13,7 @@ export function checkGear(value: unknown, path: string): Fault[] {
   if (!kind)
     return [{ field: `${path}.kind`, says: `must be one of: ${gearKindNames.join(', ')}` }];
   return faultsOf(
-    validateSync(plainToInstance(gearKinds[kind].make as new () => object, value)),
+    validateSync(plainToInstance(gearClasses[kind] as new () => object, value)),
     path
   );
 }

@@ -1,8 +1,9 @@
-import { gearKindNames, gearKinds } from '../model/gear';
+import { gearKindNames } from '../model/gear';
+import { gearClasses } from '../model/gear/classes';
 import { BuiltInLens, PictureProfile, RecordingMode } from '../model/gear/body';
 import { SizeMm } from '../model/gear/base';
 import { Price } from '../model/gear/price';
-import { microphoneForms } from '../model/gear/microphone';
+import { microphoneForms } from '../model/word-lists';
 import { LampPlacing, Plan, PlanLine, Rig } from '../model/plan';
 import { pockets } from '../model/pocket';
 import { Port } from '../model/ports';
@@ -154,7 +155,7 @@ function gearSchema(kind: (typeof gearKindNames)[number]): Json {
   };
   if (kind === 'body') {
     return objectOf(
-      gearKinds.body.make,
+      gearClasses.body,
       {
         ...common,
         modes: listOf(objectOf(RecordingMode)),
@@ -166,9 +167,9 @@ function gearSchema(kind: (typeof gearKindNames)[number]): Json {
   }
   if (kind === 'wind cover')
     return objectOf(
-      gearKinds[kind].make,
+      gearClasses[kind],
       { ...common, fitsForms: listOf({ enum: [...microphoneForms] }) },
       ['ports', 'fitsForms']
     );
-  return objectOf(gearKinds[kind].make, common, ['ports']);
+  return objectOf(gearClasses[kind], common, ['ports']);
 }

@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { catalogue } from '../../catalogue/load-catalogue';
 import type { GearItem } from '../model/gear';
-import { mates, type Port } from '../model/ports';
+import type { Port } from '../model/ports';
+import { mates } from '../model/mating';
 import type { JoiningPart } from './chain';
 import { chainsBetween, cheapestChain, indexJoiningParts, MOST_PARTS_IN_CHAIN } from './chains';
 

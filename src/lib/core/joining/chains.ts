@@ -1,4 +1,5 @@
-import { mates, type Port } from '../model/ports';
+import type { Port } from '../model/ports';
+import { mates } from '../model/mating';
 import type { Chain, JoiningPart } from './chain';
 import { joiningEnds } from './ends';
 

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { GearItem } from '../model/gear';
-import { mates, type Port } from '../model/ports';
+import type { Port } from '../model/ports';
+import { mates } from '../model/mating';
 import type { JoiningPart } from './chain';
 import { MOST_PARTS_IN_CHAIN } from './chains';
 import { closeAll, type Joint } from './close-all';

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { catalogue } from '../../catalogue/load-catalogue';
-import { mates } from '../model/ports';
+import { mates } from '../model/mating';
 import { COMPUTER, ENERGY, joiningEnds, RECORDING } from './ends';
 
 const ends = (id: string) => {

@@ -2,7 +2,8 @@ import { demoProject } from '../../catalogue/demo-project';
 import { catalogue, shelfOf } from '../../catalogue/load-catalogue';
 import type { GearItem } from '../model/gear';
 import type { PlanLine } from '../model/plan';
-import { activePlan, type Project } from '../model/project';
+import type { Project } from '../model/project';
+import { activePlan } from '../model/active-plan';
 import { startScene } from '../model/scene-starts';
 import { judgePlan } from './judge-plan';
 

@@ -5,7 +5,8 @@ import { compareKits, type KitMerit } from '../merit/kit-merit';
 import { type GearItem, pocketOf } from '../model/gear';
 import type { PlanLine, PriceBasis } from '../model/plan';
 import type { Pocket } from '../model/pocket';
-import { activePlan, type Project } from '../model/project';
+import type { Project } from '../model/project';
+import { activePlan } from '../model/active-plan';
 import type { Shelf } from '../model/shelf';
 import { judgePlan, type Judgement } from './judge-plan';
 import { completeKit } from './settle';
@@ -55,6 +56,7 @@ function jobOf(gear: GearItem): string | undefined {
     case 'drive':
     case 'bank':
     case 'recorder':
+    case 'head':
     case 'monitor':
     case 'cage':
     case 'capture device':

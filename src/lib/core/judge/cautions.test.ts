@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../catalogue/demo-project';
 import { catalogue } from '../../catalogue/load-catalogue';
-import { activePlan } from '../model/project';
+import { activePlan } from '../model/active-plan';
 import { cautionsFor, cautionsOfPart } from './cautions';
 import { judgePlan } from './judge-plan';
 

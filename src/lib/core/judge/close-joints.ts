@@ -1,7 +1,8 @@
 import type { Act } from '../acts/act';
 import { newLine } from '../findings/part-candidates';
 import { closeAll, type Joint } from '../joining/close-all';
-import { activePlan, type Project } from '../model/project';
+import type { Project } from '../model/project';
+import { activePlan } from '../model/active-plan';
 import type { Shelf } from '../model/shelf';
 import { joiningPartsOfKit, joiningPartsOfShelf } from '../rigs/closings';
 import { connectionsOf, connectionWords, isMissingPort } from '../rigs/connections';

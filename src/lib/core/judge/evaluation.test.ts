@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../catalogue/demo-project';
 import { catalogue } from '../../catalogue/load-catalogue';
-import { activePlan } from '../model/project';
+import { activePlan } from '../model/active-plan';
 import { evaluate } from './evaluation';
 import { evaluationText } from './evaluation-text';
 

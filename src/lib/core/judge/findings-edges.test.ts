@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { figureOf } from '../figures/record';
 import type { Severity } from '../findings/finding';
 import type { GearOf } from '../model/gear';
-import { activePlan, type Project } from '../model/project';
+import type { Project } from '../model/project';
+import { activePlan } from '../model/active-plan';
 import { calmKit, judged, line, ownCopy, setRig, swap, walkOutside } from './calm-kit.fixture';
 
 type Said = Severity | 'nothing';

@@ -4,7 +4,8 @@ import { applyAct } from '../acts/apply-act';
 import { severityRank } from '../findings/finding';
 import { findingTable } from '../findings/table';
 import type { GearOf } from '../model/gear';
-import { activePlan, type Project } from '../model/project';
+import type { Project } from '../model/project';
+import { activePlan } from '../model/active-plan';
 import {
   calmKit,
   codes,

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { GearOf } from '../model/gear';
-import { activePlan, type Project } from '../model/project';
+import type { Project } from '../model/project';
+import { activePlan } from '../model/active-plan';
 import { calmKit, judged, line, ownCopy, setRig, swap, walkOutside } from './calm-kit.fixture';
 import { settingsOf } from './settings';
 

@@ -9,7 +9,8 @@ import {
   severityRank
 } from '../findings/finding';
 import { newLine } from '../findings/part-candidates';
-import { activePlan, type Project } from '../model/project';
+import type { Project } from '../model/project';
+import { activePlan } from '../model/active-plan';
 import { makeShelf, type Shelf } from '../model/shelf';
 import { connectionsOf, type ConnectionPurpose } from '../rigs/connections';
 import { judgePlan, type Judgement } from './judge-plan';

@@ -3,7 +3,7 @@ import { compareKits, type KitMerit, meritOfKit } from '../merit/kit-merit';
 import { meritOfScene } from '../merit/scene-merit';
 import { schools } from '../merit/schools';
 import type { Project, SchoolId } from '../model/project';
-import { schoolIds } from '../model/project';
+import { schoolIds } from '../model/word-lists';
 import type { Judgement } from './judge-plan';
 
 type Weights = Readonly<Record<Axis, number>>;

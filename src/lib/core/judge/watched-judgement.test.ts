@@ -6,7 +6,8 @@ import type { Act } from '../acts/act';
 import { applyAct } from '../acts/apply-act';
 import { figureOf } from '../figures/record';
 import { newLine, swapFor } from '../findings/part-candidates';
-import { activePlan, type Project } from '../model/project';
+import type { Project } from '../model/project';
+import { activePlan } from '../model/active-plan';
 import { judgePlan, type Judgement } from './judge-plan';
 import { watched } from './watched-judgement';
 

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { schoolIds } from '../model/project';
+import { schoolIds } from '../model/word-lists';
 import { pockets } from '../model/pocket';
 import { type Axis, axes, axisCurves, pointsOn } from './axes';
 import { nonDominated } from './front';

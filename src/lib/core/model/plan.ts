@@ -18,12 +18,10 @@ import {
   StatedWord,
   StatedYesNo
 } from './stated';
+import { priceBases, lineStates, steps, micPlaces } from './word-lists';
 
-export const priceBases = ['new', 'used'] as const;
 export type PriceBasis = (typeof priceBases)[number];
-export const lineStates = ['wanted', 'owned', 'ordered', 'bought', 'returned'] as const;
 export type LineState = (typeof lineStates)[number];
-export const steps = ['now', 'next', 'later'] as const;
 export type Step = (typeof steps)[number];
 
 const money = { message: 'must be a whole number of minor units, not negative' };
@@ -51,7 +49,6 @@ export class PlanLine {
   @StatedYesNo() worn?: boolean;
 }
 
-export const micPlaces = ['shoe', 'side arm', 'boom', 'lapel', 'desk', 'hand'] as const;
 export type MicPlace = (typeof micPlaces)[number];
 
 /** A lamp where a person has put it. */

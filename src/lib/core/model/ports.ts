@@ -1,35 +1,10 @@
 import { NeededText, NeededWord } from './stated';
+import { portFamilies, portEnds, portRoles } from './word-lists';
 
-/** What a port joins. */
-export const portFamilies = [
-  'mechanical',
-  'audio',
-  'video',
-  'power',
-  'mount',
-  'thread',
-  'card'
-] as const;
 export type PortFamily = (typeof portFamilies)[number];
 
-/** Which half of the joint a part carries. A screw, a foot and a plug enter; a hole, a shoe and a jack take in. */
-export const portEnds = ['plug', 'socket'] as const;
 export type PortEnd = (typeof portEnds)[number];
 
-/** What the part uses the port for, so that two equal jacks are not confused. */
-export const portRoles = [
-  'audioIn',
-  'audioOut',
-  'videoOut',
-  'videoIn',
-  'stands',
-  'carries',
-  'lens',
-  'filter',
-  'power',
-  'card',
-  'joins'
-] as const;
 export type PortRole = (typeof portRoles)[number];
 
 /**
@@ -46,9 +21,4 @@ export class Port {
   @NeededText(40) type!: string;
   @NeededWord(portEnds) end!: PortEnd;
   @NeededWord(portRoles) role!: PortRole;
-}
-
-/** True when the two ports screw, slide or plug into each other without anything between. */
-export function mates(a: Port, b: Port): boolean {
-  return a.family === b.family && a.type === b.type && a.end !== b.end;
 }

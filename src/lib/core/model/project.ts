@@ -12,23 +12,17 @@ import {
   Min,
   ValidateNested
 } from 'class-validator';
-import { type GearItem, GearBase, gearDiscriminator } from './gear';
+import type { GearItem } from './gear';
+import { GearBase } from './gear/base';
+import { gearDiscriminator } from './gear/classes';
 import { Plan } from './plan';
 import { type Pocket, pockets } from './pocket';
 import { Scene } from './scene';
 import { NeededText, NeededWord, StatedNumber, StatedText, StatedYesNo } from './stated';
+import { schoolIds, unitSystems } from './word-lists';
 
-export const schoolIds = [
-  'sound and light first',
-  'glass first',
-  'body first',
-  'what you have',
-  'buy once',
-  'light on the back'
-] as const;
 export type SchoolId = (typeof schoolIds)[number];
 
-export const unitSystems = ['metric', 'imperial'] as const;
 export type UnitSystem = (typeof unitSystems)[number];
 
 const money = { message: 'must be a whole number of minor units, not negative' };
@@ -111,11 +105,6 @@ export class Project {
   @ValidateNested({ each: true })
   @Type(() => GearBase, gearDiscriminator)
   ownGear!: GearItem[];
-}
-
-/** The plan the views show. */
-export function activePlan(project: Project): Plan {
-  return project.plans.find((plan) => plan.id === project.activePlanId) ?? project.plans[0]!;
 }
 
 /** Sentences for what decorators cannot see across fields. */

@@ -17,47 +17,32 @@ import {
   StatedWord,
   StatedYesNo
 } from './stated';
+import {
+  sceneStyles,
+  framings,
+  cameraPlaces,
+  sceneWants,
+  tapeEnds,
+  orientations,
+  lightSources,
+  roomFeels,
+  voices
+} from './word-lists';
 
-export const sceneStyles = ['walk', 'seated', 'hands', 'live call', 'evening'] as const;
 export type SceneStyle = (typeof sceneStyles)[number];
 
-export const framings = [
-  'face',
-  'head and shoulders',
-  'chest',
-  'waist',
-  'full length',
-  'hands',
-  'table',
-  'group'
-] as const;
 export type Framing = (typeof framings)[number];
 
-export const cameraPlaces = ['hand', 'stick', 'bench', 'floor', 'above'] as const;
 export type CameraPlace = (typeof cameraPlaces)[number];
 
-/** What a person may want of a scene beyond its working. */
-export const sceneWants = ['see self', 'face sharp', 'soft background'] as const;
 export type SceneWant = (typeof sceneWants)[number];
 
-/** Where on the camera the tape was held. */
-export const tapeEnds = ['lens', 'sensor mark'] as const;
-
-export const orientations = [
-  'wide',
-  'upright turned',
-  'upright cropped',
-  'upright open gate'
-] as const;
 export type Orientation = (typeof orientations)[number];
 
-export const lightSources = ['sky', 'window', 'lamps', 'as found'] as const;
 export type LightSource = (typeof lightSources)[number];
 
-export const roomFeels = ['bare', 'lived-in', 'treated'] as const;
 export type RoomFeel = (typeof roomFeels)[number];
 
-export const voices = ['none', 'normal', 'raised', 'loud'] as const;
 export type Voice = (typeof voices)[number];
 
 /** One camera position of a scene. */

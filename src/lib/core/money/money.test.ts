@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../catalogue/demo-project';
 import { shelfOf } from '../../catalogue/load-catalogue';
-import { activePlan } from '../model/project';
+import { activePlan } from '../model/active-plan';
 import { formatMoney, minorPerMajor } from './format';
 import { minor, MoneyError, percentOf, roundHalfAwayFromZero, splitByWeights } from './minor';
 import { lineCostMinor, statementOf } from './statement';

@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { catalogue } from '../../catalogue/load-catalogue';
 import { judgePlan } from '../judge/judge-plan';
 import { newProject } from '../model/new-project';
-import { activePlan, type SchoolId } from '../model/project';
+import type { SchoolId } from '../model/project';
+import { activePlan } from '../model/active-plan';
 import type { SceneStyle } from '../model/scene';
 import { packFirstKit } from './first-kit';
 

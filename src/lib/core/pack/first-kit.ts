@@ -5,7 +5,8 @@ import { remediesFor } from '../judge/settle';
 import { compareKits } from '../merit/kit-merit';
 import { schools } from '../merit/schools';
 import { type Pocket, pockets } from '../model/pocket';
-import { activePlan, type Project } from '../model/project';
+import type { Project } from '../model/project';
+import { activePlan } from '../model/active-plan';
 import type { Shelf } from '../model/shelf';
 import { minor, splitByWeights } from '../money/minor';
 

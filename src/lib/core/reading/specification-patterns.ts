@@ -1,6 +1,6 @@
 import type { GearKind } from '../model/gear';
 import { speedClasses } from '../model/gear/card';
-import { pickupPatterns } from '../model/gear/microphone';
+import { pickupPatterns } from '../model/word-lists';
 import type { StatedUnit } from '../model/stated';
 import { parseNumber, readMeasure } from './measure';
 
@@ -372,7 +372,7 @@ export const patterns: readonly Pattern[] = [
   // Support
   {
     key: 'payloadKg',
-    kinds: ['support', 'coupling', 'handle'],
+    kinds: ['support', 'head', 'coupling', 'handle'],
     pattern: ci(
       String.raw`(?:payload|load(?: capacity| rating)?|max(?:imum|\.)? load|carries|holds|supports)${gap}(${N}\s*(?:kg|g|lbs?))\b`
     ),
@@ -391,6 +391,20 @@ export const patterns: readonly Pattern[] = [
     kinds: ['support'],
     pattern: ci(String.raw`fluid(?:[- ](?:pan|video))?[- ]?head|ball[- ]?head`),
     read: (match) => (/fluid/i.test(match[0]) ? 'fluid' : 'ball')
+  },
+  {
+    key: 'form',
+    kinds: ['head'],
+    pattern: ci(String.raw`fluid(?:[- ](?:pan|video))?[- ]?head|ball[- ]?head`),
+    read: (match) => (/fluid/i.test(match[0]) ? 'fluid' : 'ball')
+  },
+  {
+    key: 'ratedAtMm',
+    kinds: ['head'],
+    pattern: ci(
+      String.raw`(?:cent(?:re|er) of (?:gravity|mass)|c\.?\s?o\.?\s?g\.?)(?:\s*height)?[^\d\n]{0,16}(${N}\s*(?:mm|cm|in|"))(?![\w])`
+    ),
+    read: measured('mm')
   },
   // Storage
   {

@@ -41,6 +41,7 @@ const kindWords: readonly (readonly [GearKind, RegExp])[] = [
     /\bLED\b|\bfc\b|^light\b|\blux\b|\blx\b|lamp|light panel|softbox|fresnel|colou?r temperature/i
   ],
   ['monitor', /field monitor|\bmonitor\b[^\n]{0,40}(?:nit|cd\/m)/i],
+  ['head', /^(?![\s\S]*(?:legs|tripod|monopod))[\s\S]*(?:ball|fluid|pan(?: and tilt)?)[- ]?head/i],
   [
     'support',
     /tripod|monopod|light stand|boom arm|ball head|fluid head|gimbal|legs\b|grip\b|payload|load capacity/i

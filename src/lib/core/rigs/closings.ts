@@ -8,7 +8,8 @@ import {
   type JoiningIndex
 } from '../joining/chains';
 import type { GearItem } from '../model/gear';
-import { mates, type Port } from '../model/ports';
+import type { Port } from '../model/ports';
+import { mates } from '../model/mating';
 import {
   type Connection,
   type ConnectionPurpose,

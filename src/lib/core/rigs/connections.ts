@@ -1,7 +1,8 @@
 import type { ChainLimit } from '../joining/chains';
 import { portWords } from '../joining/chains';
 import { fullName, type GearItem } from '../model/gear';
-import { mates, type Port, type PortRole } from '../model/ports';
+import type { Port, PortRole } from '../model/ports';
+import { mates } from '../model/mating';
 import type { Kit, KitPart } from './kit';
 import type { PlacedRig } from './placed-rig';
 import { cardConnections, powerConnections } from './supply-connections';

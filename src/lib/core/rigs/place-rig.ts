@@ -1,6 +1,14 @@
-import type { BodyGear, FilterGear, LampGear, MicrophoneGear, SupportGear } from '../model/gear';
+import type {
+  BodyGear,
+  FilterGear,
+  HeadGear,
+  LampGear,
+  MicrophoneGear,
+  SupportGear
+} from '../model/gear';
 import type { RecordingMode } from '../model/gear/body';
 import { type MicPlace, type Plan, type Rig } from '../model/plan';
+import { mates } from '../model/mating';
 import type { Project } from '../model/project';
 import type { Angle, Scene } from '../model/scene';
 import { sensorFormats } from '../model/sensor-formats';
@@ -238,6 +246,29 @@ function placeSupport(
   return undefined;
 }
 
+/** A head of the bag for legs that came without one: fluid where a pan is wanted, else the strongest. */
+function placeHead(
+  kit: Kit,
+  scene: Scene,
+  support: KitPart<SupportGear> | undefined,
+  taken: Taken
+): KitPart<HeadGear> | undefined {
+  if (support?.gear.head !== 'none') return undefined;
+  let best: KitPart<HeadGear> | undefined;
+  const worth = ({ gear }: KitPart<HeadGear>) =>
+    (gear.payloadKg ?? 0) + (scene.wantsPan === true && gear.form === 'fluid' ? 1000 : 0);
+  for (const part of kit.of('head')) {
+    if (!isFree(part, taken) || !screwsOn(support.gear, part.gear)) continue;
+    if (!best || worth(part) > worth(best)) best = part;
+  }
+  return best;
+}
+
+const screwsOn = (support: SupportGear, head: HeadGear) =>
+  support.ports.some(
+    (under) => under.role === 'carries' && head.ports.some((over) => mates(under, over))
+  );
+
 /** True when the filter's thread is the lens's own or rings of the kit lead from one to the other. */
 export function filterScrewsOn(
   kit: Kit,
@@ -373,10 +404,12 @@ export function placeRig(
   const { mic, micPlace } =
     index === 0 ? placeMic(kit, scene, angle, said, body) : { mic: undefined, micPlace: undefined };
   const support = placeSupport(kit, angle, said, taken);
+  const head = placeHead(kit, scene, support, taken);
   const { filter, filterFits } = placeFilter(kit, lens, said, taken);
   take(body?.line.id, taken);
   take(lens?.builtIn ? undefined : lens?.lineId, taken);
   take(support?.line.id, taken);
+  take(head?.line.id, taken);
   take(filter?.line.id, taken);
   const { cover, coverPart } = mic
     ? coverFor(kit, mic.gear)
@@ -402,6 +435,7 @@ export function placeRig(
     keyLamp,
     fillLamp,
     support,
+    head,
     boom:
       micPlace === 'boom' ? kit.of('support').find(({ gear }) => gear.form === 'boom') : undefined,
     filter,

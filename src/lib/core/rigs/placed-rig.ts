@@ -4,6 +4,7 @@ import type {
   CardGear,
   CellGear,
   FilterGear,
+  HeadGear,
   MicrophoneGear,
   SupportGear,
   WindCoverGear
@@ -64,6 +65,8 @@ export interface PlacedRig {
   keyLamp: PlacedLamp | undefined;
   fillLamp: PlacedLamp | undefined;
   support: KitPart<SupportGear> | undefined;
+  /** The head bought by itself that the camera stands on; a head the support came with is a figure of the support. */
+  head: KitPart<HeadGear> | undefined;
   boom: KitPart<SupportGear> | undefined;
   filter: KitPart<FilterGear> | undefined;
   /** The filter screws on, itself or through rings of the kit. */

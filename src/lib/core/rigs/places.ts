@@ -52,6 +52,7 @@ export const setUpMinutes = {
   'lapel microphone': 1,
   'boomed microphone': 1,
   lamp: 2,
+  head: 0.3,
   'floor legs': 1,
   'table legs': 0.5,
   'flexible legs': 0.7,

@@ -4,7 +4,8 @@ import { catalogue, shelfOf } from '../../catalogue/load-catalogue';
 import { applyAct } from '../acts/apply-act';
 import type { Act } from '../acts/act';
 import { newLine, swapFor } from '../findings/part-candidates';
-import { activePlan, type Project } from '../model/project';
+import type { Project } from '../model/project';
+import { activePlan } from '../model/active-plan';
 import { connectionsOf } from './connections';
 import { makeKit } from './kit';
 import { placeRig } from './place-rig';
@@ -54,7 +55,7 @@ describe('what looked at something', () => {
     const corners = (Object.keys(before) as (keyof typeof before)[]).filter(
       (corner) => !keptOrKit.includes(corner)
     );
-    expect(corners).toHaveLength(22);
+    expect(corners).toHaveLength(23);
     for (const corner of corners) {
       const watched = watchRig(before);
       void watched.rig[corner];

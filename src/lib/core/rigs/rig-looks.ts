@@ -32,6 +32,7 @@ const corners = [
   'keyLamp',
   'fillLamp',
   'support',
+  'head',
   'boom',
   'filter',
   'filterFits',
@@ -140,6 +141,7 @@ export function rigChanges(
       differs('keyLamp', sameLamp(before.keyLamp, after.keyLamp)) |
       differs('fillLamp', sameLamp(before.fillLamp, after.fillLamp)) |
       differs('support', samePart(before.support, after.support)) |
+      differs('head', samePart(before.head, after.head)) |
       differs('boom', samePart(before.boom, after.boom)) |
       differs('filter', samePart(before.filter, after.filter)) |
       differs('filterFits', before.filterFits === after.filterFits) |

@@ -5,7 +5,8 @@ import { closeJoints } from '../judge/close-joints';
 import { judgePlan } from '../judge/judge-plan';
 import { newProject } from '../model/new-project';
 import type { PlanLine } from '../model/plan';
-import { activePlan, type Project } from '../model/project';
+import type { Project } from '../model/project';
+import { activePlan } from '../model/active-plan';
 import { startScene } from '../model/scene-starts';
 
 /** A talk by the window filmed with these parts. */

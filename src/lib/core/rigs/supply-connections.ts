@@ -1,7 +1,8 @@
 import type { ChainLimit } from '../joining/chains';
 import { COMPUTER, ENERGY, joiningEnds, RECORDING, USB_C } from '../joining/ends';
 import { fullName, type GearItem, type GearOf } from '../model/gear';
-import { mates, type Port } from '../model/ports';
+import type { Port } from '../model/ports';
+import { mates } from '../model/mating';
 import { bankWattsNeeded } from '../relations/power/bank';
 import type { Connection } from './connections';
 import type { KitPart } from './kit';

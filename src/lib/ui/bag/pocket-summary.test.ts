@@ -3,7 +3,8 @@ import { demoProject } from '../../catalogue/demo-project';
 import { shelfOf } from '../../catalogue/load-catalogue';
 import { judgePlan } from '../../core/judge/judge-plan';
 import { pockets } from '../../core/model/pocket';
-import { activePlan, type Project } from '../../core/model/project';
+import type { Project } from '../../core/model/project';
+import { activePlan } from '../../core/model/active-plan';
 import { pocketSummaries, type PocketSummary } from './pocket-summary';
 
 function summaries(project: Project, at: number): Record<string, PocketSummary> {

@@ -4,7 +4,9 @@
   import { verdictsUnderSchools } from '../../core/judge/verdicts';
   import { axes } from '../../core/merit/axes';
   import { schools, weightsOf } from '../../core/merit/schools';
-  import { activePlan, type Project, type SchoolId, schoolIds } from '../../core/model/project';
+  import type { Project, SchoolId } from '../../core/model/project';
+  import { activePlan } from '../../core/model/active-plan';
+  import { schoolIds } from '../../core/model/word-lists';
   import type { Shelf } from '../../core/model/shelf';
 
   interface Props {

@@ -6,7 +6,7 @@ import {
   roomFeels,
   sceneStyles,
   voices
-} from '../../core/model/scene';
+} from '../../core/model/word-lists';
 import {
   awayWord,
   feelWords,

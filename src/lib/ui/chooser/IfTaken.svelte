@@ -6,7 +6,8 @@
   import { weightRanges } from '../../core/judge/verdicts';
   import { compareKits } from '../../core/merit/kit-merit';
   import { weightsOf } from '../../core/merit/schools';
-  import { activePlan, type Project } from '../../core/model/project';
+  import type { Project } from '../../core/model/project';
+  import { activePlan } from '../../core/model/active-plan';
   import type { Shelf } from '../../core/model/shelf';
   import { fullName } from '../../core/model/gear';
   import { formatMoney } from '../../core/money/format';

@@ -38,6 +38,8 @@ export function partGist(gear: GearItem): string {
       return `${gear.form}, ${gear.illuminanceAt1mLx ?? '?'} lx at 1 m, ${gear.drawW ?? '?'} W`;
     case 'support':
       return `${gear.form}, carries ${gear.payloadKg ?? '?'} kg${gear.heightMaxM === undefined ? '' : `, to ${lengthWords(gear.heightMaxM, 'metric')}`}`;
+    case 'head':
+      return `${gear.form}, bears ${gear.payloadKg ?? '?'} kg${gear.ratedAtMm === undefined ? '' : ` up to ${gear.ratedAtMm} mm over the plate`}`;
     case 'ballast':
       return `${gear.filledKg ?? '?'} kg filled`;
     case 'card':

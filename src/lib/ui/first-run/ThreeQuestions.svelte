@@ -3,7 +3,8 @@
   import { goto } from '$app/navigation';
   import { minorPerMajor } from '../../core/money/format';
   import { newProject } from '../../core/model/new-project';
-  import { type SchoolId, schoolIds } from '../../core/model/project';
+  import type { SchoolId } from '../../core/model/project';
+  import { schoolIds } from '../../core/model/word-lists';
   import type { SceneStyle } from '../../core/model/scene';
   import { schools } from '../../core/merit/schools';
   import { satchel } from '../../state/project-store.svelte';

@@ -243,6 +243,17 @@ export const glyphShapes = {
       'M60 76v-14M54 62h12'
     ]
   },
+  head: {
+    washes: ['M26 28h40v30a14 14 0 0 1-14 14H40a14 14 0 0 1-14-14z'],
+    strokes: [
+      'M14 16h64v12H14z',
+      'M26 28h40v30a14 14 0 0 1-14 14H40a14 14 0 0 1-14-14z',
+      'M18 40h8v16h-8z',
+      'M38 48a8 8 0 1 1 16 0a8 8 0 1 1-16 0',
+      'M36 72h20v6H36zM28 78h36v12H28z',
+      'M66 44l28 14M92 53l6 10-8 4'
+    ]
+  },
   ballast: {
     washes: ['M10 46h34v36H10z', 'M56 46h34v36H56z'],
     strokes: [

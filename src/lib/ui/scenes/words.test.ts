@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../catalogue/demo-project';
 import { axes } from '../../core/merit/axes';
 import { startScene } from '../../core/model/scene-starts';
-import { sceneStyles } from '../../core/model/scene';
+import { sceneStyles } from '../../core/model/word-lists';
 import { axisLevel, axisSentence, axisShort } from './axis-words';
 import { sceneGist } from './scene-words';
 

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../catalogue/demo-project';
 import { catalogue } from '../../catalogue/load-catalogue';
 import { judgePlan } from '../../core/judge/judge-plan';
-import { activePlan } from '../../core/model/project';
+import { activePlan } from '../../core/model/active-plan';
 import { groupFindings } from './group-findings';
 
 const project = demoProject();

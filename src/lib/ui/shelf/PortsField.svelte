@@ -1,6 +1,7 @@
 <script lang="ts">
   import { catalogue } from '$lib/catalogue/load-catalogue';
-  import { type Port, portEnds, portRoles } from '$lib/core/model/ports';
+  import type { Port } from '$lib/core/model/ports';
+  import { portEnds, portRoles } from '$lib/core/model/word-lists';
 
   let { ports = $bindable() }: { ports: Port[] } = $props();
 

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { catalogue } from '../../catalogue/load-catalogue';
-import type { GearItem } from '../../core/model/gear';
+import { fullName, type GearItem } from '../../core/model/gear';
 import { specSheet } from '../../core/model/gear/spec-sheet';
-import { sheetLines } from './figure-text';
+import { sheetLines, sheetQuestions } from './figure-text';
 
 const lineOf = (gear: GearItem, key: string, units: 'metric' | 'imperial' = 'metric') =>
   sheetLines(gear, units).find((line) => line.key === key)!;
@@ -37,5 +37,15 @@ describe('a part’s sheet', () => {
     for (const gear of catalogue.items)
       for (const { text } of sheetLines(gear, 'metric'))
         expect(text ?? '').not.toMatch(/undefined|NaN/);
+  });
+
+  it('asks a seller for what nobody has stated, and nobody for what one knows oneself', () => {
+    const silent = { ...lens, nearestFocusM: undefined, stabilised: undefined } as GearItem;
+    const questions = sheetQuestions(silent, sheetLines(silent, 'metric'));
+    expect(questions).toContain(`What is the nearest focus of ${fullName(lens)}?`);
+    expect(questions).toContain(`${fullName(lens)}: steadies the picture, yes or no?`);
+    expect(questions.join(' ')).not.toMatch(/made at home|note/);
+    const stated = sheetLines(lens, 'metric').map((line) => ({ ...line, text: 'said' }));
+    expect(sheetQuestions(lens, stated)).toEqual([]);
   });
 });

@@ -1,4 +1,4 @@
-import type { GearItem } from '../../core/model/gear';
+import { fullName, type GearItem } from '../../core/model/gear';
 import { type SheetField, specSheet } from '../../core/model/gear/spec-sheet';
 import { massWords } from '../../core/figures/figure-words';
 import type { UnitSystem } from '../../core/model/project';
@@ -8,6 +8,7 @@ export interface SheetLine {
   key: string;
   name: string;
   text: string | undefined;
+  yesNo: boolean;
 }
 
 function textOf({ key, ask }: SheetField, value: unknown, units: UnitSystem): string | undefined {
@@ -32,6 +33,19 @@ export function sheetLines(gear: GearItem, units: UnitSystem): SheetLine[] {
   return specSheet(gear.kind).map((field) => ({
     key: field.key,
     name: field.name,
-    text: textOf(field, (gear as unknown as Record<string, unknown>)[field.key], units)
+    text: textOf(field, (gear as unknown as Record<string, unknown>)[field.key], units),
+    yesNo: field.ask.type === 'yes/no'
   }));
+}
+
+/** What a person knows without asking a seller. */
+const saidByOneself = new Set(['note', 'ownMade']);
+
+/** Questions to a seller, one for each figure of the sheet nobody has stated. */
+export function sheetQuestions(gear: GearItem, lines: readonly SheetLine[]): string[] {
+  return lines
+    .filter(({ key, text }) => text === undefined && !saidByOneself.has(key))
+    .map(({ name, yesNo }) =>
+      yesNo ? `${fullName(gear)}: ${name}, yes or no?` : `What is the ${name} of ${fullName(gear)}?`
+    );
 }

@@ -5,7 +5,7 @@ import { catalogue } from '../../catalogue/load-catalogue';
 import { applyAct } from '../../core/acts/apply-act';
 import { judgePlan } from '../../core/judge/judge-plan';
 import { remediesFor } from '../../core/judge/settle';
-import { activePlan } from '../../core/model/project';
+import { activePlan } from '../../core/model/active-plan';
 import { firstEntries, paletteEntries } from './palette-entries';
 import { paletteSearch } from './palette-search';
 

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../catalogue/demo-project';
 import { shelfOf } from '../../catalogue/load-catalogue';
-import { activePlan, type Project } from '../../core/model/project';
+import type { Project } from '../../core/model/project';
+import { activePlan } from '../../core/model/active-plan';
 import { statementOf } from '../../core/money/statement';
 import { layStrap } from './strap-layout';
 

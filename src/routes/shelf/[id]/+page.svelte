@@ -3,6 +3,7 @@
   import { Button } from 'carbon-components-svelte';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
+  import { partsOfScene } from '$lib/core/figures/handling-rows';
   import { newLine } from '$lib/core/findings/part-candidates';
   import { fullName, gearKinds, pocketOf } from '$lib/core/model/gear';
   import type { Price } from '$lib/core/model/gear/price';
@@ -10,14 +11,14 @@
   import { satchel } from '$lib/state/project-store.svelte';
   import { partGist } from '$lib/ui/chooser/candidate-words';
   import ScaleDrawing from '$lib/ui/shelf/ScaleDrawing.svelte';
-  import { sheetLines } from '$lib/ui/shelf/figure-text';
+  import { sheetLines, sheetQuestions } from '$lib/ui/shelf/figure-text';
   import { dayWords } from '$lib/ui/shell/day-words';
 
   const gear = $derived(satchel.shelf.byId.get(page.params.id ?? ''));
   const isOwn = $derived(satchel.project?.ownGear.some((one) => one.id === gear?.id) ?? false);
   const lines = $derived(gear ? sheetLines(gear, satchel.project?.units ?? 'metric') : []);
   const cautions = $derived(gear ? cautionsOfPart(gear) : []);
-  const unknowns = $derived(lines.filter((line) => line.text === undefined && line.key !== 'note'));
+  const questions = $derived(gear ? sheetQuestions(gear, lines) : []);
   const usedIn = $derived(
     satchel.project?.plans
       .filter((plan) => plan.lines.some((line) => line.gearId === gear?.id))
@@ -25,15 +26,9 @@
   );
   const scenes = $derived(
     satchel.judgement?.angles
-      .filter(
-        ({ rig }) =>
-          [rig.body, rig.mic, rig.keyLamp?.part, rig.fillLamp?.part, rig.support, rig.filter].some(
-            (part) => part?.gear.id === gear?.id
-          ) || rig.lens?.gear?.id === gear?.id
-      )
+      .filter(({ rig }) => partsOfScene(rig).some((part) => part.gear.id === gear?.id))
       .map(({ scene }) => scene.name) ?? []
   );
-  const asks = (name: string) => `What is the ${name} of ${gear ? fullName(gear) : 'it'}?`;
 
   async function forget() {
     if (!gear) return;
@@ -160,10 +155,10 @@
             {#each cautions as { topic, text } (topic)}<li><b>{topic}.</b> {text}</li>{/each}
           </ul>
         {/if}
-        {#if unknowns.length > 0}
+        {#if questions.length > 0}
           <h2>Nobody has said</h2>
           <ul class="ports">
-            {#each unknowns as line (line.key)}<li>{asks(line.name)}</li>{/each}
+            {#each questions as question (question)}<li>{question}</li>{/each}
           </ul>
           <p class="soft">
             What is unknown is never taken for fine. Ask a seller, then correct the entry.

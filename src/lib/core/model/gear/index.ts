@@ -1,32 +1,32 @@
-import { GearBase } from './base';
-import { BodyGear } from './body';
-import { CableGear } from './cable';
-import { FilterGear } from './filter';
-import { RingGear } from './ring';
-import { MountAdapterGear } from './mount-adapter';
-import { HandleGear } from './handle';
-import { CouplingGear } from './coupling';
-import { CageGear } from './cage';
-import { MonitorGear } from './monitor';
-import { MirrorBoxGear } from './mirror-box';
-import { CaptureDeviceGear } from './capture-device';
-import { SundryGear } from './sundry';
-import { LampGear } from './lamp';
-import { LensGear } from './lens';
-import { MicrophoneGear } from './microphone';
-import { CellGear } from './cell';
-import { MainsBlockGear } from './mains-block';
-import { PowerBankGear } from './bank';
-import { ChargerGear } from './charger';
-import { SunPanelGear } from './sun-panel';
-import { RecorderGear } from './recorder';
-import { CardGear } from './card';
-import { DriveGear } from './drive';
-import { ReaderGear } from './reader';
-import { ComputerGear } from './computer';
-import { SupportGear } from './support';
-import { BallastGear } from './ballast';
-import { WindCoverGear } from './wind-cover';
+import type { BodyGear } from './body';
+import type { CableGear } from './cable';
+import type { FilterGear } from './filter';
+import type { RingGear } from './ring';
+import type { MountAdapterGear } from './mount-adapter';
+import type { HandleGear } from './handle';
+import type { CouplingGear } from './coupling';
+import type { CageGear } from './cage';
+import type { MonitorGear } from './monitor';
+import type { MirrorBoxGear } from './mirror-box';
+import type { CaptureDeviceGear } from './capture-device';
+import type { SundryGear } from './sundry';
+import type { LampGear } from './lamp';
+import type { LensGear } from './lens';
+import type { MicrophoneGear } from './microphone';
+import type { CellGear } from './cell';
+import type { MainsBlockGear } from './mains-block';
+import type { PowerBankGear } from './bank';
+import type { ChargerGear } from './charger';
+import type { SunPanelGear } from './sun-panel';
+import type { RecorderGear } from './recorder';
+import type { CardGear } from './card';
+import type { DriveGear } from './drive';
+import type { ReaderGear } from './reader';
+import type { ComputerGear } from './computer';
+import type { SupportGear } from './support';
+import type { HeadGear } from './head';
+import type { BallastGear } from './ballast';
+import type { WindCoverGear } from './wind-cover';
 import type { Pocket } from '../pocket';
 
 export type GearItem =
@@ -37,6 +37,7 @@ export type GearItem =
   | RecorderGear
   | LampGear
   | SupportGear
+  | HeadGear
   | BallastGear
   | CardGear
   | DriveGear
@@ -62,50 +63,42 @@ export type GearItem =
 export type GearKind = GearItem['kind'];
 export type GearOf<K extends GearKind> = Extract<GearItem, { kind: K }>;
 
-/** Every kind: its class, the pocket it goes into and what a person calls it. */
+/** Every kind: the pocket it goes into and what a person calls it. */
 export const gearKinds = {
-  body: { make: BodyGear, pocket: 'body', name: 'body' },
-  lens: { make: LensGear, pocket: 'lens', name: 'lens' },
-  microphone: { make: MicrophoneGear, pocket: 'sound', name: 'microphone' },
-  'wind cover': { make: WindCoverGear, pocket: 'sound', name: 'wind cover' },
-  recorder: { make: RecorderGear, pocket: 'sound', name: 'recorder' },
-  lamp: { make: LampGear, pocket: 'light', name: 'lamp' },
-  support: { make: SupportGear, pocket: 'support', name: 'support' },
-  ballast: { make: BallastGear, pocket: 'support', name: 'bag of sand' },
-  card: { make: CardGear, pocket: 'storage', name: 'card' },
-  drive: { make: DriveGear, pocket: 'storage', name: 'drive' },
-  reader: { make: ReaderGear, pocket: 'storage', name: 'card reader' },
-  computer: { make: ComputerGear, pocket: 'storage', name: 'editing computer' },
-  cell: { make: CellGear, pocket: 'power', name: 'cell' },
-  'mains block': { make: MainsBlockGear, pocket: 'power', name: 'mains block' },
-  bank: { make: PowerBankGear, pocket: 'power', name: 'power bank' },
-  charger: { make: ChargerGear, pocket: 'power', name: 'charger' },
-  'sun panel': { make: SunPanelGear, pocket: 'power', name: 'sun panel' },
-  cable: { make: CableGear, pocket: 'joining', name: 'cable' },
-  filter: { make: FilterGear, pocket: 'joining', name: 'filter' },
-  ring: { make: RingGear, pocket: 'joining', name: 'step-up ring' },
-  'mount adapter': { make: MountAdapterGear, pocket: 'joining', name: 'mount adapter' },
-  coupling: { make: CouplingGear, pocket: 'joining', name: 'thread, plate or shoe piece' },
-  handle: { make: HandleGear, pocket: 'joining', name: 'handle or rail' },
-  cage: { make: CageGear, pocket: 'joining', name: 'cage' },
-  monitor: { make: MonitorGear, pocket: 'joining', name: 'monitor' },
-  'mirror box': { make: MirrorBoxGear, pocket: 'joining', name: 'mirror box' },
-  'capture device': { make: CaptureDeviceGear, pocket: 'joining', name: 'capture device' },
-  sundry: { make: SundryGear, pocket: 'joining', name: 'small thing' }
+  body: { pocket: 'body', name: 'body' },
+  lens: { pocket: 'lens', name: 'lens' },
+  microphone: { pocket: 'sound', name: 'microphone' },
+  'wind cover': { pocket: 'sound', name: 'wind cover' },
+  recorder: { pocket: 'sound', name: 'recorder' },
+  lamp: { pocket: 'light', name: 'lamp' },
+  support: { pocket: 'support', name: 'support' },
+  head: { pocket: 'support', name: 'head' },
+  ballast: { pocket: 'support', name: 'bag of sand' },
+  card: { pocket: 'storage', name: 'card' },
+  drive: { pocket: 'storage', name: 'drive' },
+  reader: { pocket: 'storage', name: 'card reader' },
+  computer: { pocket: 'storage', name: 'editing computer' },
+  cell: { pocket: 'power', name: 'cell' },
+  'mains block': { pocket: 'power', name: 'mains block' },
+  bank: { pocket: 'power', name: 'power bank' },
+  charger: { pocket: 'power', name: 'charger' },
+  'sun panel': { pocket: 'power', name: 'sun panel' },
+  cable: { pocket: 'joining', name: 'cable' },
+  filter: { pocket: 'joining', name: 'filter' },
+  ring: { pocket: 'joining', name: 'step-up ring' },
+  'mount adapter': { pocket: 'joining', name: 'mount adapter' },
+  coupling: { pocket: 'joining', name: 'thread, plate or shoe piece' },
+  handle: { pocket: 'joining', name: 'handle or rail' },
+  cage: { pocket: 'joining', name: 'cage' },
+  monitor: { pocket: 'joining', name: 'monitor' },
+  'mirror box': { pocket: 'joining', name: 'mirror box' },
+  'capture device': { pocket: 'joining', name: 'capture device' },
+  sundry: { pocket: 'joining', name: 'small thing' }
 } as const satisfies {
-  [K in GearKind]: { make: new () => GearOf<K>; pocket: Pocket; name: string };
+  [K in GearKind]: { pocket: Pocket; name: string };
 };
 
 export const gearKindNames = Object.keys(gearKinds) as GearKind[];
-
-/** For class-transformer: which class a plain object with this `kind` becomes. */
-export const gearDiscriminator = {
-  discriminator: {
-    property: 'kind',
-    subTypes: gearKindNames.map((name) => ({ name, value: gearKinds[name].make }))
-  },
-  keepDiscriminatorProperty: true
-};
 
 export function pocketOf(gear: GearItem): Pocket {
   return gearKinds[gear.kind].pocket;
@@ -116,7 +109,6 @@ export function fullName(gear: GearItem): string {
   return `${gear.maker} ${gear.model}`;
 }
 
-export { GearBase };
 export type {
   BodyGear,
   LensGear,
@@ -125,6 +117,7 @@ export type {
   RecorderGear,
   LampGear,
   SupportGear,
+  HeadGear,
   CardGear,
   CellGear,
   MainsBlockGear,

@@ -1,27 +1,10 @@
 import { NeededWord, StatedNumber, StatedText, StatedWord, StatedYesNo } from '../stated';
 import { GearBase } from './base';
+import { microphoneForms, pickupPatterns, windCovers, microphonePowers } from '../word-lists';
 
-export const microphoneForms = [
-  'shoe',
-  'short shotgun',
-  'lapel wired',
-  'lapel wireless',
-  'desk',
-  'dynamic',
-  'condenser'
-] as const;
 export type MicrophoneForm = (typeof microphoneForms)[number];
-export const pickupPatterns = [
-  'omni',
-  'cardioid',
-  'supercardioid',
-  'hypercardioid',
-  'short shotgun'
-] as const;
 export type PickupPattern = (typeof pickupPatterns)[number];
-export const windCovers = ['none', 'foam', 'furry'] as const;
 export type WindCover = (typeof windCovers)[number];
-export const microphonePowers = ['plug-in', 'phantom', 'cell', 'internal', 'USB', 'none'] as const;
 
 export class MicrophoneGear extends GearBase {
   kind = 'microphone' as const;

@@ -1,5 +1,6 @@
 import { type FieldAsk, fieldsOfClass } from '../stated';
-import { type GearKind, gearKinds } from './index';
+import { gearClasses } from './classes';
+import type { GearKind } from './index';
 
 /** What people call each field; one name wherever it stands: form, part page, reader, CSV column. */
 export const fieldNames: Readonly<Record<string, string>> = {
@@ -67,6 +68,7 @@ export const fieldNames: Readonly<Record<string, string>> = {
   reachM: 'reach',
   footRadiusM: 'foot radius',
   head: 'head',
+  ratedAtMm: 'payload holds up to a height of',
   filledKg: 'weight filled',
   cardKind: 'card kind',
   capacityGb: 'capacity',
@@ -132,7 +134,7 @@ const everywhere = ['id', 'maker', 'model', 'massG', 'note', 'ownMade'];
 export function specSheet(kind: GearKind): readonly SheetField[] {
   let sheet = sheets.get(kind);
   if (!sheet) {
-    const fields = [...fieldsOfClass(gearKinds[kind].make)];
+    const fields = [...fieldsOfClass(gearClasses[kind])];
     const own = fields.filter(([key]) => !everywhere.includes(key));
     const last = fields
       .filter(([key]) => key === 'massG' || key === 'note' || key === 'ownMade')

@@ -1,20 +1,8 @@
 import { NeededWord, StatedNumber, StatedWord } from '../stated';
 import { GearBase } from './base';
+import { supportForms, headForms } from '../word-lists';
 
-export const supportForms = [
-  'floor legs',
-  'table legs',
-  'flexible legs',
-  'grip',
-  'pole',
-  'gimbal',
-  'light stand',
-  'boom',
-  'overhead arm',
-  'clamp'
-] as const;
 export type SupportForm = (typeof supportForms)[number];
-export const headForms = ['none', 'ball', 'fluid', 'fixed'] as const;
 
 export class SupportGear extends GearBase {
   kind = 'support' as const;

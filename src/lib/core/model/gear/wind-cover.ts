@@ -1,7 +1,8 @@
 import { IsArray, IsIn } from 'class-validator';
 import { NeededWord } from '../stated';
 import { GearBase } from './base';
-import { type MicrophoneForm, microphoneForms, type WindCover, windCovers } from './microphone';
+import type { MicrophoneForm, WindCover } from './microphone';
+import { microphoneForms, windCovers } from '../word-lists';
 
 export class WindCoverGear extends GearBase {
   kind = 'wind cover' as const;

@@ -1,6 +1,6 @@
+import { GRAVITY } from './gravity';
 import { mustBePositive, mustLieBetween, mustNotBeNegative } from '../argument';
 
-const GRAVITY = 9.81;
 /** Shoulder to hand of an outstretched arm. */
 const ARM_M = 0.6;
 

@@ -1,7 +1,7 @@
+import { GRAVITY } from './gravity';
 import { mustBePositive } from '../argument';
 
 const AIR_KG_M3 = 1.2;
-const GRAVITY = 9.81;
 
 /**
  * Wind that tips a lamp on a stand: √(m·g·(r/2)/(½·1.2·Cd·A·H)).

@@ -1,0 +1,123 @@
+/*
+ * The closed lists of words that parts, scenes and plans are said in. They stand apart from the classes that
+ * check them, so that a view which only chooses words does not load the checks.
+ */
+
+/** What a port joins. */
+export const portFamilies = [
+  'mechanical',
+  'audio',
+  'video',
+  'power',
+  'mount',
+  'thread',
+  'card'
+] as const;
+
+/** Which half of the joint a part carries. A screw, a foot and a plug enter; a hole, a shoe and a jack take in. */
+export const portEnds = ['plug', 'socket'] as const;
+
+/** What the part uses the port for, so that two equal jacks are not confused. */
+export const portRoles = [
+  'audioIn',
+  'audioOut',
+  'videoOut',
+  'videoIn',
+  'stands',
+  'carries',
+  'lens',
+  'filter',
+  'power',
+  'card',
+  'joins'
+] as const;
+
+export const priceBases = ['new', 'used'] as const;
+
+export const lineStates = ['wanted', 'owned', 'ordered', 'bought', 'returned'] as const;
+
+export const steps = ['now', 'next', 'later'] as const;
+
+export const micPlaces = ['shoe', 'side arm', 'boom', 'lapel', 'desk', 'hand'] as const;
+
+export const sceneStyles = ['walk', 'seated', 'hands', 'live call', 'evening'] as const;
+
+export const framings = [
+  'face',
+  'head and shoulders',
+  'chest',
+  'waist',
+  'full length',
+  'hands',
+  'table',
+  'group'
+] as const;
+
+export const cameraPlaces = ['hand', 'stick', 'bench', 'floor', 'above'] as const;
+
+/** What a person may want of a scene beyond its working. */
+export const sceneWants = ['see self', 'face sharp', 'soft background'] as const;
+
+/** Where on the camera the tape was held. */
+export const tapeEnds = ['lens', 'sensor mark'] as const;
+
+export const orientations = [
+  'wide',
+  'upright turned',
+  'upright cropped',
+  'upright open gate'
+] as const;
+
+export const lightSources = ['sky', 'window', 'lamps', 'as found'] as const;
+
+export const roomFeels = ['bare', 'lived-in', 'treated'] as const;
+
+export const voices = ['none', 'normal', 'raised', 'loud'] as const;
+
+export const schoolIds = [
+  'sound and light first',
+  'glass first',
+  'body first',
+  'what you have',
+  'buy once',
+  'light on the back'
+] as const;
+
+export const unitSystems = ['metric', 'imperial'] as const;
+
+export const microphoneForms = [
+  'shoe',
+  'short shotgun',
+  'lapel wired',
+  'lapel wireless',
+  'desk',
+  'dynamic',
+  'condenser'
+] as const;
+
+export const pickupPatterns = [
+  'omni',
+  'cardioid',
+  'supercardioid',
+  'hypercardioid',
+  'short shotgun'
+] as const;
+
+export const windCovers = ['none', 'foam', 'furry'] as const;
+
+export const microphonePowers = ['plug-in', 'phantom', 'cell', 'internal', 'USB', 'none'] as const;
+
+export const supportForms = [
+  'floor legs',
+  'table legs',
+  'flexible legs',
+  'grip',
+  'pole',
+  'gimbal',
+  'light stand',
+  'boom',
+  'overhead arm',
+  'clamp'
+] as const;
+
+export const headForms = ['none', 'ball', 'fluid', 'fixed'] as const;
