@@ -19,6 +19,9 @@ import type { FigureRow, FigureRows } from './rows';
 /** A clean picture keeps this much below the sensitivity a body bears; the maker of videos may differ. */
 export const CLEAN_STOPS_BELOW_USABLE = 2;
 
+const BRIGHT_TO_DARK =
+  '(key + fill + place)/(fill + place); a window is the key where no lamp is, and fills from the other side of one';
+
 export const lightRows = {
   fps: {
     name: 'frames a second',
@@ -129,12 +132,20 @@ export const lightRows = {
     compute: (place, window, key, fill) => place! + window! + key! + fill!
   },
   keyToFill: {
-    name: 'bright to dark side of the face',
+    name: 'bright to dark side of the face, at the dimmest',
     unit: '×',
-    from: ['keyLight', 'fillLight', 'lightDim'],
+    from: ['lightDim', 'keyLight', 'windowDim', 'fillLight'],
     whenAbsent: 0,
-    relation: '(key + fill + place)/(fill + place)',
-    compute: (key, fill, place) => keyToFill(key!, fill!, place!) ?? Infinity
+    relation: BRIGHT_TO_DARK,
+    compute: brightToDark
+  },
+  keyToFillBright: {
+    name: 'bright to dark side of the face, at the brightest',
+    unit: '×',
+    from: ['lightBright', 'keyLight', 'windowBright', 'fillLight'],
+    whenAbsent: 0,
+    relation: BRIGHT_TO_DARK,
+    compute: brightToDark
   },
   keyToFillWanted: {
     name: 'bright to dark side as asked',
@@ -145,9 +156,10 @@ export const lightRows = {
   keyToFillMiss: {
     name: 'bright to dark side off what was asked',
     unit: 'stops',
-    from: ['keyToFill', 'keyToFillWanted'],
-    relation: '|log2(have ÷ asked)|',
-    compute: (have, want) => Math.abs(Math.log2(have! / want!))
+    from: ['keyToFill', 'keyToFillBright', 'keyToFillWanted'],
+    relation: '|log2(have ÷ asked)|, the worse end of the day',
+    compute: (dim, bright, want) =>
+      Math.max(Math.abs(Math.log2(dim! / want!)), Math.abs(Math.log2(bright! / want!)))
   },
   lampsSeen: {
     name: 'lamps that shine in the scene',
@@ -310,6 +322,12 @@ export const lightRows = {
 /** A variable filter is not set weaker than this, nor crossed further than that. */
 const LEAST_SET_STOPS = 0.01;
 const MOST_SET_STOPS = 12;
+
+function brightToDark(place?: number, lamp?: number, window?: number, fill?: number): number {
+  const ratio =
+    lamp! > 0 ? keyToFill(lamp!, fill! + window!, place!) : keyToFill(window!, fill!, place!);
+  return ratio ?? Infinity;
+}
 
 function windowLight(sky?: number, pass?: number, areaM2?: number, distanceM?: number): number {
   return windowIlluminanceLx(sky!, pass!, Math.sqrt(areaM2! / Math.PI), distanceM!);

@@ -1,4 +1,5 @@
-import { figureOf } from '../figures/record';
+import { type FigureRecord, figureOf } from '../figures/record';
+import type { FigureId } from '../figures/table';
 import { figureWords, lengthWords } from '../figures/figure-words';
 import { lampStandOf } from '../figures/stability-rows';
 import { payloadVerdict } from '../relations/support/payload';
@@ -34,6 +35,19 @@ function moveFill(context: AngleContext, factor: number): Proposal[] {
       })
     }
   ];
+}
+
+/** The end of the day that is further from the ratio asked, and what lights both sides of the face then. */
+function brightSide(record: FigureRecord): { have: number; want: number; place: number } {
+  const want = figureOf(record, 'keyToFillWanted')!;
+  const dim = figureOf(record, 'keyToFill')!;
+  const bright = figureOf(record, 'keyToFillBright')!;
+  const off = (ratio: number) => Math.abs(Math.log2(ratio / want));
+  const light = (place: FigureId, window: FigureId) =>
+    (figureOf(record, place) ?? 0) + (figureOf(record, window) ?? 0);
+  return off(bright) > off(dim)
+    ? { have: bright, want, place: light('lightBright', 'windowBright') }
+    : { have: dim, want, place: light('lightDim', 'windowDim') };
 }
 
 /** Where the light comes from, how it changes, and whether its stand stays up. */
@@ -216,8 +230,7 @@ export const lightPlaceFindings: AngleFindingRow[] = [
     judge: (rig, record) => {
       const miss = figureOf(record, 'keyToFillMiss');
       if (miss === undefined || miss <= RATIO_STOPS.note) return undefined;
-      const have = figureOf(record, 'keyToFill')!;
-      const want = figureOf(record, 'keyToFillWanted')!;
+      const { have, want } = brightSide(record);
       return {
         severity: miss > RATIO_STOPS.warn ? 'warn' : 'note',
         lineIds: [rig.keyLamp, rig.fillLamp].flatMap((lamp) => (lamp ? [lamp.part.line.id] : [])),
@@ -233,17 +246,17 @@ export const lightPlaceFindings: AngleFindingRow[] = [
     },
     propose: (context) => {
       const { rig, record } = context;
-      const have = figureOf(record, 'keyToFill')!;
-      const want = figureOf(record, 'keyToFillWanted')!;
+      const { have, want, place } = brightSide(record);
       const key = figureOf(record, 'keyLight') ?? 0;
-      const place = (figureOf(record, 'lightDim') ?? 0) + (figureOf(record, 'windowDim') ?? 0);
       const fillNow = figureOf(record, 'fillLight') ?? 0;
       const fillNeeded = want > 1 ? key / (want - 1) - place : Infinity;
       return [
         ...(fillNow > 0 && Number.isFinite(fillNeeded) && fillNeeded > 0
           ? moveFill(context, Math.sqrt(fillNow / fillNeeded))
           : []),
-        ...(have > want && !rig.fillLamp ? [addOne(context, 'lamp')] : []),
+        ...((have > want && !rig.fillLamp) || (have < want && !rig.keyLamp)
+          ? [addOne(context, 'lamp')]
+          : []),
         {
           label: `Keep ${figureWords(have, '×')}`,
           act: {
