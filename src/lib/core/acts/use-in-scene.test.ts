@@ -1,0 +1,48 @@
+import { describe, expect, it } from 'vitest';
+import { demoProject } from '../../catalogue/demo-project';
+import { catalogue } from '../../catalogue/load-catalogue';
+import { activePlan } from '../model/active-plan';
+import { applyAct } from './apply-act';
+import { useInScene, usableInScene } from './use-in-scene';
+
+const demo = demoProject();
+const scene = demo.scenes[1]!;
+const lineOf = (kind: string) => {
+  const line = activePlan(demo).lines.find(
+    ({ gearId }) => catalogue.byId.get(gearId)?.kind === kind
+  )!;
+  return { line, gear: catalogue.byId.get(line.gearId)! };
+};
+const rigAfter = (kind: string) => {
+  const { line, gear } = lineOf(kind);
+  const project = applyAct(demo, useInScene(scene, line, gear)!);
+  return activePlan(project).rigs.find((rig) => rig.sceneId === scene.id)!;
+};
+
+describe('a part used in a scene', () => {
+  it.each(['body', 'lens', 'microphone', 'support'])('is taken for its first angle: %s', (kind) => {
+    expect(usableInScene.has(kind)).toBe(true);
+    expect(Object.values(rigAfter(kind))).toContain(lineOf(kind).line.id);
+  });
+
+  it('places anew what hung on the part before it', () => {
+    expect(rigAfter('lens').focalLengthMm).toBeUndefined();
+    expect(rigAfter('microphone').micPlace).toBeUndefined();
+  });
+
+  it('is wanted now again when it had been put off, as one act', () => {
+    const { line, gear } = lineOf('support');
+    const later = { ...line, step: 'later' as const };
+    const put = applyAct(demo, { type: 'change line', lineId: line.id, patch: { step: 'later' } });
+    const act = useInScene(scene, later, gear)!;
+    expect(act.type).toBe('together');
+    const project = applyAct(put, act);
+    expect(activePlan(project).lines.find(({ id }) => id === line.id)!.step).toBe('now');
+  });
+
+  it('is not a thing every part can be', () => {
+    const card = catalogue.ofKind('card')[0]!;
+    expect(usableInScene.has('card')).toBe(false);
+    expect(useInScene(scene, lineOf('body').line, card)).toBeUndefined();
+  });
+});
