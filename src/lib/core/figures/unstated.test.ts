@@ -1,0 +1,178 @@
+import { describe, expect, it } from 'vitest';
+import { demoProject } from '../../catalogue/demo-project';
+import { catalogue, shelfOf } from '../../catalogue/load-catalogue';
+import { answerAct } from '../acts/answer-act';
+import { applyAct } from '../acts/apply-act';
+import { calmKit, judged, line, setRig, swap, walkOutside } from '../judge/calm-kit.fixture';
+import { activePlan } from '../model/active-plan';
+import type { GearItem, GearKind, GearOf } from '../model/gear';
+import type { Project } from '../model/project';
+import type { Scene } from '../model/scene';
+import { absent, figureOf, known, stateOf, unknown } from './record';
+import { isLeaf, type LeafRow } from './rows';
+import { type FigureId, figureOrder, figureTable } from './table';
+import { partOfLeaf } from './why';
+
+const all = <K extends GearKind>(kind: K) => catalogue.ofKind(kind).map(({ id }) => line(id));
+
+/** A bag with one of everything a figure could be stated on, in a scene that asks for it. */
+function fullBag(change: (project: Project, scene: Scene) => void = () => undefined): Project {
+  const project = calmKit();
+  const scene = project.scenes[0]!;
+  activePlan(project).lines.push(
+    line('cobberly-cobble-ball'),
+    line('brackenholt-tile-12'),
+    ...(['computer', 'monitor', 'sun panel', 'recorder', 'ballast', 'charger'] as const).map(
+      (kind) => line(catalogue.ofKind(kind)[0]!.id)
+    )
+  );
+  project.carriedLimitKg = 8;
+  Object.assign(scene, { wantsPan: true, live: true, roughWeather: true });
+  change(project, scene);
+  return project;
+}
+
+/** Scenes that between them ask for every figure a part can state. */
+const worlds: Project[] = [
+  demoProject(),
+  fullBag(),
+  fullBag((project, { angles }) => {
+    angles[0]!.cameraPlace = 'floor';
+    swap(project, 'nibsworth-hob-legs-wide', 'cobberly-meadow-legs-bare');
+  }),
+  fullBag((project) => {
+    walkOutside(project);
+    activePlan(project).lines.push(...all('filter'), ...all('ring'));
+  }),
+  fullBag((project) => {
+    walkOutside(project);
+    activePlan(project).lines.push(line(catalogue.ofKind('filter').find(isFixed)!.id));
+    activePlan(project).lines.push(...all('ring'));
+  }),
+  fullBag((project, scene) => {
+    delete scene.room;
+    project.scenes[0]!.lightSource = 'lamps';
+  }),
+  fullBag((project, scene) => {
+    scene.daysWithoutSocket = 2;
+    swap(project, 'dunmarrow-burr', 'withrick-thimble-one');
+    activePlan(project).lines.push(...all('bank'), ...all('cable'));
+  }),
+  fullBag((project) => {
+    swap(project, 'dunmarrow-burr', catalogue.ofKind('microphone').find(isDesk)!.id);
+    activePlan(project).lines.push(...all('capture device'));
+  }),
+  fullBag((project) => {
+    swap(project, 'dunmarrow-burr', catalogue.ofKind('microphone').find(isShotgun)!.id);
+    activePlan(project).lines.push(
+      ...catalogue
+        .ofKind('support')
+        .filter(({ form, footRadiusM }) => form === 'boom' && footRadiusM !== undefined)
+        .map(({ id }) => line(id))
+    );
+    setRig(project, { micPlace: 'boom' });
+  })
+];
+function isFixed({ form, threadMm }: GearOf<'filter'>): boolean {
+  return form === 'fixed density' && threadMm === 67;
+}
+function isDesk({ form }: GearOf<'microphone'>): boolean {
+  return form === 'desk';
+}
+function isShotgun({ form }: GearOf<'microphone'>): boolean {
+  return form === 'short shotgun';
+}
+
+const asked = figureOrder.filter((id) => {
+  const row = figureTable[id];
+  return isLeaf(row) && row.asks !== undefined;
+});
+const rowOf = (id: FigureId) => figureTable[id] as LeafRow;
+
+interface Place {
+  world: Project;
+  at: number;
+  gear: GearItem;
+}
+
+/** Somewhere the leaf is stated on a part by the field its question fills. */
+function statedPlace(id: FigureId): Place | undefined {
+  const field = rowOf(id).asks!.field;
+  if (field === undefined) return undefined;
+  for (const world of worlds) {
+    const { angles } = judged(world);
+    for (const [at, { rig, record }] of angles.entries()) {
+      if (stateOf(record, id) !== known) continue;
+      // Whom the question would go to is only known once nobody has stated it.
+      for (const part of rig.kit.parts) {
+        if ((part.gear as unknown as Record<string, unknown>)[field] === undefined) continue;
+        const silent = withoutField(world, part.gear, field);
+        const there = judged(silent).angles[at]!;
+        if (
+          stateOf(there.record, id) === unknown &&
+          partOfLeaf(there.rig, id)?.lineId === part.line.id
+        )
+          return { world, at, gear: part.gear };
+      }
+    }
+  }
+  return undefined;
+}
+
+function withoutField(world: Project, gear: GearItem, field: string): Project {
+  const silent = structuredClone(gear) as unknown as Record<string, unknown>;
+  delete silent[field];
+  return applyAct(world, { type: 'put gear', gear: silent as unknown as GearItem });
+}
+
+describe('a figure nobody has stated', () => {
+  const byField = asked.filter((id) => rowOf(id).asks!.field !== undefined);
+
+  it.each(byField)('%s is unknown, is asked of its part, and is known once answered', (id) => {
+    const place = statedPlace(id);
+    expect(place, `no world states ${id}`).toBeDefined();
+    const { world, at, gear } = place!;
+    const { field, perUnit = 1, question } = rowOf(id).asks!;
+    const value = (gear as unknown as Record<string, number | string | boolean>)[field!]!;
+    const silent = withoutField(world, gear, field!);
+    expect(question).toContain('%');
+    const partOf = partOfLeaf(judged(silent).angles[at]!.rig, id)!;
+    expect(partOf.name).toBe(`${gear.maker} ${gear.model}`);
+
+    const hushed = shelfOf(silent).byId.get(gear.id)!;
+    const answered = applyAct(silent, answerAct(hushed, field!, value));
+    const after = judged(answered).angles[at]!.record;
+    expect(stateOf(after, id)).toBe(known);
+    expect(figureOf(after, id)).toBe(figureOf(judged(world).angles[at]!.record, id));
+    if (typeof value === 'number') expect(perUnit).toBeGreaterThan(0);
+  });
+
+  it('lies near the two ends that are tried for it, wherever the shelf states it', () => {
+    const outliers: string[] = [];
+    for (const id of byField) {
+      const [low, high] = rowOf(id).asks!.between;
+      const { world, at } = statedPlace(id)!;
+      const figure = figureOf(judged(world).angles[at]!.record, id)!;
+      // The ends are what a seller may well say, not all that is possible.
+      const span = high - low;
+      if (figure < low - 2 * span || figure > high + 2 * span)
+        outliers.push(`${id}: ${figure} outside ${low} to ${high}`);
+    }
+    expect(outliers).toEqual([]);
+  });
+
+  it('never passes for a figure further up: what rests on it is unknown or absent', () => {
+    for (const id of byField) {
+      const place = statedPlace(id);
+      if (!place) continue;
+      const silent = withoutField(place.world, place.gear, rowOf(id).asks!.field!);
+      const { record } = judged(silent).angles[place.at]!;
+      for (const above of figureOrder) {
+        const row = figureTable[above];
+        if (isLeaf(row) || !row.from.includes(id)) continue;
+        // The first input may be absent, and an input may be stood in for only where it is absent.
+        expect([unknown, absent], `${above} over ${id}`).toContain(stateOf(record, above));
+      }
+    }
+  });
+});
