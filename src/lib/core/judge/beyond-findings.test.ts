@@ -4,7 +4,7 @@ import { catalogue, shelfOf } from '../../catalogue/load-catalogue';
 import { applyAct } from '../acts/apply-act';
 import { figureIndex, figureOrder, figureTable } from '../figures/table';
 import { isLeaf } from '../figures/rows';
-import { axes } from '../merit/axes';
+import { axes } from '../merit/axis-curves';
 import { compareKits } from '../merit/kit-merit';
 import { schools } from '../merit/schools';
 import { specSheet } from '../model/gear/spec-sheet';

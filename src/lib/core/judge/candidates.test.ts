@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../catalogue/demo-project';
 import { catalogue } from '../../catalogue/load-catalogue';
 import { applyAct } from '../acts/apply-act';
-import { type Axis } from '../merit/axes';
+import type { Axis } from '../merit/axis-curves';
 import { compareKits } from '../merit/kit-merit';
 import { pocketOf } from '../model/gear';
 import { pockets } from '../model/pocket';

@@ -3,7 +3,7 @@ import { figureWords } from '../figures/figure-words';
 import { absent, known } from '../figures/record';
 import { isLeaf } from '../figures/rows';
 import { figureIndex, figureOrder, figureTable } from '../figures/table';
-import { type AxisPart, type AxisScore, partsOfAxis } from '../merit/axes';
+import { type AxisPart, type AxisScore, partsOfAxis } from '../merit/axis-scores';
 import type { Plan } from '../model/plan';
 import type { Project } from '../model/project';
 import type { Shelf } from '../model/shelf';

@@ -1,4 +1,4 @@
-import { type Axis, axes } from '../merit/axes';
+import { type Axis, axes } from '../merit/axis-curves';
 import { compareKits, type KitMerit, meritOfKit } from '../merit/kit-merit';
 import { meritOfScene } from '../merit/scene-merit';
 import { schools } from '../merit/schools';

@@ -7,14 +7,8 @@ import {
 } from '../figures/record-again';
 import type { Finding } from '../findings/finding';
 import { angleFindings, readsOfFinding } from '../findings/table';
-import {
-  axes,
-  type Axis,
-  type AxisScore,
-  figuresOfAxis,
-  scoreAxis,
-  wantsOfAxis
-} from '../merit/axes';
+import { type AxisScore, figuresOfAxis, scoreAxis, wantsOfAxis } from '../merit/axis-scores';
+import { axes, type Axis } from '../merit/axis-curves';
 import type { Project } from '../model/project';
 import type { Angle, Scene } from '../model/scene';
 import { connectionsOf } from '../rigs/connections';

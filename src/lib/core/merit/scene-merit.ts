@@ -1,4 +1,5 @@
-import { type Axis, axes, type AxisScore } from './axes';
+import type { AxisScore } from './axis-scores';
+import { type Axis, axes } from './axis-curves';
 
 /** Points of a scene by axis; an axis with nothing to judge there has none. */
 export type SceneScores = Partial<Record<Axis, AxisScore>>;

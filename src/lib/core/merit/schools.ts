@@ -1,6 +1,6 @@
 import type { Pocket } from '../model/pocket';
 import type { Project, SchoolId } from '../model/project';
-import { type Axis, axes } from './axes';
+import { type Axis, axes } from './axis-curves';
 
 export interface School {
   name: string;

@@ -2,7 +2,7 @@
   import type { Act } from '../../core/acts/act';
   import { judgePlan, type Judgement } from '../../core/judge/judge-plan';
   import { verdictsUnderSchools } from '../../core/judge/verdicts';
-  import { axes } from '../../core/merit/axes';
+  import { axes } from '../../core/merit/axis-curves';
   import { schools, weightsOf } from '../../core/merit/schools';
   import type { Project, SchoolId } from '../../core/model/project';
   import { activePlan } from '../../core/model/active-plan';

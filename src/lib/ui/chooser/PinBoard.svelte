@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { axes } from '../../core/merit/axes';
+  import { axes } from '../../core/merit/axis-curves';
   import type { Candidate } from '../../core/judge/candidates';
   import { fullName } from '../../core/model/gear';
   import type { Scene } from '../../core/model/scene';

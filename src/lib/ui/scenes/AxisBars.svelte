@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { axes } from '../../core/merit/axes';
+  import { axes } from '../../core/merit/axis-curves';
   import type { SceneMerit } from '../../core/merit/scene-merit';
   import { axisLevel, axisSentence, axisShort } from './axis-words';
 

@@ -1,5 +1,5 @@
-import type { Axis } from '../../core/merit/axes';
-import type { AxisScore } from '../../core/merit/axes';
+import type { Axis } from '../../core/merit/axis-curves';
+import type { AxisScore } from '../../core/merit/axis-scores';
 
 /** Short names beneath the bars. */
 export const axisShort: Readonly<Record<Axis, string>> = {

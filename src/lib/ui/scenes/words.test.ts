@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../catalogue/demo-project';
-import { axes } from '../../core/merit/axes';
+import { axes } from '../../core/merit/axis-curves';
 import { startScene } from '../../core/model/scene-starts';
 import { sceneStyles } from '../../core/model/word-lists';
 import { axisLevel, axisSentence, axisShort } from './axis-words';
