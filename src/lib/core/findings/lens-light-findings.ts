@@ -204,11 +204,7 @@ export const lensLightFindings: AngleFindingRow[] = [
           );
           if (step === undefined) continue;
           proposals.push({
-            label:
-              `${apertureN === rig.apertureN ? '' : `f/${apertureN}, `}shutter 1/${step} s, motion turns choppy`.replace(
-                /^s/,
-                'S'
-              ),
+            label: `${apertureN === rig.apertureN ? '' : `Stop down to f/${apertureN}, `}${apertureN === rig.apertureN ? 'Shutter' : 'shutter'} 1/${step} s: motion turns choppy`,
             act: setRig(
               context,
               apertureN === rig.apertureN

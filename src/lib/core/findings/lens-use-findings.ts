@@ -6,10 +6,15 @@ import { CORNER_CHANGE_WARN_STOPS } from '../relations/exposure/variable-density
 import { MIRED_DIFFERENCE } from '../relations/lighting/colour';
 import { MONITOR_CONTRAST } from '../relations/lighting/monitor-contrast';
 import { EDGE_STRETCH_WARN } from '../relations/optics/stretch';
+import type { UnitSystem } from '../model/project';
 import type { AngleFindingRow } from './finding';
 import { leaveOut, setRig, swapTo } from './part-candidates';
 
 const lensLines = (lens: { lineId: string } | undefined) => (lens ? [lens.lineId] : []);
+
+/** What a camera is held by: the bare hand, or something that holds it off. */
+const heldWords = (reachM: number, units: UnitSystem) =>
+  reachM > 0 ? `on a grip of ${lengthWords(reachM, units)}` : 'in the bare hand';
 
 /** What a lens, its filter and its weight do in use, beyond framing and focus. */
 export const lensUseFindings: AngleFindingRow[] = [
@@ -185,7 +190,7 @@ export const lensUseFindings: AngleFindingRow[] = [
         unit: 'min',
         title: () => `${rig.scene.name}: an arm holds it for about ${minutesWords(hold)}`,
         why: () =>
-          `${figureWords(figureOf(record, 'heldOut')!, 'kg', rig.project.units)} on a grip of ${lengthWords(figureOf(record, 'heldReach')!, rig.project.units)} pull ${figureWords(figureOf(record, 'armMoment')!, 'N·m')} at the shoulder; takes of ${minutesWords(rig.scene.longestTakeMin)} are wanted.`
+          `${figureWords(figureOf(record, 'heldOut')!, 'kg', rig.project.units)} ${heldWords(figureOf(record, 'heldReach')!, rig.project.units)} pull ${figureWords(figureOf(record, 'armMoment')!, 'N·m')} at the shoulder; takes of ${minutesWords(rig.scene.longestTakeMin)} are wanted.`
       };
     },
     propose: (context) => {

@@ -7,6 +7,7 @@ import { TIP_WARN_DEG } from '../relations/support/tipping';
 import { supportsByPlace } from '../rigs/places';
 import type { AngleContext, AngleFindingRow, PartProposal } from './finding';
 import { addOne, cheapestOf, leaveOut, swapTo } from './part-candidates';
+import { sentence } from './sentence';
 
 /** A bag this small is made up by the legs. */
 const BAG_TOLERANCE_KG = 0.2;
@@ -140,7 +141,9 @@ export const stabilityFindings: AngleFindingRow[] = [
         unit: 'count',
         title: () => `${rig.scene.name}: nothing holds the second camera`,
         why: () =>
-          `${rig.angle.name} films at the same time as the first angle, and every support of the bag is in use.`
+          sentence(
+            `${rig.angle.name} films at the same time as the first angle, and every support of the bag is in use`
+          )
       };
     },
     propose: (context) => {

@@ -12,7 +12,7 @@ import {
 } from '../rigs/connections';
 import type { PlacedRig } from '../rigs/placed-rig';
 import { chainProposals } from './chain-proposals';
-import { sentence } from './sentence';
+import { capital, sentence } from './sentence';
 import type { AngleFindingRow } from './finding';
 import { cheapestOf, swapFor, swapTo } from './part-candidates';
 
@@ -137,7 +137,9 @@ export const supportFindings: AngleFindingRow[] = [
         title: () =>
           isMissingPort(need)
             ? `${fullName(need.part.gear)} has nowhere to screw on`
-            : `${need.fromPorts[0]!.type} meets ${need.toPorts[0]!.type}: nothing joins them`,
+            : capital(
+                `${need.fromPorts[0]!.type} meets ${need.toPorts[0]!.type}: nothing joins them`
+              ),
         why: () =>
           isMissingPort(need)
             ? `Something has to hold it, and it has neither thread nor foot for that.`
