@@ -71,11 +71,7 @@ const wrong: Record<string, [Spoil, string, RegExp]> = {
     'school',
     /must be/
   ],
-  'no scene list at all': [
-    (p) => (p.scenes = 'many' as never),
-    'scenes',
-    /must hold objects only|list/
-  ],
+  'no scene list at all': [(p) => (p.scenes = 'many' as never), 'scenes', /must be a list/],
   'a distance of nothing': [
     (p) => (p.scenes[0]!.angles[0]!.distanceM = 0),
     'scenes[0].angles[0].distanceM',
