@@ -1,27 +1,52 @@
 import type { PlacedRig } from '../rigs/placed-rig';
-import { type Looks, watchRig } from '../rigs/rig-looks';
-import { computeStep, type FigureRecord, steps, type Supposed } from './record';
+import { type Looks, touch, watchRig } from '../rigs/rig-looks';
+import {
+  computeStep,
+  derivedSteps,
+  type FigureRecord,
+  leafSteps,
+  steps,
+  type Supposed
+} from './record';
 
-/** What each leaf looked at in a rig, by its place; a derived row looks at its inputs only. */
-export interface LeafLooks {
-  corners: Int32Array;
-  kinds: Int32Array;
-}
+/** What each leaf looked at in a rig, by its place among the leaves; a derived row looks at its inputs only. */
+export type LeafLooks = readonly Looks[];
 
 export function watchLeaves(rig: PlacedRig): LeafLooks {
-  const corners = new Int32Array(steps.length);
-  const kinds = new Int32Array(steps.length);
-  for (const at of leafSteps) {
+  return leafSteps.map((at) => {
     const watched = watchRig(rig);
     steps[at]!.read!(watched.rig);
-    corners[at] = watched.looks.corners;
-    kinds[at] = watched.looks.kinds;
-  }
-  return { corners, kinds };
+    return watched.looks;
+  });
 }
 
-const leafSteps: readonly number[] = steps.flatMap(({ read }, at) => (read ? [at] : []));
-const derivedSteps: readonly number[] = steps.flatMap(({ read }, at) => (read ? [] : [at]));
+/** Figures that something may make differ: leaves that looked at it, and all that rests on them. */
+export interface FiguresInReach {
+  leaves: readonly number[];
+  derived: readonly number[];
+  /** By place: 1 for each of them. */
+  flags: readonly number[];
+}
+
+/**
+ * How far a difference reaches into the figures of a rig.
+ *
+ * @param supposed a leaf that differs as well, by an answer that is only supposed
+ */
+export function figuresInReach(
+  looks: LeafLooks,
+  differs: Looks,
+  supposed?: Supposed
+): FiguresInReach {
+  const flags = noneChanged();
+  const leaves = leafSteps.filter((at, i) => touch(looks[i]!, differs) || at === supposed?.at);
+  for (const at of leaves) flags[at] = 1;
+  const derived = derivedSteps.filter((at) => {
+    if (steps[at]!.inputs.some((input) => flags[input] === 1)) flags[at] = 1;
+    return flags[at] === 1;
+  });
+  return { leaves, derived, flags };
+}
 
 /**
  * The figures of a rig that differs from one already computed: leaves that looked at what differs are
@@ -33,24 +58,19 @@ const derivedSteps: readonly number[] = steps.flatMap(({ read }, at) => (read ? 
  */
 export function computeFiguresAgain(
   before: FigureRecord,
-  looks: LeafLooks,
+  reach: FiguresInReach,
   rig: PlacedRig,
-  differs: Looks,
   changed: number[],
   supposed?: Supposed
 ): FigureRecord {
+  if (reach.leaves.length === 0) return before;
   const record: FigureRecord = {
     values: before.values.slice(),
     states: before.states.slice(),
     refused: undefined
   };
-  const supposedAt = supposed?.at;
   let any = false;
-  for (let i = 0; i < leafSteps.length; i++) {
-    const at = leafSteps[i]!;
-    const touched =
-      (looks.corners[at]! & differs.corners) !== 0 || (looks.kinds[at]! & differs.kinds) !== 0;
-    if (!touched && at !== supposedAt) continue;
+  for (const at of reach.leaves) {
     computeStep(at, rig, record, supposed);
     if (differsAt(at, record, before)) {
       changed[at] = 1;
@@ -58,8 +78,7 @@ export function computeFiguresAgain(
     }
   }
   if (!any) return before;
-  for (let i = 0; i < derivedSteps.length; i++) {
-    const at = derivedSteps[i]!;
+  for (const at of reach.derived) {
     const { inputs } = steps[at]!;
     let touched = false;
     for (let j = 0; j < inputs.length && !touched; j++) touched = changed[inputs[j]!] === 1;

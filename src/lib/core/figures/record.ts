@@ -52,6 +52,10 @@ export const steps: readonly Step[] = figureOrder.map((id) => {
       };
 });
 
+/** Places of the leaves, and of what is computed, each in the order of the table. */
+export const leafSteps: readonly number[] = steps.flatMap(({ read }, at) => (read ? [at] : []));
+export const derivedSteps: readonly number[] = steps.flatMap(({ read }, at) => (read ? [] : [at]));
+
 /** Begun with a fraction, so that the engine keeps the list as doubles and never boxes one. */
 const noValues: number[] = steps.map(() => 0.5);
 noValues.fill(0);
@@ -95,8 +99,18 @@ export function computeFigures(
     states: noStates.slice(),
     refused: undefined
   }));
-  for (let at = 0; at < steps.length; at++)
-    for (let of = 0; of < rigs.length; of++) computeStep(at, rigs[of]!, records[of]!, supposed[of]);
+  // A leaf looks at the rig only, so all of them can go first.
+  for (let i = 0; i < leafSteps.length; i++) {
+    const at = leafSteps[i]!;
+    const read = steps[at]!.read!;
+    for (let of = 0; of < rigs.length; of++)
+      readLeaf(at, read, rigs[of]!, records[of]!, supposed[of]);
+  }
+  for (let i = 0; i < derivedSteps.length; i++) {
+    const at = derivedSteps[i]!;
+    const step = steps[at]!;
+    for (let of = 0; of < records.length; of++) derive(at, step, records[of]!);
+  }
   return records;
 }
 
@@ -107,39 +121,77 @@ export function computeStep(
   record: FigureRecord,
   supposed?: Supposed
 ): void {
-  const { values, states } = record;
-  const { read, compute, inputs, whenAbsent } = steps[at]!;
+  const step = steps[at]!;
+  if (step.read) readLeaf(at, step.read, rig, record, supposed);
+  else derive(at, step, record);
+}
+
+function readLeaf(
+  at: number,
+  read: LeafRow['read'],
+  rig: PlacedRig,
+  record: FigureRecord,
+  supposed: Supposed | undefined
+): void {
+  let stated: number | null | undefined;
   try {
-    if (read) {
-      const stated = read(rig);
-      const value = stated === undefined && at === supposed?.at ? supposed.value : stated;
-      states[at] = value === null ? absent : value === undefined ? unknown : known;
-      values[at] = value ?? 0;
-      return;
-    }
-    let state = known;
-    for (let i = 0; i < inputs.length; i++) {
-      const input = inputs[i]!;
-      const inputState = states[input]!;
-      // The first input is what the figure is of; only the others may be stood in for.
-      if (i > 0 && inputState === absent && !Number.isNaN(whenAbsent)) {
-        scratch[i] = whenAbsent;
-        continue;
-      }
-      if (inputState > state) state = inputState;
-      scratch[i] = values[input]!;
-    }
-    const value = state === known ? computeFrom(compute, inputs.length) : 0;
+    stated = read(rig);
+  } catch (error) {
+    refuse(at, record, error);
+    return;
+  }
+  if (typeof stated === 'number') {
+    record.states[at] = known;
+    record.values[at] = stated;
+  } else if (stated === null) setAside(at, record, absent);
+  else if (supposed !== undefined && supposed.at === at) {
+    record.states[at] = known;
+    record.values[at] = supposed.value;
+  } else setAside(at, record, unknown);
+}
+
+function derive(at: number, { compute, inputs, whenAbsent }: Step, record: FigureRecord): void {
+  const { values, states } = record;
+  const first = inputs[0]!;
+  // The first input is what the figure is of; only the others may be stood in for.
+  let state = states[first]!;
+  if (state === absent) {
+    setAside(at, record, absent);
+    return;
+  }
+  scratch[0] = values[first]!;
+  for (let i = 1; i < inputs.length; i++) {
+    const input = inputs[i]!;
+    const inputState = states[input]!;
+    if (inputState === known) scratch[i] = values[input]!;
+    else if (inputState === absent && !Number.isNaN(whenAbsent)) scratch[i] = whenAbsent;
+    else if (inputState > state) state = inputState;
+  }
+  if (state !== known) {
+    setAside(at, record, state);
+    return;
+  }
+  try {
+    const value = computeFrom(compute, inputs.length);
     if (Number.isNaN(value))
       throw new RelationError(figureOrder[at]!, value, 'must come out as a number');
-    states[at] = state;
+    states[at] = known;
     values[at] = value;
   } catch (error) {
-    if (!(error instanceof RelationError)) throw error;
-    states[at] = unknown;
-    values[at] = 0;
-    (record.refused ??= new Map()).set(figureOrder[at]!, error);
+    refuse(at, record, error);
   }
+}
+
+function setAside(at: number, { states, values }: FigureRecord, state: number): void {
+  states[at] = state;
+  values[at] = 0;
+}
+
+/** A relation that refuses its inputs leaves its figure unknown, and says so. */
+function refuse(at: number, record: FigureRecord, error: unknown): void {
+  if (!(error instanceof RelationError)) throw error;
+  setAside(at, record, unknown);
+  (record.refused ??= new Map()).set(figureOrder[at]!, error);
 }
 
 export function stateOf(record: FigureRecord, id: FigureId): number {

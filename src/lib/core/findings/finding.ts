@@ -15,7 +15,7 @@ export const severities = ['note', 'warn', 'stop'] as const;
 export type Severity = (typeof severities)[number];
 
 export function severityRank(severity: Severity): number {
-  return severities.indexOf(severity);
+  return severity === 'stop' ? 2 : severity === 'warn' ? 1 : 0;
 }
 
 export const families = [
@@ -110,40 +110,62 @@ export interface PlanFindingRow extends RowBase {
 export type FindingRow = AngleFindingRow | PlanFindingRow;
 
 /**
- * A finding that stands. A class of one shape, filled once, because a plan is judged for every glance;
- * its key is put together only for those who compare.
+ * A finding that stands: what a row found, and where. Only what every judgement compares is taken out of
+ * what the row found; the rest is looked up when somebody asks.
  */
 export class Finding implements Held {
   readonly severity: Severity;
+  /** Higher is worse. */
+  readonly rank: number;
   readonly about: string | undefined;
-  readonly lineIds: readonly string[] | undefined;
-  readonly comesAlong: boolean | undefined;
-  readonly sceneIds: readonly string[] | undefined;
-  readonly has: number | undefined;
-  readonly needs: number | undefined;
-  readonly unit: Held['unit'];
-  readonly figure: FigureId | undefined;
-  readonly title: () => string;
-  readonly why: () => string;
+  readonly code: string;
 
   constructor(
     readonly row: FindingRow,
-    held: Held,
+    private readonly held: Held,
     readonly scene?: { readonly id: string; readonly name: string },
-    readonly angleId?: string,
-    readonly code = row.code
+    readonly angleId?: string
   ) {
     this.severity = held.severity;
+    this.rank = severityRank(held.severity);
     this.about = held.about;
-    this.lineIds = held.lineIds;
-    this.comesAlong = held.comesAlong;
-    this.sceneIds = held.sceneIds;
-    this.has = held.has;
-    this.needs = held.needs;
-    this.unit = held.unit;
-    this.figure = held.figure;
-    this.title = held.title;
-    this.why = held.why;
+    this.code = row.code;
+  }
+
+  get lineIds(): readonly string[] | undefined {
+    return this.held.lineIds;
+  }
+
+  get comesAlong(): boolean | undefined {
+    return this.held.comesAlong;
+  }
+
+  get sceneIds(): readonly string[] | undefined {
+    return this.held.sceneIds;
+  }
+
+  get has(): number | undefined {
+    return this.held.has;
+  }
+
+  get needs(): number | undefined {
+    return this.held.needs;
+  }
+
+  get unit(): Held['unit'] {
+    return this.held.unit;
+  }
+
+  get figure(): FigureId | undefined {
+    return this.held.figure;
+  }
+
+  get title(): () => string {
+    return this.held.title;
+  }
+
+  get why(): () => string {
+    return this.held.why;
   }
 
   get sceneId(): string | undefined {

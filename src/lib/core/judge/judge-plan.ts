@@ -1,7 +1,7 @@
 import { computeFigures, type FigureRecord, type Supposed, unknown } from '../figures/record';
 import { type FigureId, figureIndex } from '../figures/table';
 import { partOfLeaf } from '../figures/why';
-import { Finding, severityRank } from '../findings/finding';
+import { Finding } from '../findings/finding';
 import { angleFindings, judgesOfAngle, planFindings, readsOfFinding } from '../findings/table';
 import { scoreAxis } from '../merit/axis-scores';
 import { axes } from '../merit/axis-curves';
@@ -67,8 +67,9 @@ export function judgePlan(
   const kit = makeKit(plan, shelf);
   const rigs = placeRigs(project, plan, kit);
   const differing = before?.differing(project, kit);
-  const differences = rigs.map((rig) => differing?.angle(rig));
-  const records = figuresOf(rigs, differences, answer);
+  const supposed = answer ? rigs.map((rig) => supposedIn(rig, answer)) : noneSupposed;
+  const differences = rigs.map((rig, at) => differing?.angle(rig, supposed[at]));
+  const records = figuresOf(rigs, differences, supposed);
   const angles = rigs.map((rig, at): AngleJudgement => {
     return { scene: rig.scene, angle: rig.angle, rig, record: records[at]! };
   });
@@ -78,7 +79,7 @@ export function judgePlan(
   for (const row of planFindings) {
     for (const held of row.judge(planContext)) findings.push(new Finding(row, held));
   }
-  findings.sort((a, b) => severityRank(b.severity) - severityRank(a.severity));
+  findings.sort((a, b) => b.rank - a.rank);
 
   const weights = weightsOf(project);
   const scores = scoresOf(project.scenes, angles, differences);
@@ -113,19 +114,16 @@ function placeRigs(project: Project, plan: Plan, kit: Kit): PlacedRig[] {
 
 type Differences = readonly (DifferingAngle | undefined)[];
 
+const noneSupposed: readonly (Supposed | undefined)[] = [];
+
 function figuresOf(
   rigs: readonly PlacedRig[],
   differences: Differences,
-  answer: SupposedAnswer | undefined
+  supposed: readonly (Supposed | undefined)[]
 ): FigureRecord[] {
-  const supposed = rigs.map((rig) => answer && supposedIn(rig, answer));
-  const fromNothing = rigs.filter((_, at) => !differences[at]);
-  const computed = computeFigures(
-    fromNothing,
-    supposed.filter((_, at) => !differences[at])
-  );
-  return differences.map((difference, at) =>
-    difference ? difference.figures(supposed[at]) : computed.shift()!
+  if (!differences.some((difference) => difference)) return computeFigures(rigs, supposed);
+  return rigs.map(
+    (rig, at) => differences[at]?.figures() ?? computeFigures([rig], [supposed[at]])[0]!
   );
 }
 

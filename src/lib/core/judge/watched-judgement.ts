@@ -1,6 +1,8 @@
 import { type FigureRecord, type Supposed, unknown } from '../figures/record';
 import {
   computeFiguresAgain,
+  figuresInReach,
+  type FiguresInReach,
   type LeafLooks,
   noneChanged,
   watchLeaves
@@ -72,40 +74,52 @@ class DifferingPlan {
   ) {}
 
   /** The angle judged before, and what differs in it; undefined when it has to be judged from nothing. */
-  angle(rig: PlacedRig): DifferingAngle | undefined {
+  angle(rig: PlacedRig, supposed: Supposed | undefined): DifferingAngle | undefined {
     const before = this.watched.angle(rig.scene, rig.angle);
     return (
       before &&
       new DifferingAngle(
         before,
         rig,
-        rigChanges(before.judged.rig, rig, this.bags, this.briefIsSame)
+        rigChanges(before.judged.rig, rig, this.bags, this.briefIsSame),
+        supposed
       )
     );
   }
 }
 
+/** Everything of an angle that a difference may change; the rest stands without being looked at. */
+interface Reach {
+  figures: FiguresInReach;
+  connections: boolean;
+  /** By the place of the row in the finding table. */
+  rows: readonly boolean[];
+  axes: ReadonlySet<Axis>;
+}
+
 export class DifferingAngle {
   readonly #changed = noneChanged();
   #anyChanged = false;
+  readonly #reach: Reach;
 
   constructor(
     private readonly before: WatchedAngle,
     private readonly rig: PlacedRig,
-    private readonly differs: Looks
+    private readonly differs: Looks,
+    private readonly supposed: Supposed | undefined
   ) {
-    if (!touch(before.connectionLooks, differs)) rig.connections = connectionsOf(before.judged.rig);
+    this.#reach = before.reach(differs, supposed);
+    if (!this.#reach.connections) rig.connections = connectionsOf(before.judged.rig);
   }
 
-  figures(supposed?: Supposed): FigureRecord {
-    const { judged, leafLooks } = this.before;
+  figures(): FigureRecord {
+    const { judged } = this.before;
     const record = computeFiguresAgain(
       judged.record,
-      leafLooks,
+      this.#reach.figures,
       this.rig,
-      this.differs,
       this.#changed,
-      supposed
+      this.supposed
     );
     this.#anyChanged = record !== judged.record;
     return record;
@@ -114,7 +128,9 @@ export class DifferingAngle {
   /** What a row said before, where it has looked at nothing that differs. To be asked after `figures`. */
   verdict(row: number): Verdict | undefined {
     const verdict = this.before.verdicts[row];
-    return verdict && !touch(verdict.looks, this.differs) && !this.anyChanged(verdict.figures)
+    return verdict &&
+      (!this.#reach.rows[row] ||
+        (!touch(verdict.looks, this.differs) && !this.anyChanged(verdict.figures)))
       ? verdict
       : undefined;
   }
@@ -122,7 +138,8 @@ export class DifferingAngle {
   /** Points of an axis as before, where nothing they stand on differs; otherwise anew. */
   score(axis: Axis, record: FigureRecord): AxisScore | undefined {
     const { looks, score } = this.before.axis(axis);
-    return touch(looks, this.differs) || this.anyChanged(figuresOfAxis(axis))
+    return this.#reach.axes.has(axis) &&
+      (touch(looks, this.differs) || this.anyChanged(figuresOfAxis(axis)))
       ? scoreAxis(axis, this.rig, record)
       : score;
   }
@@ -158,6 +175,32 @@ class WatchedAngle {
 
   axis(axis: Axis) {
     return this.#axes.get(axis)!;
+  }
+
+  /** Parts tried for one pocket differ in the same places, so how far a difference reaches is kept. */
+  reach(differs: Looks, supposed: Supposed | undefined): Reach {
+    if (supposed) return this.findReach(differs, supposed);
+    let byKinds = this.#reaches.get(differs.corners);
+    if (!byKinds) this.#reaches.set(differs.corners, (byKinds = new Map()));
+    let reach = byKinds.get(differs.kinds);
+    if (!reach) byKinds.set(differs.kinds, (reach = this.findReach(differs, undefined)));
+    return reach;
+  }
+  readonly #reaches = new Map<number, Map<number, Reach>>();
+
+  private findReach(differs: Looks, supposed: Supposed | undefined): Reach {
+    const figures = figuresInReach(this.leafLooks, differs, supposed);
+    const reached = (places: readonly number[]) => places.some((at) => figures.flags[at] === 1);
+    return {
+      figures,
+      connections: touch(this.connectionLooks, differs),
+      rows: this.verdicts.map(
+        (verdict) => !verdict || touch(verdict.looks, differs) || reached(verdict.figures)
+      ),
+      axes: new Set(
+        axes.filter((axis) => touch(this.axis(axis).looks, differs) || reached(figuresOfAxis(axis)))
+      )
+    };
   }
 }
 
