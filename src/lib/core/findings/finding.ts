@@ -168,6 +168,12 @@ export class Finding implements Held {
     return this.held.why;
   }
 
+  /** The title as words; put together once, for a finding that stands is compared with a thousand kits. */
+  get words(): string {
+    return (this.#words ??= this.held.title());
+  }
+  #words: string | undefined;
+
   get sceneId(): string | undefined {
     return this.scene?.id;
   }

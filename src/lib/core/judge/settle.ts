@@ -48,8 +48,6 @@ export function completeKit(
   shelf: Shelf,
   mending?: string
 ): { project: Project; acts: Act[]; judgement: Judgement } {
-  const before = watchedBefore.judgement;
-  const openBefore = new Set(before.findings.map((finding) => finding.key));
   const acts: Act[] = [];
   let now = project;
   let judgement = judged(now, shelf, watchedBefore);
@@ -59,7 +57,7 @@ export function completeKit(
       (finding) =>
         !tried.has(finding.key) &&
         (joints[finding.code] !== undefined || finding.comesAlong === true) &&
-        (!openBefore.has(finding.key) || finding.key === mending)
+        (!watchedBefore.keys.has(finding.key) || finding.key === mending)
     );
     if (!open) break;
     tried.add(open.key);

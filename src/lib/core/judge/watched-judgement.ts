@@ -37,11 +37,15 @@ interface Verdict {
  */
 export class WatchedJudgement {
   readonly #angles = new Map<Angle, WatchedAngle>();
+  /** Keys of what it found. */
+  readonly keys: ReadonlySet<string>;
 
   constructor(
     readonly project: Project,
     readonly judgement: Judgement
-  ) {}
+  ) {
+    this.keys = new Set(judgement.findings.map(({ key }) => key));
+  }
 
   /** What another state of the same project differs in, to be asked angle by angle. */
   differing(project: Project, kit: Kit): DifferingPlan {
