@@ -10,12 +10,22 @@ import {
 } from './own-setup.mjs';
 
 installWhenNeeded();
-const core = run(process.execPath, [bundleWhenChanged('bench', 'scripts/bench/main.ts')]);
-if (core !== 0 || process.argv.includes('--core')) process.exit(core);
+if (run(process.execPath, [bundleWhenChanged('bench', 'scripts/bench/main.ts')]) !== 0)
+  process.exit(1);
+
+const program = bundleWhenChanged('bench-page', 'scripts/bench/page.ts');
+const { measureInWorker, measurePage } = await import(
+  pathToFileURL(join(projectRoot, program)).href
+);
+await measureInWorker(
+  join(
+    projectRoot,
+    bundleWhenChanged('bench-worker', 'scripts/bench/worker.ts', 'vite.worker.config.ts')
+  )
+);
+if (process.argv.includes('--core')) process.exit(0);
 
 buildWhenChanged();
-const program = bundleWhenChanged('bench-page', 'scripts/bench/page.ts');
-const { measurePage } = await import(pathToFileURL(join(projectRoot, program)).href);
 const { serve } = await import('./serve.mjs');
 const { address, close } = await serve(4371);
 await measurePage(address);

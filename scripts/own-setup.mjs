@@ -94,20 +94,19 @@ export function buildWhenChanged(strict = false) {
  * these sources already. Answers with the path of the bundle.
  * @param {string} name @param {string} entry
  */
-export function bundleWhenChanged(name, entry) {
+export function bundleWhenChanged(name, entry, config = 'vite.node.config.ts') {
   const folder = join('.svelte-kit', 'programs', name);
   const stamp = join(projectRoot, folder, '.built-from');
-  const sources = fingerprint(['src/lib', 'scripts', 'package-lock.json', 'vite.node.config.ts']);
+  const sources = fingerprint(['src/lib', 'scripts', 'package-lock.json', config]);
   if (!isStamped(stamp, sources)) {
     const built = run(process.execPath, [
       join('node_modules', 'vite', 'bin', 'vite.js'),
       'build',
       '--config',
-      'vite.node.config.ts',
+      config,
       '--logLevel',
       'error',
-      '--ssr',
-      entry,
+      ...(config === 'vite.node.config.ts' ? ['--ssr', entry] : []),
       '--outDir',
       folder
     ]);

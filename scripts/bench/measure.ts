@@ -1,11 +1,18 @@
-/** Time of each of so many runs in microseconds, after a warm-up of a fifth of them. */
-export function sampleMicroseconds(samples: number, run: () => void): number[] {
-  for (let warm = 0; warm < Math.max(3, samples / 5); warm++) run();
-  return Array.from({ length: samples }, () => {
+/** A sample takes at least this long, for a browser tells the time in tenths of milliseconds. */
+const SAMPLE_MICROSECONDS = 4000;
+const FEWEST_SAMPLES = 9;
+
+/** Time of one run in microseconds, several times over, after a warm-up of as many runs. */
+export function sampleMicroseconds(runs: number, run: () => void): number[] {
+  const timed = (count: number): number => {
     const begun = performance.now();
-    run();
-    return (performance.now() - begun) * 1000;
-  });
+    for (let at = 0; at < count; at++) run();
+    return ((performance.now() - begun) * 1000) / count;
+  };
+  const one = timed(Math.max(3, runs));
+  const batch = Math.max(1, Math.ceil(SAMPLE_MICROSECONDS / Math.max(one, 0.1)));
+  const samples = Math.max(FEWEST_SAMPLES, Math.ceil(runs / batch));
+  return Array.from({ length: samples }, () => timed(batch));
 }
 
 export function median(values: readonly number[]): number {

@@ -1,3 +1,4 @@
+import { readFile } from 'node:fs/promises';
 import { chromium, type Page } from '@playwright/test';
 import { median } from './measure';
 
@@ -52,12 +53,33 @@ function acts(): void {
   };
 }
 
-/** Opens the shelf with five thousand parts in a real browser and times it from click to picture. */
-export async function measurePage(address: string): Promise<void> {
-  const browser = await chromium.launch({
+const openBrowser = () =>
+  chromium.launch({
     executablePath: '/usr/bin/chromium',
     args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--no-first-run']
   });
+
+/** Runs the bench of the core in a worker of a real browser, where it works for a person. */
+export async function measureInWorker(program: string): Promise<void> {
+  const browser = await openBrowser();
+  const page = await browser.newPage();
+  const lines = await page.evaluate(
+    (code) =>
+      new Promise<string[]>((resolve, reject) => {
+        const worker = new Worker(URL.createObjectURL(new Blob([code])));
+        worker.onmessage = ({ data }: MessageEvent<string[]>) => resolve(data);
+        worker.onerror = ({ message }) => reject(new Error(message));
+      }),
+    await readFile(program, 'utf8')
+  );
+  console.log('\nIn a worker of the browser, as the app judges:');
+  for (const line of lines) console.log(line);
+  await browser.close();
+}
+
+/** Opens the shelf with five thousand parts in a real browser and times it from click to picture. */
+export async function measurePage(address: string): Promise<void> {
+  const browser = await openBrowser();
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   await page.addInitScript(acts);
   await page.goto(`${address}/?open=demo`);

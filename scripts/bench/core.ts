@@ -1,0 +1,154 @@
+import { applyAct } from '$lib/core/acts/apply-act';
+import { newLine, swapFor } from '$lib/core/findings/part-candidates';
+import { demoProject } from '$lib/catalogue/demo-project';
+import { catalogue, shelfOf } from '$lib/catalogue/load-catalogue';
+import { judgeCandidates } from '$lib/core/judge/candidates';
+import { judgePlan } from '$lib/core/judge/judge-plan';
+import { watched } from '$lib/core/judge/watched-judgement';
+import { remediesFor } from '$lib/core/judge/settle';
+import { closeJoints } from '$lib/core/judge/close-joints';
+import type { Project } from '$lib/core/model/project';
+import { activePlan } from '$lib/core/model/active-plan';
+import { makeShelf } from '$lib/core/model/shelf';
+import { makeEntries, openSieve, sift } from '$lib/ui/shelf/shelf-search';
+import { median, sampleMicroseconds } from './measure';
+
+interface Row {
+  work: string;
+  medianUs: number;
+  aim: string;
+}
+
+const project = demoProject();
+const shelf = shelfOf(project);
+
+/** The demo with its scenes or lines repeated, to see how the work grows. */
+function grown(scenes: number, lines: number): Project {
+  const large = demoProject();
+  large.scenes = Array.from({ length: scenes }, (_, at) => ({
+    ...large.scenes[at % large.scenes.length]!,
+    id: `s-${at}`
+  }));
+  const plan = activePlan(large);
+  plan.lines = Array.from({ length: lines }, (_, at) => ({
+    ...plan.lines[at % plan.lines.length]!,
+    id: `l-${at}`
+  }));
+  plan.rigs = [];
+  return large;
+}
+
+/** Medians of the core's work on this machine, in whatever runs this program, as lines of text. */
+export function measureCore(): string[] {
+  const rows: Row[] = [];
+  function measure(work: string, aim: string, samples: number, run: () => void): number {
+    const us = median(sampleMicroseconds(samples, run));
+    rows.push({ work, medianUs: us, aim });
+    return us;
+  }
+
+  // How fast the machine is just now, for shared ones differ by the minute: compare runs by this row.
+  measure('yardstick: ten million whole numbers added', '', 9, () => {
+    let sum = 0;
+    for (let number = 0; number < 10_000_000; number++) sum = (sum + number) | 0;
+    if (sum === 1) throw new Error('the sum came out wrong');
+  });
+  const one = measure('judgePlan, the demo (3 scenes, 14 lines)', '≤ 100 µs', 12_000, () =>
+    judgePlan(project, activePlan(project), shelf)
+  );
+  for (const [scenes, lines] of [
+    [1, 14],
+    [3, 20],
+    [6, 20],
+    [12, 20],
+    [3, 40],
+    [3, 80]
+  ] as const) {
+    const large = grown(scenes, lines);
+    const us = measure(`judgePlan, ${scenes} scenes, ${lines} lines`, '', 800, () =>
+      judgePlan(large, activePlan(large), shelf)
+    );
+    rows.at(-1)!.aim = `${(us / one).toFixed(2)} × the demo`;
+  }
+  {
+    const before = judgePlan(project, activePlan(project), shelf);
+    const mic = before.kit.of('microphone')[0]!;
+    const swapped = catalogue
+      .ofKind('microphone')
+      .map((gear) => applyAct(project, swapFor(mic.line.id)(newLine(activePlan(project), gear))));
+    let at = 0;
+    const us = measure('judgePlan, a swap judged again', '', 3000, () => {
+      const next = swapped[at++ % swapped.length]!;
+      judgePlan(next, activePlan(next), shelf, { before: watched(project, before) });
+    });
+    rows.at(-1)!.aim = `${(us / one).toFixed(2)} × the demo`;
+  }
+  for (const pocket of ['sound', 'joining'] as const) {
+    const count = catalogue.items.length;
+    measure(`chooser, ${pocket} pocket of the ${count}-part shelf`, '', 15, () =>
+      judgeCandidates(project, shelf, pocket)
+    );
+  }
+  {
+    const mics = catalogue.ofKind('microphone');
+    const many = makeShelf(
+      catalogue.items,
+      Array.from({ length: 2000 - mics.length }, (_, at) => ({
+        ...mics[at % mics.length]!,
+        id: `mic-${at}`,
+        model: `${mics[at % mics.length]!.model} ${at}`
+      }))
+    );
+    const all = measure('chooser, a pocket of 2000: all judged', '', 5, () =>
+      judgeCandidates(project, many, 'sound')
+    );
+    rows.at(-1)!.aim = `≤ 250 ms; ${(all / 2000 / one).toFixed(2)} × the demo a part`;
+    const firsts: number[] = [];
+    for (let sample = 0; sample < 5; sample++) {
+      const begun = performance.now();
+      judgeCandidates(project, many, 'sound', () =>
+        firsts.push((performance.now() - begun) * 1000)
+      );
+    }
+    rows.push({
+      work: 'chooser, a pocket of 2000: first screen',
+      medianUs: median(firsts),
+      aim: '≤ 50 ms'
+    });
+  }
+  const judgement = judgePlan(project, activePlan(project), shelf);
+  measure(`remedies of all ${judgement.findings.length} findings`, '', 10, () =>
+    judgement.findings.forEach((finding) => remediesFor(project, shelf, judgement, finding))
+  );
+
+  for (const size of [catalogue.items.length, 5000]) {
+    const many = makeShelf(
+      catalogue.items,
+      Array.from({ length: Math.max(0, size - catalogue.items.length) }, (_, at) => {
+        const like = catalogue.items[at % catalogue.items.length]!;
+        return { ...like, id: `more-${at}`, model: `${like.model} ${at}` };
+      })
+    );
+    measure(`every joint closed, shelf of ${many.items.length}`, '', 30, () =>
+      closeJoints(project, many, judgement)
+    );
+    measure(`shelf of ${many.items.length}: prepared for walking`, '≤ 500 ms', 8, () =>
+      makeEntries(many.items)
+    );
+    const entries = makeEntries(many.items);
+    measure(`shelf of ${many.items.length}: sifted by words and price`, '≤ 50 ms', 30, () =>
+      sift(
+        entries,
+        { ...openSieve, words: 'lapel wireless', mostMinor: 20_000 },
+        { owned: new Set(), own: new Set(), inBag: new Set() }
+      )
+    );
+  }
+
+  const width = Math.max(...rows.map((row) => row.work.length));
+  return rows.map(({ work, medianUs, aim }) => {
+    const time =
+      medianUs >= 1000 ? `${(medianUs / 1000).toFixed(1)} ms` : `${medianUs.toFixed(0)} µs`;
+    return `${work.padEnd(width)}  ${time.padStart(9)}  ${aim}`;
+  });
+}
