@@ -7,6 +7,10 @@ export const shutterSteps = [
   800, 1000, 1250, 1600, 2000, 2500, 3200, 4000, 8000
 ] as const;
 
+const stopsOfStep: readonly number[] = shutterSteps.map(Math.log2);
+/** Two steps this alike are as near as each other; the slower one stands. */
+const SAME_STOPS = 1e-12;
+
 /** A flicker-safe step is preferred when it lies this near to half the frame time. */
 const FLICKER_SAFE_WITHIN_STOPS = 0.5;
 
@@ -21,20 +25,28 @@ const FLICKER_SAFE_WITHIN_STOPS = 0.5;
  */
 export function shutterForRateS(fps: number, mainsHz: number | undefined): number {
   mustBePositive('fps', fps);
+  const wanted = Math.log2(2 * fps);
   let nearest: number | undefined;
   let nearestSafe: number | undefined;
-  const stopsAway = (step: number) => Math.abs(Math.log2(step / (2 * fps)));
-  const nearer = (step: number, than: number | undefined) =>
-    than === undefined || stopsAway(step) < stopsAway(than) - 1e-12;
-  for (const step of shutterSteps) {
+  let missed = Infinity;
+  let missedSafe = Infinity;
+  for (let at = 0; at < shutterSteps.length; at++) {
+    const step = shutterSteps[at]!;
     // No exposure can last longer than a frame.
     if (step < fps) continue;
-    if (nearer(step, nearest)) nearest = step;
-    const safe =
-      mainsHz !== undefined &&
-      stopsAway(step) <= FLICKER_SAFE_WITHIN_STOPS &&
-      flickerLeftPercent(1 / step, mainsHz) < FLICKER_PERCENT.fine;
-    if (safe && nearer(step, nearestSafe)) nearestSafe = step;
+    const away = Math.abs(stopsOfStep[at]! - wanted);
+    if (away < missed - SAME_STOPS) {
+      missed = away;
+      nearest = step;
+    }
+    if (mainsHz === undefined || away > FLICKER_SAFE_WITHIN_STOPS) continue;
+    if (
+      away < missedSafe - SAME_STOPS &&
+      flickerLeftPercent(1 / step, mainsHz) < FLICKER_PERCENT.fine
+    ) {
+      missedSafe = away;
+      nearestSafe = step;
+    }
   }
   return 1 / (nearestSafe ?? nearest ?? shutterSteps[shutterSteps.length - 1]!);
 }
