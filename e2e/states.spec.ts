@@ -91,7 +91,7 @@ test('what is kept but cannot be read is saved as it is, and one begins anew bes
   await expect(
     page.getByRole('heading', { name: 'What is kept here cannot be opened' })
   ).toBeVisible();
-  await expect(page.getByText(/project\.scenes must hold/)).toBeVisible();
+  await expect(page.getByText(/project\.scenes must be a list/)).toBeVisible();
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Save it as it is' }).click();
   const chunks: Buffer[] = [];
@@ -108,6 +108,12 @@ test('no network is said beside what is kept, and no more than that', async ({ p
   await kept(page);
   await context.setOffline(true);
   await expect(page.getByText('offline, all kept', { exact: true })).toBeVisible();
+  await page.setViewportSize({ width: 390, height: 844 });
+  const word = page.getByRole('status').filter({ hasText: 'offline' });
+  await expect(word).toBeInViewport();
+  expect((await word.boundingBox())!.width).toBeGreaterThan(30);
+  await expect(page.getByText(', all kept')).toBeHidden();
+  await page.setViewportSize({ width: 1280, height: 800 });
   await context.setOffline(false);
   await expect(page.getByText('all kept', { exact: true })).toBeVisible();
 });

@@ -60,7 +60,7 @@
           <p class="held">
             would be <b class="figures">{points(now)}</b
             >{#if next && !next.works && Math.round(next.low) !== Math.round(now.low)}
-              → <b class="figures">{points(next)}</b>{/if} once its stops are settled
+              &nbsp;→&nbsp;<b class="figures">{points(next)}</b>{/if} once its stops are settled
           </p>
         {:else if now.heldBackBy}
           <p class="held">held back by {now.heldBackBy}</p>

@@ -27,9 +27,11 @@
         : satchel.keeping === 'tab'
           ? 'kept in this tab only'
           : online.current === false
-            ? 'offline, all kept'
+            ? 'offline'
             : 'all kept'
   );
+  /** Nothing one has to know; a phone has no room for it. */
+  const asUsual = $derived(savedWords === 'all kept' || savedWords === 'keeping…');
 </script>
 
 <header>
@@ -44,10 +46,12 @@
     <span
       class="saved"
       class:failed={satchel.saved === 'failed' || satchel.keeping === 'tab'}
+      class:usual={asUsual}
       title={online.current === false
         ? 'No network. Everything works without one; what you do is kept here.'
         : undefined}
-      role="status">{savedWords}</span
+      role="status"
+      >{savedWords}{#if savedWords === 'offline'}<span class="more">, all kept</span>{/if}</span
     >
     <div class="tools">
       <button
@@ -253,10 +257,25 @@
       padding: 0.25rem 0.8rem;
     }
 
-    .saved,
     .project,
-    .keys {
+    .keys,
+    .saved .more {
       display: none;
+    }
+
+    .saved {
+      max-width: 5.2rem;
+      line-height: 1.15;
+      white-space: normal;
+    }
+
+    /* Heard still, and not seen. */
+    .saved.usual {
+      position: absolute;
+      width: 1px;
+      height: 1px;
+      overflow: hidden;
+      clip-path: inset(50%);
     }
 
     .brand {
