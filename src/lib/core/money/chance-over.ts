@@ -1,4 +1,4 @@
-import { MoneyError } from './minor';
+import { minor, MoneyError } from './minor';
 
 /** What one line may come to, in whole minor units; `likely` is the mode. */
 export interface PriceRange {
@@ -72,6 +72,7 @@ function convolve(a: Sum, b: Sum): Sum {
  * @example chanceOver([{low:700,likely:760,high:900},{low:250,likely:300,high:380},{low:90,likely:100,high:140}], 1200) // 0.53
  */
 export function chanceOver(ranges: readonly PriceRange[], limitMinor: number): number {
+  minor(limitMinor, 'limitMinor');
   const lines = ranges.map(checked);
   const spread = lines.reduce((sum, { low, high }) => sum + (high - low), 0);
   const step = Math.max(1, Math.ceil(spread / MOST_STEPS));
@@ -96,6 +97,7 @@ export function chanceOver(ranges: readonly PriceRange[], limitMinor: number): n
  * one draw places every line at the same share of its own range.
  */
 export function chanceOverTogether(ranges: readonly PriceRange[], limitMinor: number): number {
+  minor(limitMinor, 'limitMinor');
   const lines = ranges.map(checked);
   const at = (chance: number) =>
     lines.reduce((sum, { low, likely, high }) => {

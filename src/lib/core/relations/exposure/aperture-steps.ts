@@ -1,3 +1,5 @@
+import { mustBePositive } from '../argument';
+
 /** Third-stop apertures as lenses mark them. */
 export const apertureSteps = [
   0.95, 1, 1.1, 1.2, 1.4, 1.6, 1.8, 2, 2.2, 2.5, 2.8, 3.2, 3.5, 4, 4.5, 5, 5.6, 6.3, 7.1, 8, 9, 10,
@@ -9,5 +11,6 @@ export const apertureSteps = [
  * @example stoppedDownTo(4.3) // 4.5
  */
 export function stoppedDownTo(apertureN: number): number {
+  mustBePositive('apertureN', apertureN);
   return apertureSteps.find((step) => step >= apertureN - 1e-9) ?? apertureSteps.at(-1)!;
 }

@@ -1,4 +1,9 @@
-import { mustBeBeyondFocalLength, mustBePositive, RelationError } from '../argument';
+import {
+  mustBeBeyondFocalLength,
+  mustBePositive,
+  mustNotBeNegative,
+  RelationError
+} from '../argument';
 
 /** Blur as a share of the picture's long side, and the word people use. Each begins at its figure. */
 export const blurWords = [
@@ -10,7 +15,8 @@ export const blurWords = [
 
 /** @example blurWord(1.28) // 'soft' */
 export function blurWord(percent: number): (typeof blurWords)[number]['word'] {
-  return blurWords.find(({ fromPercent }) => percent >= fromPercent)?.word ?? 'readable';
+  mustNotBeNegative('percent', percent);
+  return blurWords.find(({ fromPercent }) => percent >= fromPercent)!.word;
 }
 
 /**

@@ -30,7 +30,7 @@ export function heatMinutes(
  * One known time fixes the rise once a time constant is assumed: ΔT = (T_lim − T_amb)/(1 − e^(−t/τ)).
  * Bodies differ in τ, so it is asked at both ends of a range.
  *
- * @example heatRiseFromTime(60, 25, 30, 21.1) // 46.2 K
+ * @example heatRiseFromTime(60, 25, 30, 21.1) // 46.1 K
  */
 export function heatRiseFromTime(
   limitC: number,

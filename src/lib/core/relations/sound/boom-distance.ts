@@ -1,4 +1,4 @@
-import { mustBePositive, mustNotBeNegative, RelationError } from '../argument';
+import { mustBeFinite, mustBePositive, mustNotBeNegative, RelationError } from '../argument';
 
 /** The boom keeps this far above the edge of the picture. */
 const CLEAR_OF_FRAME_M = 0.05;
@@ -23,6 +23,7 @@ export function boomDistanceM(
   mustNotBeNegative('topAboveMouthM', topAboveMouthM);
   mustBePositive('lensDistanceM', lensDistanceM);
   mustNotBeNegative('inFrontM', inFrontM);
+  mustBeFinite('lensAboveMouthM', lensAboveMouthM);
   if (inFrontM >= lensDistanceM) {
     throw new RelationError('inFrontM', inFrontM, 'must be less than the distance to the lens');
   }
@@ -46,6 +47,7 @@ export function nearestBoomForwardM(
 ): number {
   mustNotBeNegative('topAboveMouthM', topAboveMouthM);
   mustBePositive('lensDistanceM', lensDistanceM);
+  mustBeFinite('lensAboveMouthM', lensAboveMouthM);
   const slope = (topAboveMouthM - lensAboveMouthM) / lensDistanceM;
   return Math.max(0, (slope * (topAboveMouthM + CLEAR_OF_FRAME_M)) / (1 + slope ** 2));
 }
