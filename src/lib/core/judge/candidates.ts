@@ -117,7 +117,6 @@ function judgeCandidate(
   const replacedCost = replaced
     ? (before.money.lines.find((one) => one.line.id === replaced.id)?.firmMinor ?? 0)
     : 0;
-  const joinedIds = new Set(plan.lines.map((one) => one.id));
   return {
     gear,
     basis,
@@ -125,7 +124,7 @@ function judgeCandidate(
     replaces: replaced?.id,
     trueCostMinor: after.money.firmMinor - before.money.firmMinor + replacedCost,
     joins: after.money.lines
-      .filter((one) => !joinedIds.has(one.line.id) && one.line.id !== line.id)
+      .filter((one) => one.line.id !== line.id && !plan.lines.some(({ id }) => id === one.line.id))
       .map((one) => one.gear?.model ?? one.line.gearId),
     firmMinor: after.money.firmMinor,
     remainingMinor: after.money.remainingMinor,

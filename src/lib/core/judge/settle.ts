@@ -55,8 +55,8 @@ export function completeKit(
   for (let round = 0; round < MOST_COMPLETED; round++) {
     const open = judgement.findings.find(
       (finding) =>
-        !tried.has(finding.key) &&
         (joints[finding.code] !== undefined || finding.comesAlong === true) &&
+        !tried.has(finding.key) &&
         (!watchedBefore.keys.has(finding.key) || finding.key === mending)
     );
     if (!open) break;

@@ -107,7 +107,7 @@ export function statementOf(project: Project, plan: Plan, shelf: Shelf): MoneySt
     running += firmMinor;
     later += laterMinor;
     const at = (one: number | undefined) =>
-      inKit && price ? lineCostMinor(line, minor(one ?? price.likely, 'price')) : minor(0);
+      one === undefined || !inKit ? firmMinor : lineCostMinor(line, minor(one, 'price'));
     const range = { low: at(price?.low), likely: firmMinor, high: at(price?.high) };
     lowest += range.low;
     worst += range.high;
