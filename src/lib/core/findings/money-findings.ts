@@ -8,7 +8,7 @@ import { daysBetween, STALE_AFTER_DAYS } from '../money/days';
 import type { MoneyStatement, StatementLine } from '../money/statement';
 import { countPieces } from '../rigs/kit';
 import { hearsVoice } from '../rigs/placed-rig';
-import { micPlacesFor } from '../rigs/place-rig';
+import { micPlacesFor } from '../rigs/place-mic';
 import { supportsByPlace } from '../rigs/places';
 import type { Held, PlanContext, PlanFindingRow, Proposal } from './finding';
 import { cheapestOf, swapFor } from './part-candidates';

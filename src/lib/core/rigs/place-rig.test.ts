@@ -6,7 +6,8 @@ import type { PlanLine } from '../model/plan';
 import type { Project } from '../model/project';
 import { activePlan } from '../model/active-plan';
 import { makeKit } from './kit';
-import { chooseMode, filterScrewsOn, micPlacesFor, widestApertureN } from './place-rig';
+import { chooseMode, filterScrewsOn, widestApertureN } from './place-rig';
+import { micPlacesFor } from './place-mic';
 import { connectionsOf, isMissingPort } from './connections';
 
 const line = (gearId: string, more: Partial<PlanLine> = {}): PlanLine => ({
