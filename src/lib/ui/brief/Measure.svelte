@@ -1,8 +1,9 @@
 <script lang="ts">
   import { NumberInput } from 'carbon-components-svelte';
   import type { UnitSystem } from '../../core/model/project';
+  import { shownUnit } from './shown-units';
 
-  /** A figure one slides or types; kept when let go. Lengths follow the person's units. */
+  /** A figure one slides or types; kept when let go. Figures follow the person's units. */
   interface Props {
     label: string;
     value: number;
@@ -27,11 +28,11 @@
     onset
   }: Props = $props();
 
-  const inch = 0.0254;
-  const asInches = $derived(unit === 'm' && units === 'imperial');
+  const own = $derived(shownUnit(unit, units));
+  const unitShown = $derived(own?.unit ?? unit);
   const shown = (si: number) =>
-    asInches ? Math.round((si / inch) * 10) / 10 : Math.round(si / step) * step;
-  const kept = (typed: number) => (asInches ? typed * inch : typed);
+    own ? Math.round(own.fromSi(si) * 10) / 10 : Math.round(si / step) * step;
+  const kept = (typed: number) => (own ? own.toSi(typed) : typed);
   const clean = (number: number) => Number(number.toPrecision(6));
   // The slider starts just above nothing, where a ratio has a meaning.
   const floor = $derived(decades ? Math.max(1, min) : min);
@@ -56,12 +57,12 @@
 <span class="measure">
   <NumberInput
     size="sm"
-    labelText="{label}, {asInches ? 'in' : unit}"
+    labelText="{label}, {unitShown}"
     value={clean(shown(now))}
     min={clean(shown(min))}
     max={clean(shown(max))}
-    step={asInches ? 0.5 : step}
-    invalidText="From {clean(shown(min))} to {clean(shown(max))} {asInches ? 'in' : unit}."
+    step={own?.step ?? step}
+    invalidText="From {clean(shown(min))} to {clean(shown(max))} {unitShown}."
     hideSteppers
     on:change={(event) => setTyped(event.detail)}
   />
@@ -72,14 +73,14 @@
     step="0.005"
     value={toSlider(now)}
     aria-label={label}
-    aria-valuetext="{clean(shown(now))} {asInches ? 'inches' : unit}"
+    aria-valuetext="{clean(shown(now))} {unitShown === 'in' ? 'inches' : unitShown}"
     oninput={(event) => (sliding = clean(roundTo(fromSlider(Number(event.currentTarget.value)))))}
     onchange={() => {
       if (sliding !== undefined && sliding !== value) onset(Math.min(max, Math.max(min, sliding)));
       sliding = undefined;
     }}
   />
-  {#if asInches}<span class="soft figures">{(now * 100).toFixed(0)} cm</span>{/if}
+  {#if unitShown === 'in'}<span class="soft figures">{(now * 100).toFixed(0)} cm</span>{/if}
 </span>
 
 <style>

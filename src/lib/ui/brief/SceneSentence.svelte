@@ -16,6 +16,7 @@
     voiceWords,
     windWord
   } from './scene-vocabulary';
+  import { roomFigure, shownFigure } from './shown-units';
   import Word from './Word.svelte';
 
   interface Props {
@@ -54,7 +55,7 @@
     <Word
       word="this large"
       question="How large is the room?"
-      figure="{scene.room.lengthM} × {scene.room.widthM} × {scene.room.heightM} m"
+      figure={roomFigure(scene.room, units)}
     >
       {@const room = scene.room}
       <Measure
@@ -129,7 +130,7 @@
   </Word>{#if outdoors}&#32;and <Word
       word={windWord(scene.windMps)}
       question="How strong is the wind?"
-      figure="{scene.windMps} m/s"
+      figure={shownFigure(scene.windMps, 'm/s', units)}
     >
       <Measure
         label="Wind"
@@ -138,6 +139,7 @@
         max={25}
         step={0.5}
         unit="m/s"
+        {units}
         onset={(windMps) => onscene({ windMps })}
       />
     </Word>{/if}. The camera stands
@@ -190,7 +192,7 @@
         onscene({ lightBrightLx: bright, lightDimLx: Math.min(bright, scene.lightDimLx) })}
     />
   </Word>
-  and <Word word="{scene.temperatureC} °C" question="How cold or warm is it?">
+  and <Word word={shownFigure(scene.temperatureC, '°C', units)} question="How cold or warm is it?">
     <Measure
       label="Air"
       value={scene.temperatureC}
@@ -198,6 +200,7 @@
       max={45}
       step={1}
       unit="°C"
+      {units}
       onset={(temperatureC) => onscene({ temperatureC })}
     />
   </Word>. Takes run

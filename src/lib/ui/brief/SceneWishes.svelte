@@ -3,6 +3,7 @@
   import type { Scene, SceneWant } from '../../core/model/scene';
   import Choice from './Choice.svelte';
   import Measure from './Measure.svelte';
+  import { shownFigure } from './shown-units';
   import Word from './Word.svelte';
 
   /** What else there is to say of a scene: said as words once it is, offered as pills until then. */
@@ -98,7 +99,7 @@
     A <Word
       word="window"
       question="How large is it, how far, and what sky does it show?"
-      figure="{window.areaM2} m²"
+      figure={shownFigure(window.areaM2, 'm²', units)}
     >
       <Measure
         label="Area of the glass"
@@ -107,6 +108,7 @@
         max={12}
         step={0.1}
         unit="m²"
+        {units}
         onset={(areaM2) => onscene({ window: { ...window, areaM2 } })}
       />
       <Measure
