@@ -99,6 +99,9 @@ export function bundleWhenChanged(name, entry, config = 'vite.node.config.ts') {
   const stamp = join(projectRoot, folder, '.built-from');
   const sources = fingerprint(['src/lib', 'scripts', 'package-lock.json', config]);
   if (!isStamped(stamp, sources)) {
+    // The compiler's options stand in a file that only this writes.
+    if (!existsSync(join(projectRoot, '.svelte-kit', 'tsconfig.json')))
+      run(process.execPath, [join('node_modules', '@sveltejs', 'kit', 'svelte-kit.js'), 'sync']);
     const built = run(process.execPath, [
       join('node_modules', 'vite', 'bin', 'vite.js'),
       'build',
