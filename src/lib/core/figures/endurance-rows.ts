@@ -4,10 +4,11 @@ import { cardMinutes, recordingGb } from '../relations/storage/recording-size';
 import { megabytesPerSecond, speedClassMBps } from '../relations/storage/sustained-write';
 import type { BodyGear, CardGear, CellGear, GearOf } from '../model/gear';
 import type { Port } from '../model/ports';
+import { portsFor } from '../model/ports-by-role';
 import { isClosedInBag } from '../rigs/closings';
 import { bodyPowerConnections } from '../rigs/supply-connections';
-import type { Kit, KitPart } from '../rigs/kit';
-import type { PlacedRig } from '../rigs/placed-rig';
+import { type Kit, type KitPart, piecesOf } from '../rigs/kit';
+import type { CellSupply, PlacedRig } from '../rigs/placed-rig';
 import { type FigureRows } from './rows';
 
 /** Kept free on a card so that it is swapped between takes and not within one. */
@@ -15,12 +16,12 @@ export const SWAP_MARGIN = 0.05;
 
 /** Cards of the kit that go into the body of a rig, as they are or in a sleeve of the kit. */
 export function cardsFor(rig: PlacedRig): readonly KitPart<CardGear>[] {
-  return (rig.cards ??= cardsInto(rig.kit, rig.body));
+  return (rig.kept.cards ??= cardsInto(rig.kit, rig.body));
 }
 
 function cardsInto(kit: Kit, body: KitPart<BodyGear> | undefined): readonly KitPart<CardGear>[] {
   const cards = kit.of('card');
-  const slots = body?.gear.ports.filter((port) => port.role === 'card') ?? [];
+  const slots = body ? portsFor(body.gear, 'card') : [];
   return cards.filter(({ gear }) =>
     slots.some(({ type: slot }) => slot === gear.cardKind || hasSleeve(kit, gear.cardKind, slot))
   );
@@ -37,7 +38,7 @@ function hasSleeve(kit: Kit, cardKind: string, slot: string): boolean {
 
 /** Cells of the kit that go into the body of a rig. */
 export function cellsFor(rig: PlacedRig): readonly KitPart<CellGear>[] {
-  return (rig.cells ??= cellsInto(rig.kit, rig.body));
+  return (rig.kept.cells ??= cellsInto(rig.kit, rig.body));
 }
 
 function cellsInto(kit: Kit, body: KitPart<BodyGear> | undefined): readonly KitPart<CellGear>[] {
@@ -48,15 +49,12 @@ function cellsInto(kit: Kit, body: KitPart<BodyGear> | undefined): readonly KitP
 }
 const noCells: readonly KitPart<CellGear>[] = [];
 
-interface CellSupply {
-  /** Undefined where nobody has stated it. */
-  wh: number | undefined;
-  health: number;
-  pieces: number;
+/** Every cell of the bag that goes into a body: loose ones, and those that bodies of its like came with. */
+function cellSupplies(rig: PlacedRig): readonly CellSupply[] {
+  return (rig.kept.cellSupplies ??= findCellSupplies(rig));
 }
 
-/** Every cell of the bag that goes into a body: loose ones, and those that bodies of its like came with. */
-function cellSupplies(rig: PlacedRig): CellSupply[] {
+function findCellSupplies(rig: PlacedRig): CellSupply[] {
   const { kit, body } = rig;
   if (!body) return [];
   const { internalCellWh, cellType } = body.gear;
@@ -93,14 +91,14 @@ function bestCell(rig: PlacedRig): CellSupply | undefined {
 /** Bodies filming at once that live on the same cells; one that has its cell inside shares with nobody. */
 function bodiesOnCells({ body, bodiesAtOnce }: PlacedRig): number {
   if (!body || body.gear.internalCellWh !== undefined) return 1;
-  return Math.max(
-    1,
-    bodiesAtOnce.filter(
-      ({ gear }) =>
-        gear === body.gear ||
-        (gear.cellType === body.gear.cellType && gear.internalCellWh === undefined)
-    ).length
-  );
+  let bodies = 0;
+  for (const { gear } of bodiesAtOnce)
+    if (
+      gear === body.gear ||
+      (gear.cellType === body.gear.cellType && gear.internalCellWh === undefined)
+    )
+      bodies += 1;
+  return Math.max(1, bodies);
 }
 
 /**
@@ -109,8 +107,7 @@ function bodiesOnCells({ body, bodiesAtOnce }: PlacedRig): number {
  */
 export function runsFromMains(rig: PlacedRig): boolean {
   if (!rig.hasSocket) return false;
-  const blocks = suppliesOf(rig, 'mains block');
-  return blocks.reduce((pieces, { line }) => pieces + line.quantity, 0) > rig.index;
+  return piecesOf(suppliesOf(rig, 'mains block')) > rig.index;
 }
 
 /** Banks or blocks of the kit whose power arrives in the body: the leads are there, and the watts suffice. */
@@ -267,8 +264,12 @@ export const enduranceRows = {
     name: 'cells for the body',
     unit: 'count',
     source: 'kit',
-    read: (rig) =>
-      rig.body ? cellSupplies(rig).reduce((count, { pieces }) => count + pieces, 0) : null
+    read: (rig) => {
+      if (!rig.body) return null;
+      let count = 0;
+      for (const { pieces } of cellSupplies(rig)) count += pieces;
+      return count;
+    }
   },
   bodiesAtOnce: {
     name: 'bodies filming at once',

@@ -1,50 +1,50 @@
 import { armMomentNm, holdMinutes } from '../relations/support/arm-hold';
 import type { GearItem } from '../model/gear';
-import type { KitPart } from '../rigs/kit';
+import { type KitPart, lampStandOf, piecesOf } from '../rigs/kit';
 import { setUpMinutes } from '../rigs/places';
 import type { PlacedRig } from '../rigs/placed-rig';
 import { cardsFor, cellsFor } from './endurance-rows';
 import { type FigureRows, yesNo } from './rows';
 
 /** Parts that sit on the support together with the body, a head bought by itself among them. */
-function partsOnSupport(rig: PlacedRig): KitPart[] {
-  return rig.head ? [...partsOnHead(rig), rig.head] : partsOnHead(rig);
+function partsOnSupport(rig: PlacedRig): readonly KitPart[] {
+  return (rig.kept.onSupport ??= rig.head ? [...partsOnHead(rig), rig.head] : partsOnHead(rig));
 }
 
 /** The body and what rides with it. */
-export function partsOnHead(rig: PlacedRig): KitPart[] {
+export function partsOnHead(rig: PlacedRig): readonly KitPart[] {
+  return (rig.kept.onHead ??= findPartsOnHead(rig));
+}
+
+function findPartsOnHead(rig: PlacedRig): KitPart[] {
   const parts: KitPart[] = [];
   if (rig.body) parts.push(rig.body);
   const lens = rig.lens && !rig.lens.builtIn ? rig.kit.byLine(rig.lens.lineId) : undefined;
   if (lens) parts.push(lens);
   if (rig.mic && (rig.micPlace === 'shoe' || rig.micPlace === 'side arm')) parts.push(rig.mic);
   if (rig.filter && rig.filterFits) parts.push(rig.filter);
-  parts.push(...rig.kit.of('cage'));
+  for (const cage of rig.kit.of('cage')) parts.push(cage);
   return parts;
 }
 
-/** Every part this scene takes out of the bag; spares stay in and weigh on nobody's ease. */
+/** Every part this scene takes out of the bag, each once; spares stay in and weigh on nobody's ease. */
 export function partsOfScene(rig: PlacedRig): readonly KitPart[] {
-  return (rig.sceneParts ??= findPartsOfScene(rig));
+  return (rig.kept.ofScene ??= findPartsOfScene(rig));
 }
 
 function findPartsOfScene(rig: PlacedRig): KitPart[] {
-  const parts = new Set<KitPart>(partsOnSupport(rig));
-  for (const part of [
-    rig.mic,
-    rig.coverPart,
-    rig.keyLamp?.part,
-    rig.fillLamp?.part,
-    rig.support,
-    rig.boom
-  ]) {
-    if (part) parts.add(part);
-  }
-  if (rig.keyLamp) {
-    const stand = rig.kit.of('support').find(({ gear }) => gear.form === 'light stand');
-    if (stand) parts.add(stand);
-  }
-  return [...parts];
+  const parts = [...partsOnSupport(rig)];
+  const take = (part: KitPart | undefined): void => {
+    if (part && !parts.includes(part)) parts.push(part);
+  };
+  take(rig.mic);
+  take(rig.coverPart);
+  take(rig.keyLamp?.part);
+  take(rig.fillLamp?.part);
+  take(rig.support);
+  take(rig.boom);
+  if (rig.keyLamp) take(lampStandOf(rig.kit));
+  return parts;
 }
 
 export function massKg(parts: readonly KitPart[]): number | undefined {
@@ -204,8 +204,12 @@ export const handlingRows = {
     name: 'minutes to the first take, about',
     unit: 'min',
     source: 'kit',
-    read: (rig) =>
-      rig.body ? partsOfScene(rig).reduce((sum, { gear }) => sum + minutesFor(gear, rig), 0) : null
+    read: (rig) => {
+      if (!rig.body) return null;
+      let minutes = 0;
+      for (const { gear } of partsOfScene(rig)) minutes += minutesFor(gear, rig);
+      return minutes;
+    }
   },
   switches: {
     name: 'switches to remember',
@@ -228,8 +232,7 @@ export const handlingRows = {
     source: 'kit',
     read: (rig) => {
       if (!rig.body) return null;
-      let cards = 0;
-      for (const { line } of cardsFor(rig)) cards += line.quantity;
+      const cards = piecesOf(cardsFor(rig));
       const pictures = (rig.body.gear.cardSlots ?? 1) >= 2 && cards >= 2 ? 2 : 1;
       const sounds =
         rig.scene.voice !== 'none' &&
@@ -245,8 +248,7 @@ export const handlingRows = {
     source: 'kit',
     read: (rig) => {
       if (!rig.body) return null;
-      let cells = rig.body.gear.cellsIncluded ?? 0;
-      for (const { line } of cellsFor(rig)) cells += line.quantity;
+      const cells = (rig.body.gear.cellsIncluded ?? 0) + piecesOf(cellsFor(rig));
       return Math.max(0, cells - 1) + rig.kit.of('bank').length;
     }
   },
@@ -254,7 +256,6 @@ export const handlingRows = {
     name: 'places the files are kept',
     unit: 'count',
     source: 'kit',
-    read: ({ kit, body }) =>
-      body ? 1 + kit.of('drive').reduce((sum, { line }) => sum + line.quantity, 0) : null
+    read: ({ kit, body }) => (body ? 1 + piecesOf(kit.of('drive')) : null)
   }
 } satisfies FigureRows;

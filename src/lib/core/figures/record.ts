@@ -59,32 +59,8 @@ export const derivedSteps: readonly number[] = steps.flatMap(({ read }, at) => (
 /** Begun with a fraction, so that the engine keeps the list as doubles and never boxes one. */
 const noValues: number[] = steps.map(() => 0.5);
 noValues.fill(0);
-const noStates: number[] = steps.map(() => 0);
-
-const scratch: number[] = [0.5, 0.5, 0.5, 0.5, 0.5, 0.5, 0.5, 0.5, 0.5, 0.5];
-
-/** The relation on the scratch inputs; spelt out, for spreading an array costs more than most relations. */
-function computeFrom(compute: DerivedRow['compute'], count: number): number {
-  const a = scratch[0]!;
-  const b = scratch[1]!;
-  const c = scratch[2]!;
-  const d = scratch[3]!;
-  const e = scratch[4]!;
-  switch (count) {
-    case 1:
-      return compute(a);
-    case 2:
-      return compute(a, b);
-    case 3:
-      return compute(a, b, c);
-    case 4:
-      return compute(a, b, c, d);
-    case 5:
-      return compute(a, b, c, d, e);
-    default:
-      return compute(...scratch.slice(0, count));
-  }
-}
+/** Everything is absent until it is said otherwise: so nothing is written of what a kit does not have. */
+const allAbsent: number[] = steps.map(() => absent);
 
 /**
  * Computes every figure of some angles, figure by figure. Unknown and absent inputs travel upwards; nothing
@@ -96,16 +72,16 @@ export function computeFigures(
 ): FigureRecord[] {
   const records = rigs.map(() => ({
     values: noValues.slice(),
-    states: noStates.slice(),
+    states: allAbsent.slice(),
     refused: undefined
   }));
   // A leaf looks at the rig only, so all of them can go first.
   for (let i = 0; i < leafSteps.length; i++) {
     const at = leafSteps[i]!;
     const read = steps[at]!.read!;
-    for (let of = 0; of < rigs.length; of++)
-      readLeaf(at, read, rigs[of]!, records[of]!, supposed[of]);
+    for (let of = 0; of < rigs.length; of++) readLeaf(at, read, rigs[of]!, records[of]!);
   }
+  for (let of = 0; of < supposed.length; of++) suppose(supposed[of], records[of]!);
   for (let i = 0; i < derivedSteps.length; i++) {
     const at = derivedSteps[i]!;
     const step = steps[at]!;
@@ -114,7 +90,7 @@ export function computeFigures(
   return records;
 }
 
-/** Reads or computes one figure into a record whose earlier ones stand. */
+/** Reads or computes one figure into a record whose earlier ones stand, in the place of what it was. */
 export function computeStep(
   at: number,
   rig: PlacedRig,
@@ -122,43 +98,40 @@ export function computeStep(
   supposed?: Supposed
 ): void {
   const step = steps[at]!;
-  if (step.read) readLeaf(at, step.read, rig, record, supposed);
-  else derive(at, step, record);
+  setAside(at, record, absent);
+  if (step.read) {
+    readLeaf(at, step.read, rig, record);
+    if (supposed?.at === at) suppose(supposed, record);
+  } else derive(at, step, record);
 }
 
-function readLeaf(
-  at: number,
-  read: LeafRow['read'],
-  rig: PlacedRig,
-  record: FigureRecord,
-  supposed: Supposed | undefined
-): void {
-  let stated: number | null | undefined;
+/** A leaf nobody has stated, taken as known. */
+function suppose(supposed: Supposed | undefined, { values, states }: FigureRecord): void {
+  if (supposed === undefined || states[supposed.at] !== unknown) return;
+  states[supposed.at] = known;
+  values[supposed.at] = supposed.value;
+}
+
+function readLeaf(at: number, read: LeafRow['read'], rig: PlacedRig, record: FigureRecord): void {
   try {
-    stated = read(rig);
+    const stated = read(rig);
+    if (typeof stated === 'number') {
+      record.states[at] = known;
+      record.values[at] = stated;
+    } else if (stated === undefined) record.states[at] = unknown;
   } catch (error) {
     refuse(at, record, error);
-    return;
   }
-  if (typeof stated === 'number') {
-    record.states[at] = known;
-    record.values[at] = stated;
-  } else if (stated === null) setAside(at, record, absent);
-  else if (supposed !== undefined && supposed.at === at) {
-    record.states[at] = known;
-    record.values[at] = supposed.value;
-  } else setAside(at, record, unknown);
 }
+
+const scratch: number[] = [0.5, 0.5, 0.5, 0.5, 0.5, 0.5, 0.5, 0.5, 0.5, 0.5];
 
 function derive(at: number, { compute, inputs, whenAbsent }: Step, record: FigureRecord): void {
   const { values, states } = record;
   const first = inputs[0]!;
   // The first input is what the figure is of; only the others may be stood in for.
   let state = states[first]!;
-  if (state === absent) {
-    setAside(at, record, absent);
-    return;
-  }
+  if (state === absent) return;
   scratch[0] = values[first]!;
   for (let i = 1; i < inputs.length; i++) {
     const input = inputs[i]!;
@@ -168,7 +141,7 @@ function derive(at: number, { compute, inputs, whenAbsent }: Step, record: Figur
     else if (inputState > state) state = inputState;
   }
   if (state !== known) {
-    setAside(at, record, state);
+    states[at] = state;
     return;
   }
   try {
@@ -180,6 +153,21 @@ function derive(at: number, { compute, inputs, whenAbsent }: Step, record: Figur
   } catch (error) {
     refuse(at, record, error);
   }
+}
+
+/** The relation on the scratch inputs; spelt out, for spreading an array costs more than most relations. */
+function computeFrom(compute: DerivedRow['compute'], count: number): number {
+  const first = scratch[0]!;
+  if (count === 1) return compute(first);
+  const second = scratch[1]!;
+  if (count === 2) return compute(first, second);
+  const third = scratch[2]!;
+  if (count === 3) return compute(first, second, third);
+  const fourth = scratch[3]!;
+  if (count === 4) return compute(first, second, third, fourth);
+  const fifth = scratch[4]!;
+  if (count === 5) return compute(first, second, third, fourth, fifth);
+  return compute(...scratch.slice(0, count));
 }
 
 function setAside(at: number, { states, values }: FigureRecord, state: number): void {
@@ -200,6 +188,10 @@ export function stateOf(record: FigureRecord, id: FigureId): number {
 
 /** The figure as a number, or undefined when it is unknown or absent. */
 export function figureOf(record: FigureRecord, id: FigureId): number | undefined {
-  const at = figureIndex[id];
-  return record.states[at] === known ? record.values[at] : undefined;
+  return figureAt(record, figureIndex[id]);
+}
+
+/** The same by its place in the table: `figureIndex.distance`. For what is asked in every judgement, where finding a name costs. */
+export function figureAt({ states, values }: FigureRecord, at: number): number | undefined {
+  return states[at] === known ? values[at] : undefined;
 }

@@ -1,6 +1,7 @@
 import { headForms } from '../model/word-lists';
 import { boomBagKg, tipAngleDeg } from '../relations/support/tipping';
 import { tippingWindMps } from '../relations/support/wind-tip';
+import { lampStandOf } from '../rigs/kit';
 import type { PlacedRig } from '../rigs/placed-rig';
 import { type FigureRows, wordIndex } from './rows';
 
@@ -16,16 +17,6 @@ const POLE_CENTRE_SHARE = 0.5;
 const DOME_DRAG = 1.2;
 /** Legs used higher than this rise above a sitting or standing person. */
 const LEGS_SET_AT_M = { sitting: 1.1, standing: 1.5 } as const;
-
-/** The stand the key lamp stands on: the strongest of the bag. */
-export function lampStandOf({ kit }: Pick<PlacedRig, 'kit'>) {
-  let best = undefined as ReturnType<typeof standsOf>[number] | undefined;
-  for (const stand of standsOf({ kit }))
-    if ((stand.gear.payloadKg ?? 0) > (best?.gear.payloadKg ?? -1)) best = stand;
-  return best;
-}
-const standsOf = ({ kit }: Pick<PlacedRig, 'kit'>) =>
-  kit.of('support').filter(({ gear }) => gear.form === 'light stand');
 
 const onFloor = (rig: PlacedRig) =>
   rig.support?.gear.form === 'floor legs' || rig.support?.gear.form === 'table legs';
@@ -146,10 +137,10 @@ export const stabilityRows = {
       between: [0.8, 6],
       field: 'massG',
       perUnit: 1000,
-      of: lampStandOf
+      of: ({ kit }) => lampStandOf(kit)
     },
     read: (rig) => {
-      const stand = lampStandOf(rig);
+      const stand = lampStandOf(rig.kit);
       return stand ? kg(stand.gear.massG) : null;
     }
   },
@@ -161,11 +152,11 @@ export const stabilityRows = {
       question: 'How wide do the feet of % stand?',
       between: [0.3, 0.65],
       field: 'footRadiusM',
-      of: lampStandOf
+      of: ({ kit }) => lampStandOf(kit)
     },
     // Only wind tips a stand that stands square.
     read: (rig) => {
-      const stand = lampStandOf(rig);
+      const stand = lampStandOf(rig.kit);
       return stand && !rig.scene.room ? stand.gear.footRadiusM : null;
     }
   },
@@ -189,25 +180,31 @@ export const stabilityRows = {
     name: 'bags of sand or water',
     unit: 'kg',
     source: 'kit',
-    read: ({ kit }) =>
-      kit
-        .of('ballast')
-        .reduce((sum, { gear, line }) => sum + (gear.filledKg ?? 0) * line.quantity, 0)
+    read: ({ kit }) => {
+      let sum = 0;
+      for (const { gear, line } of kit.of('ballast')) sum += (gear.filledKg ?? 0) * line.quantity;
+      return sum;
+    }
   },
   lampMass: {
     name: 'mass of the key lamp',
     unit: 'kg',
     source: 'lamp',
     asks: { question: 'How much does % weigh?', between: [0.1, 4], field: 'massG', perUnit: 1000 },
-    read: (rig) => (rig.keyLamp && lampStandOf(rig) ? kg(rig.keyLamp.part.gear.massG) : null)
+    read: (rig) => (rig.keyLamp && lampStandOf(rig.kit) ? kg(rig.keyLamp.part.gear.massG) : null)
   },
   standPayload: {
     name: 'payload of the lamp’s stand',
     unit: 'kg',
     source: 'kit',
-    asks: { question: 'What may % carry?', between: [1, 12], field: 'payloadKg', of: lampStandOf },
+    asks: {
+      question: 'What may % carry?',
+      between: [1, 12],
+      field: 'payloadKg',
+      of: ({ kit }) => lampStandOf(kit)
+    },
     read: (rig) => {
-      const stand = lampStandOf(rig);
+      const stand = lampStandOf(rig.kit);
       return rig.keyLamp && stand ? stand.gear.payloadKg : null;
     }
   },
@@ -226,10 +223,10 @@ export const stabilityRows = {
       question: 'How high does % rise?',
       between: [1.8, 3],
       field: 'heightMaxM',
-      of: lampStandOf
+      of: ({ kit }) => lampStandOf(kit)
     },
     read: (rig) => {
-      const stand = lampStandOf(rig);
+      const stand = lampStandOf(rig.kit);
       return rig.keyLamp && stand && !rig.scene.room ? stand.gear.heightMaxM : null;
     }
   },

@@ -1,11 +1,13 @@
 import { cageFor, hasUse, heatEnds } from '../figures/heat-rows';
 import { cardsFor } from '../figures/endurance-rows';
 import { figureWords, minutesWords } from '../figures/figure-words';
-import { figureOf } from '../figures/record';
+import { figureAt } from '../figures/record';
+import { figureIndex } from '../figures/table';
 import { fullName } from '../model/gear';
 import { heatRelief } from '../relations/power/heat';
 import { chainInBag } from '../rigs/closings';
-import { connectionsOf, isMissingPort } from '../rigs/connections';
+import { isMissingPort } from '../rigs/connection';
+import { connectionsOf } from '../rigs/connections';
 import type { PlacedRig } from '../rigs/placed-rig';
 import type { AngleFindingRow } from './finding';
 import { addOne, cheapestOf, oneMoreOf, setRig, swapTo } from './part-candidates';
@@ -105,7 +107,7 @@ export const bodyCareFindings: AngleFindingRow[] = [
     about: 'weather gets in through the body, an adapter or an open flap',
     reads: ['weatherCover'],
     judge: (rig, record) => {
-      const covered = figureOf(record, 'weatherCover');
+      const covered = figureAt(record, figureIndex.weatherCover);
       if (covered === undefined) return undefined;
       const places = covered === 1 ? openPlaces(rig) : [];
       if (covered === 1 && places.length === 0) return undefined;
@@ -216,15 +218,15 @@ export const bodyCareFindings: AngleFindingRow[] = [
     about: 'heat relief would carry the take',
     reads: ['heatMinutes'],
     judge: (rig, record) => {
-      const minutes = figureOf(record, 'heatMinutes');
-      const take = figureOf(record, 'longestTake')!;
+      const minutes = figureAt(record, figureIndex.heatMinutes);
+      const take = figureAt(record, figureIndex.longestTake)!;
       if (minutes === undefined || minutes >= take) return undefined;
       const relieved = Math.min(
         ...heatEnds(
-          figureOf(record, 'heatAt20')!,
-          figureOf(record, 'heatRelief')! * leftToRelieve(rig),
+          figureAt(record, figureIndex.heatAt20)!,
+          figureAt(record, figureIndex.heatRelief)! * leftToRelieve(rig),
           1,
-          figureOf(record, 'temperature')!
+          figureAt(record, figureIndex.temperature)!
         )
       );
       if (relieved < take) return undefined;
@@ -237,7 +239,7 @@ export const bodyCareFindings: AngleFindingRow[] = [
         unit: 'min',
         title: () => 'Shade, a cage or a fan would carry the take',
         why: () =>
-          `${fullName(rig.body!.gear)} gets too hot after ${minutesWords(minutes)} to ${minutesWords(figureOf(record, 'heatMinutesMost')!)}, about; kept cool it lasts ${minutesWords(relieved)} or more. Turn the screen off the body as well.`
+          `${fullName(rig.body!.gear)} gets too hot after ${minutesWords(minutes)} to ${minutesWords(figureAt(record, figureIndex.heatMinutesMost)!)}, about; kept cool it lasts ${minutesWords(relieved)} or more. Turn the screen off the body as well.`
       };
     },
     propose: (context) => [

@@ -1,8 +1,10 @@
-import { figureOf } from '../figures/record';
+import { figureAt } from '../figures/record';
+import { figureIndex } from '../figures/table';
 import { figureWords, minutesWords } from '../figures/figure-words';
 import { fullName } from '../model/gear';
 import { isClosedInBag, whyOpen } from '../rigs/closings';
-import { connectionsOf, isMissingPort } from '../rigs/connections';
+import { isMissingPort } from '../rigs/connection';
+import { connectionsOf } from '../rigs/connections';
 import type { PlacedRig } from '../rigs/placed-rig';
 import { chainProposals } from './chain-proposals';
 import type { AngleFindingRow } from './finding';
@@ -35,7 +37,7 @@ export const bodyFindings: AngleFindingRow[] = [
     about: 'you cannot see yourself',
     reads: ['seesSelf'],
     judge: (rig, record) =>
-      figureOf(record, 'seesSelf') === 0
+      figureAt(record, figureIndex.seesSelf) === 0
         ? {
             severity: severityOfWant(rig.scene, 'see self', 'warn'),
             lineIds: bodyLine(rig),
@@ -195,9 +197,9 @@ export const bodyFindings: AngleFindingRow[] = [
     about: 'the longest take exceeds the record limit or the heat limit',
     reads: ['longestTake', 'recordLimit', 'heatMinutes'],
     judge: (rig, record) => {
-      const clip = figureOf(record, 'recordLimit') ?? Infinity;
-      const heat = figureOf(record, 'heatMinutes') ?? Infinity;
-      const take = figureOf(record, 'longestTake');
+      const clip = figureAt(record, figureIndex.recordLimit) ?? Infinity;
+      const heat = figureAt(record, figureIndex.heatMinutes) ?? Infinity;
+      const take = figureAt(record, figureIndex.longestTake);
       const limit = Math.min(clip, heat);
       if (take === undefined || take <= limit) return undefined;
       const hot = heat < clip;
@@ -214,7 +216,7 @@ export const bodyFindings: AngleFindingRow[] = [
             : `Clips end after ${minutesWords(limit)}`,
         why: () =>
           hot
-            ? `${rig.scene.name} has takes of ${minutesWords(take)}; ${fullName(rig.body!.gear)} switches itself off after ${minutesWords(limit)} to ${minutesWords(figureOf(record, 'heatMinutesMost')!)} in this mode at ${figureWords(figureOf(record, 'temperature')!, '°C')}, about.`
+            ? `${rig.scene.name} has takes of ${minutesWords(take)}; ${fullName(rig.body!.gear)} switches itself off after ${minutesWords(limit)} to ${minutesWords(figureAt(record, figureIndex.heatMinutesMost)!)} in this mode at ${figureWords(figureAt(record, figureIndex.temperature)!, '°C')}, about.`
             : `${rig.scene.name} has takes of ${minutesWords(take)}; ${fullName(rig.body!.gear)} stops this mode after ${minutesWords(limit)} and has to be started again.`
       };
     },
@@ -227,7 +229,7 @@ export const bodyFindings: AngleFindingRow[] = [
           mode.pixelsAcross < rig.scene.pixelsAcross &&
           (mode.recordLimitMin ?? Infinity) >= rig.scene.longestTakeMin
       );
-      const take = figureOf(record, 'longestTake')!;
+      const take = figureAt(record, figureIndex.longestTake)!;
       return [
         ...(hot
           ? [

@@ -1,6 +1,6 @@
 import type { Act } from '../acts/act';
 import { cheapestClosing, joiningPartsOfShelf, openConnection } from '../rigs/closings';
-import type { Connection, ConnectionPurpose } from '../rigs/connections';
+import type { Connection, ConnectionPurpose } from '../rigs/connection';
 import type { AngleContext, SettingProposal } from './finding';
 import { newLine } from './part-candidates';
 

@@ -1,4 +1,5 @@
-import { figureOf } from '../figures/record';
+import { figureAt } from '../figures/record';
+import { figureIndex } from '../figures/table';
 import { steadyings } from '../figures/handling-rows';
 import { figureWords, lengthWords, minutesWords } from '../figures/figure-words';
 import { fullName } from '../model/gear';
@@ -63,7 +64,7 @@ export const handlingFindings: AngleFindingRow[] = [
       if (
         !rig.body ||
         rig.mode?.faceFocus !== false ||
-        figureOf(record, 'faceInPicture') === undefined
+        figureAt(record, figureIndex.faceInPicture) === undefined
       )
         return undefined;
       return {
@@ -147,8 +148,8 @@ export const handlingFindings: AngleFindingRow[] = [
     reads: ['steadying'],
     judge: (rig, record) => {
       if (
-        figureOf(record, 'walking') !== 1 ||
-        figureOf(record, 'steadying') !== steadyings.indexOf('nothing')
+        figureAt(record, figureIndex.walking) !== 1 ||
+        figureAt(record, figureIndex.steadying) !== steadyings.indexOf('nothing')
       )
         return undefined;
       return {
@@ -197,7 +198,7 @@ export const handlingFindings: AngleFindingRow[] = [
     reads: [],
     judge: (rig, record) => {
       const motor = rig.lens?.gear?.motorLevelDbA;
-      const noise = figureOf(record, 'noiseAtMic');
+      const noise = figureAt(record, figureIndex.noiseAtMic);
       if (
         motor === undefined ||
         noise === undefined ||
@@ -241,7 +242,11 @@ export const handlingFindings: AngleFindingRow[] = [
     about: 'no second recording',
     reads: [],
     judge: (rig, record) => {
-      if (!hearsVoice(rig) || !rig.scene.mustDo || (figureOf(record, 'recordings') ?? 2) >= 2)
+      if (
+        !hearsVoice(rig) ||
+        !rig.scene.mustDo ||
+        (figureAt(record, figureIndex.recordings) ?? 2) >= 2
+      )
         return undefined;
       return {
         severity: 'note',
@@ -265,9 +270,9 @@ export const handlingFindings: AngleFindingRow[] = [
     about: 'radio reach is shorter than the scene needs',
     reads: ['radioReach'],
     judge: (rig, record) => {
-      const reach = figureOf(record, 'radioReach');
+      const reach = figureAt(record, figureIndex.radioReach);
       if (reach === undefined || reach >= rig.angle.distanceM) return undefined;
-      const stated = figureOf(record, 'radioStated')!;
+      const stated = figureAt(record, figureIndex.radioStated)!;
       return {
         severity: 'warn',
         lineIds: [rig.mic!.line.id],

@@ -1,4 +1,5 @@
-import { figureOf } from '../figures/record';
+import { figureAt, figureOf } from '../figures/record';
+import { figureIndex } from '../figures/table';
 import { figureWords, lengthWords } from '../figures/figure-words';
 import { fullName } from '../model/gear';
 import { stoppedDownTo } from '../relations/exposure/aperture-steps';
@@ -6,7 +7,8 @@ import { distanceForSizeM } from '../relations/optics/picture-size';
 import { blurWord } from '../relations/optics/background-blur';
 import { NEAR_STRETCH } from '../relations/optics/stretch';
 import { chainInBag } from '../rigs/closings';
-import { connectionsOf, isMissingPort } from '../rigs/connections';
+import { isMissingPort } from '../rigs/connection';
+import { connectionsOf } from '../rigs/connections';
 import { widestApertureN } from '../rigs/place-rig';
 import { lensLine, otherLens } from './lens-proposals';
 import { chainProposals } from './chain-proposals';
@@ -82,12 +84,12 @@ export const lensFindings: AngleFindingRow[] = [
     about: 'the framing is missed at the measured distance',
     reads: ['framingRatio'],
     judge: (rig, record) => {
-      const ratio = figureOf(record, 'framingRatio');
+      const ratio = figureAt(record, figureIndex.framingRatio);
       if (ratio === undefined) return undefined;
       const off = Math.max(ratio, 1 / ratio);
       if (off <= FRAMING_RATIO.fine) return undefined;
-      const have = figureOf(record, 'framed')!;
-      const want = figureOf(record, 'framedWanted')!;
+      const have = figureAt(record, figureIndex.framed)!;
+      const want = figureAt(record, figureIndex.framedWanted)!;
       const units = rig.project.units;
       return {
         severity: off > FRAMING_RATIO.warn ? 'warn' : 'note',
@@ -99,16 +101,16 @@ export const lensFindings: AngleFindingRow[] = [
         title: () =>
           `${rig.scene.name}: ${ratio < 1 ? 'too tight' : 'too wide'} at ${lengthWords(rig.angle.distanceM, units)}`,
         why: () =>
-          `${figureWords(rig.focalLengthMm!, 'mm')} shows ${lengthWords(have, units)} where ${lengthWords(want, units)} is wanted; ${figureWords(figureOf(record, 'focalLengthWanted')!, 'mm')} would fit.`
+          `${figureWords(rig.focalLengthMm!, 'mm')} shows ${lengthWords(have, units)} where ${lengthWords(want, units)} is wanted; ${figureWords(figureAt(record, figureIndex.focalLengthWanted)!, 'mm')} would fit.`
       };
     },
     propose: (context) => {
       const { rig, record } = context;
-      const wanted = figureOf(record, 'focalLengthWanted');
+      const wanted = figureAt(record, figureIndex.focalLengthWanted);
       const proposals: Proposal[] = [];
-      const side = figureOf(record, 'framedSide') === 1 ? 'areaWidth' : 'areaHeight';
+      const side = figureAt(record, figureIndex.framedSide) === 1 ? 'areaWidth' : 'areaHeight';
       const area = figureOf(record, side);
-      const size = figureOf(record, 'framedWanted');
+      const size = figureAt(record, figureIndex.framedWanted);
       if (
         area !== undefined &&
         size !== undefined &&
@@ -154,7 +156,7 @@ export const lensFindings: AngleFindingRow[] = [
     about: 'the face is too near',
     reads: ['nearStretch'],
     judge: (rig, record) => {
-      const stretch = figureOf(record, 'nearStretch');
+      const stretch = figureAt(record, figureIndex.nearStretch);
       if (stretch === undefined || stretch <= NEAR_STRETCH.note) return undefined;
       return {
         severity: stretch > NEAR_STRETCH.warn ? 'warn' : 'note',
@@ -195,9 +197,9 @@ export const lensFindings: AngleFindingRow[] = [
     about: 'the face is deeper than the depth in focus',
     reads: ['faceFocusMargin'],
     judge: (rig, record) => {
-      const margin = figureOf(record, 'faceFocusMargin');
+      const margin = figureAt(record, figureIndex.faceFocusMargin);
       if (margin === undefined || margin >= -0.05) return undefined;
-      const need = figureOf(record, 'apertureForFace')!;
+      const need = figureAt(record, figureIndex.apertureForFace)!;
       return {
         severity: severityOfWant(rig.scene, 'face sharp', margin < -1 ? 'warn' : 'note'),
         lineIds: lensLine(rig),
@@ -211,7 +213,7 @@ export const lensFindings: AngleFindingRow[] = [
       };
     },
     propose: (context) => {
-      const need = figureOf(context.record, 'apertureForFace');
+      const need = figureAt(context.record, figureIndex.apertureForFace);
       if (need === undefined) return [];
       const apertureN = stoppedDownTo(need);
       return [
@@ -234,10 +236,10 @@ export const lensFindings: AngleFindingRow[] = [
     about: 'the background cannot be as soft as wanted',
     reads: ['blurShare'],
     judge: (rig, record) => {
-      const share = figureOf(record, 'blurShare');
+      const share = figureAt(record, figureIndex.blurShare);
       if (share === undefined || share >= 0.97) return undefined;
-      const have = figureOf(record, 'backgroundBlur')!;
-      const want = figureOf(record, 'blurWanted')!;
+      const have = figureAt(record, figureIndex.backgroundBlur)!;
+      const want = figureAt(record, figureIndex.blurWanted)!;
       return {
         severity: severityOfWant(rig.scene, 'soft background', share < 0.5 ? 'warn' : 'note'),
         lineIds: lensLine(rig),
@@ -252,7 +254,7 @@ export const lensFindings: AngleFindingRow[] = [
     },
     propose: (context) => {
       const { rig, record } = context;
-      const have = figureOf(record, 'backgroundBlur')!;
+      const have = figureAt(record, figureIndex.backgroundBlur)!;
       const proposals: Proposal[] = [];
       if (rig.lens && rig.apertureN! > widestApertureN(rig.lens, rig.focalLengthMm!) + 0.01) {
         proposals.push({
@@ -260,7 +262,7 @@ export const lensFindings: AngleFindingRow[] = [
           act: setRig(context, { apertureN: undefined })
         });
       }
-      const focal = figureOf(record, 'focalLengthWanted')!;
+      const focal = figureAt(record, figureIndex.focalLengthWanted)!;
       proposals.push(
         ...otherLens(
           context,

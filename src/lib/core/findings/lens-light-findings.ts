@@ -1,4 +1,5 @@
-import { figureOf } from '../figures/record';
+import { figureAt } from '../figures/record';
+import { figureIndex } from '../figures/table';
 import { figureWords } from '../figures/figure-words';
 import { fullName } from '../model/gear';
 import { neutralDensityStops } from '../relations/exposure/exposure';
@@ -25,10 +26,10 @@ export const lensLightFindings: AngleFindingRow[] = [
     about: 'not enough light at this aperture',
     reads: ['isoMargin'],
     judge: (rig, record) => {
-      const margin = figureOf(record, 'isoMargin');
+      const margin = figureAt(record, figureIndex.isoMargin);
       if (margin === undefined || margin >= 0) return undefined;
-      const needed = figureOf(record, 'isoNeededDim')!;
-      const usable = figureOf(record, 'usableIso')!;
+      const needed = figureAt(record, figureIndex.isoNeededDim)!;
+      const usable = figureAt(record, figureIndex.usableIso)!;
       return {
         severity: margin < -ISO_LOST_STOPS ? 'stop' : 'warn',
         lineIds: [...lensLine(rig), ...(rig.body ? [rig.body.line.id] : [])],
@@ -38,12 +39,12 @@ export const lensLightFindings: AngleFindingRow[] = [
         unit: 'ISO',
         title: () => `${rig.scene.name}: too dark for ${figureWords(rig.apertureN!, 'f/')}`,
         why: () =>
-          `${figureWords(figureOf(record, 'faceDim')!, 'lx')} on the face wants ${Number.isFinite(needed) ? figureWords(needed, 'ISO') : 'more than any sensitivity'}; ${fullName(rig.body!.gear)} bears about ${figureWords(usable, 'ISO')}.`
+          `${figureWords(figureAt(record, figureIndex.faceDim)!, 'lx')} on the face wants ${Number.isFinite(needed) ? figureWords(needed, 'ISO') : 'more than any sensitivity'}; ${fullName(rig.body!.gear)} bears about ${figureWords(usable, 'ISO')}.`
       };
     },
     propose: (context) => {
       const { rig, shelf, project, record } = context;
-      const focal = figureOf(record, 'focalLengthWanted') ?? 0;
+      const focal = figureAt(record, figureIndex.focalLengthWanted) ?? 0;
       const proposals: Proposal[] = [];
       if (rig.lens && rig.apertureN! > widestApertureN(rig.lens, rig.focalLengthMm!) + 0.01) {
         proposals.push({
@@ -84,10 +85,10 @@ export const lensLightFindings: AngleFindingRow[] = [
     about: 'neutral density is missing, short or does not screw on',
     reads: ['densityNeeded'],
     judge: (rig, record) => {
-      const short = figureOf(record, 'densityShort');
+      const short = figureAt(record, figureIndex.densityShort);
       if (short === undefined || short <= DENSITY_TOLERANCE_STOPS) return undefined;
-      const need = figureOf(record, 'densityNeeded')!;
-      const most = figureOf(record, 'filterMost') ?? 0;
+      const need = figureAt(record, figureIndex.densityNeeded)!;
+      const most = figureAt(record, figureIndex.filterMost) ?? 0;
       const thread = rig.lens?.gear?.filterThreadMm;
       return {
         severity: short > DENSITY_STOP_FROM_STOPS ? 'stop' : 'warn',
@@ -106,20 +107,21 @@ export const lensLightFindings: AngleFindingRow[] = [
           }
           return rig.filter
             ? `${fullName(rig.filter.gear)} takes ${figureWords(most, 'stops')}; the rest blows out or costs the shutter.`
-            : `No neutral density is in the bag: in ${figureWords(figureOf(record, 'lightBright')!, 'lx')} the picture blows out, or the shutter turns motion choppy.`;
+            : `No neutral density is in the bag: in ${figureWords(figureAt(record, figureIndex.lightBright)!, 'lx')} the picture blows out, or the shutter turns motion choppy.`;
         }
       };
     },
     propose: (context) => {
       const { rig, shelf, project, record } = context;
       const proposals: Proposal[] = [];
-      const shutterS = figureOf(record, 'shutter');
-      const bright = figureOf(record, 'lightBright');
-      const base = figureOf(record, 'baseIso');
-      const most = figureOf(record, 'filterMost') ?? 0;
-      const cap = figureOf(record, 'diffractionCap') ?? Infinity;
+      const shutterS = figureAt(record, figureIndex.shutter);
+      const bright = figureAt(record, figureIndex.lightBright);
+      const base = figureAt(record, figureIndex.baseIso);
+      const most = figureAt(record, figureIndex.filterMost) ?? 0;
+      const cap = figureAt(record, figureIndex.diffractionCap) ?? Infinity;
       /** What glass and closeness keep back stays in proportion at every aperture. */
-      const asLightFindsIt = figureOf(record, 'lightAperture')! / figureOf(record, 'aperture')!;
+      const asLightFindsIt =
+        figureAt(record, figureIndex.lightAperture)! / figureAt(record, figureIndex.aperture)!;
       if (shutterS !== undefined && bright !== undefined && base !== undefined) {
         const apertureN = apertureSteps.find(
           (step) =>
@@ -175,7 +177,7 @@ export const lensLightFindings: AngleFindingRow[] = [
       }
       const thread = rig.lens?.gear?.filterThreadMm;
       if (thread !== undefined) {
-        const need = figureOf(record, 'densityNeeded')!;
+        const need = figureAt(record, figureIndex.densityNeeded)!;
         for (const form of ['variable density', 'fixed density'] as const) {
           proposals.push({
             parts: cheapestOf(

@@ -1,4 +1,5 @@
-import { figureOf } from '../figures/record';
+import { figureAt } from '../figures/record';
+import { figureIndex } from '../figures/table';
 import { figureWords, lengthWords, minutesWords } from '../figures/figure-words';
 import { fullName } from '../model/gear';
 import { stoppedDownTo } from '../relations/exposure/aperture-steps';
@@ -25,7 +26,7 @@ export const lensUseFindings: AngleFindingRow[] = [
     about: 'a face at the edge is pulled outwards',
     reads: [],
     judge: (rig, record) => {
-      const stretch = figureOf(record, 'edgeStretch');
+      const stretch = figureAt(record, figureIndex.edgeStretch);
       if (stretch === undefined || stretch <= EDGE_STRETCH_WARN) return undefined;
       return {
         severity: 'warn',
@@ -41,7 +42,7 @@ export const lensUseFindings: AngleFindingRow[] = [
       };
     },
     propose: ({ rig, record, project }) => {
-      const x = figureOf(record, 'edgeFace')!;
+      const x = figureAt(record, figureIndex.edgeFace)!;
       // 1/cos θ = w where tan θ = x/d.
       const distanceM = Math.ceil((x / Math.sqrt(EDGE_STRETCH_WARN ** 2 - 1)) * 100) / 100;
       return [
@@ -64,9 +65,9 @@ export const lensUseFindings: AngleFindingRow[] = [
     about: 'the row is deeper than the depth in focus',
     reads: [],
     judge: (rig, record) => {
-      const margin = figureOf(record, 'rowFocusMargin');
+      const margin = figureAt(record, figureIndex.rowFocusMargin);
       if (margin === undefined || margin >= -0.05) return undefined;
-      const need = figureOf(record, 'apertureForRow')!;
+      const need = figureAt(record, figureIndex.apertureForRow)!;
       return {
         severity: 'warn',
         about: 'row',
@@ -77,11 +78,11 @@ export const lensUseFindings: AngleFindingRow[] = [
         unit: 'f/',
         title: () => `${rig.scene.name}: not everyone is sharp`,
         why: () =>
-          `Focused at ${lengthWords(figureOf(record, 'rowFocus')!, rig.project.units)} the whole row wants ${figureWords(need, 'f/')}; the lens stands at ${figureWords(rig.apertureN!, 'f/')}.`
+          `Focused at ${lengthWords(figureAt(record, figureIndex.rowFocus)!, rig.project.units)} the whole row wants ${figureWords(need, 'f/')}; the lens stands at ${figureWords(rig.apertureN!, 'f/')}.`
       };
     },
     propose: (context) => {
-      const need = figureOf(context.record, 'apertureForRow');
+      const need = figureAt(context.record, figureIndex.apertureForRow);
       if (need === undefined) return [];
       const apertureN = stoppedDownTo(need);
       return [
@@ -105,7 +106,7 @@ export const lensUseFindings: AngleFindingRow[] = [
     about: 'a variable filter darkens the corners of a wide picture',
     reads: [],
     judge: (rig, record) => {
-      const change = figureOf(record, 'cornerChange');
+      const change = figureAt(record, figureIndex.cornerChange);
       if (change === undefined || change <= CORNER_CHANGE_WARN_STOPS) return undefined;
       return {
         severity: 'note',
@@ -117,12 +118,12 @@ export const lensUseFindings: AngleFindingRow[] = [
         unit: 'stops',
         title: () => `${rig.scene.name}: the filter shades two corners`,
         why: () =>
-          `Set to ${figureWords(figureOf(record, 'densityNeeded')!, 'stops')} at ${figureWords(figureOf(record, 'equivalentFocalLength')!, 'mm')} equivalent, ${fullName(rig.filter!.gear)} makes two corners ${figureWords(change, 'stops')} darker than the middle. A fixed one does not.`
+          `Set to ${figureWords(figureAt(record, figureIndex.densityNeeded)!, 'stops')} at ${figureWords(figureAt(record, figureIndex.equivalentFocalLength)!, 'mm')} equivalent, ${fullName(rig.filter!.gear)} makes two corners ${figureWords(change, 'stops')} darker than the middle. A fixed one does not.`
       };
     },
     propose: (context) => {
       const { rig, record } = context;
-      const need = figureOf(record, 'densityNeeded')!;
+      const need = figureAt(record, figureIndex.densityNeeded)!;
       return [
         swapTo(
           context,
@@ -143,7 +144,7 @@ export const lensUseFindings: AngleFindingRow[] = [
     about: 'daylight drowns the monitor',
     reads: [],
     judge: (rig, record) => {
-      const contrast = figureOf(record, 'screenContrast');
+      const contrast = figureAt(record, figureIndex.screenContrast);
       if (contrast === undefined || contrast >= MONITOR_CONTRAST.frame) return undefined;
       const monitor = rig.kit.of('monitor')[0]!;
       return {
@@ -156,7 +157,7 @@ export const lensUseFindings: AngleFindingRow[] = [
         unit: '×',
         title: () => `${monitor.gear.model} is too dark for ${rig.scene.name}`,
         why: () =>
-          `In ${figureWords(figureOf(record, 'lightBright')!, 'lx')} its picture keeps a contrast of ${figureWords(contrast, '×')}; to frame by it ${MONITOR_CONTRAST.frame}× are wanted, to judge by it ${MONITOR_CONTRAST.judge}×.`
+          `In ${figureWords(figureAt(record, figureIndex.lightBright)!, 'lx')} its picture keeps a contrast of ${figureWords(contrast, '×')}; to frame by it ${MONITOR_CONTRAST.frame}× are wanted, to judge by it ${MONITOR_CONTRAST.judge}×.`
       };
     },
     propose: (context) => {
@@ -179,7 +180,7 @@ export const lensUseFindings: AngleFindingRow[] = [
     about: 'heavy or long for the arm',
     reads: ['holdMinutes'],
     judge: (rig, record) => {
-      const hold = figureOf(record, 'holdMinutes');
+      const hold = figureAt(record, figureIndex.holdMinutes);
       if (hold === undefined || hold >= rig.scene.longestTakeMin) return undefined;
       return {
         severity: hold < rig.scene.longestTakeMin / 2 ? 'warn' : 'note',
@@ -190,7 +191,7 @@ export const lensUseFindings: AngleFindingRow[] = [
         unit: 'min',
         title: () => `${rig.scene.name}: an arm holds it for about ${minutesWords(hold)}`,
         why: () =>
-          `${figureWords(figureOf(record, 'heldOut')!, 'kg', rig.project.units)} ${heldWords(figureOf(record, 'heldReach')!, rig.project.units)} pull ${figureWords(figureOf(record, 'armMoment')!, 'N·m')} at the shoulder; takes of ${minutesWords(rig.scene.longestTakeMin)} are wanted.`
+          `${figureWords(figureAt(record, figureIndex.heldOut)!, 'kg', rig.project.units)} ${heldWords(figureAt(record, figureIndex.heldReach)!, rig.project.units)} pull ${figureWords(figureAt(record, figureIndex.armMoment)!, 'N·m')} at the shoulder; takes of ${minutesWords(rig.scene.longestTakeMin)} are wanted.`
       };
     },
     propose: (context) => {
@@ -199,12 +200,15 @@ export const lensUseFindings: AngleFindingRow[] = [
       const mass = rig.lens?.gear?.massG ?? 0;
       return [
         {
-          label: `Film takes of ${minutesWords(Math.max(1, Math.floor(figureOf(context.record, 'holdMinutes')!)))}`,
+          label: `Film takes of ${minutesWords(Math.max(1, Math.floor(figureAt(context.record, figureIndex.holdMinutes)!)))}`,
           act: {
             type: 'change scene',
             sceneId: rig.scene.id,
             patch: {
-              longestTakeMin: Math.max(1, Math.floor(figureOf(context.record, 'holdMinutes')!))
+              longestTakeMin: Math.max(
+                1,
+                Math.floor(figureAt(context.record, figureIndex.holdMinutes)!)
+              )
             }
           }
         },
@@ -244,11 +248,11 @@ export const lensUseFindings: AngleFindingRow[] = [
     about: 'a filter’s colour cast, or a diffusion filter’s lost contrast',
     reads: ['filterCast'],
     judge: (rig, record) => {
-      const cast = figureOf(record, 'filterCast');
+      const cast = figureAt(record, figureIndex.filterCast);
       if (
         cast !== undefined &&
         cast >= MIRED_DIFFERENCE.seen &&
-        (figureOf(record, 'densityNeeded') ?? 0) > 0
+        (figureAt(record, figureIndex.densityNeeded) ?? 0) > 0
       )
         return {
           severity: cast >= MIRED_DIFFERENCE.strong ? 'warn' : 'note',
@@ -284,7 +288,7 @@ export const lensUseFindings: AngleFindingRow[] = [
             (gear) =>
               (gear.castMired ?? Infinity) < MIRED_DIFFERENCE.seen &&
               gear.threadMm >= (rig.lens?.gear?.filterThreadMm ?? 0) &&
-              (gear.stopsMax ?? 0) >= (figureOf(context.record, 'densityNeeded') ?? 0) - 1
+              (gear.stopsMax ?? 0) >= (figureAt(context.record, figureIndex.densityNeeded) ?? 0) - 1
           )
         ];
       const haze = rig.kit.of('filter').find(({ gear }) => gear.form === 'diffusion')!;

@@ -1,4 +1,5 @@
-import { figureOf } from '../figures/record';
+import { figureAt } from '../figures/record';
+import { figureIndex } from '../figures/table';
 import { figureWords, lengthWords } from '../figures/figure-words';
 import { bandsExpected, FLICKER_PERCENT, flickerLeftPercent } from '../relations/exposure/flicker';
 import { shutterForRateS, shutterSteps } from '../relations/exposure/shutter';
@@ -24,10 +25,10 @@ export const lightFindings: AngleFindingRow[] = [
     reads: ['lightMargin'],
     judge: (rig, record) => {
       if (!rig.scene.room || rig.scene.lightSource === 'as found') return undefined;
-      const margin = figureOf(record, 'lightMargin');
+      const margin = figureAt(record, figureIndex.lightMargin);
       if (margin === undefined || margin >= -LIGHT_TOLERANCE_STOPS) return undefined;
-      const have = figureOf(record, 'faceDim')!;
-      const need = figureOf(record, 'lightNeeded')!;
+      const have = figureAt(record, figureIndex.faceDim)!;
+      const need = figureAt(record, figureIndex.lightNeeded)!;
       return {
         severity: margin < -LIGHT_WARN_STOPS ? 'warn' : 'note',
         lineIds: rig.keyLamp ? [rig.keyLamp.part.line.id] : [],
@@ -38,14 +39,17 @@ export const lightFindings: AngleFindingRow[] = [
         title: () =>
           `${rig.scene.name}: ${figureWords(have, 'lx')} of ${figureWords(need, 'lx')} wanted`,
         why: () =>
-          `At ${figureWords(rig.apertureN!, 'f/')} and ${figureWords(figureOf(record, 'shutter')!, 's')} a clean picture wants that much on the face; now it is made up with ${figureWords(figureOf(record, 'isoNeededDim')!, 'ISO')}.`
+          `At ${figureWords(rig.apertureN!, 'f/')} and ${figureWords(figureAt(record, figureIndex.shutter)!, 's')} a clean picture wants that much on the face; now it is made up with ${figureWords(figureAt(record, figureIndex.isoNeededDim)!, 'ISO')}.`
       };
     },
     propose: (context) => {
       const { rig, record, shelf, project } = context;
       const proposals: Proposal[] = [];
-      const need = figureOf(record, 'lightNeeded')!;
-      const rest = need - figureOf(record, 'lightDim')! - (figureOf(record, 'fillLight') ?? 0);
+      const need = figureAt(record, figureIndex.lightNeeded)!;
+      const rest =
+        need -
+        figureAt(record, figureIndex.lightDim)! -
+        (figureAt(record, figureIndex.fillLight) ?? 0);
       const { keyLamp } = rig;
       if (keyLamp && rest > 0) {
         const { illuminanceAt1mLx, sourceRadiusM } = keyLamp.part.gear;
@@ -90,11 +94,11 @@ export const lightFindings: AngleFindingRow[] = [
     about: 'the source is small: hard shadows',
     reads: ['keySoftness'],
     judge: (rig, record) => {
-      const degrees = figureOf(record, 'keySoftness');
+      const degrees = figureAt(record, figureIndex.keySoftness);
       if (
         degrees === undefined ||
         degrees >= SOFTNESS_NOTE_DEG ||
-        figureOf(record, 'faceInPicture') === undefined
+        figureAt(record, figureIndex.faceInPicture) === undefined
       )
         return undefined;
       return {
@@ -148,8 +152,8 @@ export const lightFindings: AngleFindingRow[] = [
     reads: ['flickerLeft'],
     judge: (rig, record) => {
       if (rig.scene.lightSource === 'window') return undefined;
-      const left = figureOf(record, 'flickerLeft');
-      const shutter = figureOf(record, 'shutter');
+      const left = figureAt(record, figureIndex.flickerLeft);
+      const shutter = figureAt(record, figureIndex.shutter);
       if (left === undefined || shutter === undefined) return undefined;
       const bands = bandsExpected(shutter, rig.project.mainsHz);
       if (left < FLICKER_PERCENT.fine && !bands) return undefined;
@@ -168,7 +172,7 @@ export const lightFindings: AngleFindingRow[] = [
     propose: (context) => {
       const { rig, record, project } = context;
       const mains = project.mainsHz;
-      const shutter = figureOf(record, 'shutter')!;
+      const shutter = figureAt(record, figureIndex.shutter)!;
       const safe = shutterSteps
         .filter(
           (step) =>

@@ -1,7 +1,7 @@
-import { type FigureRecord, figureOf } from '../figures/record';
-import type { FigureId } from '../figures/table';
+import { figureAt, figureOf, type FigureRecord } from '../figures/record';
+import { type FigureId, figureIndex } from '../figures/table';
 import { figureWords, lengthWords } from '../figures/figure-words';
-import { lampStandOf } from '../figures/stability-rows';
+import { lampStandOf } from '../rigs/kit';
 import { payloadVerdict } from '../relations/support/payload';
 import type { LampPlacing } from '../model/plan';
 import type { PlacedRig } from '../rigs/placed-rig';
@@ -39,9 +39,9 @@ function moveFill(context: AngleContext, factor: number): Proposal[] {
 
 /** The end of the day that is further from the ratio asked, and what lights both sides of the face then. */
 function brightSide(record: FigureRecord): { have: number; want: number; place: number } {
-  const want = figureOf(record, 'keyToFillWanted')!;
-  const dim = figureOf(record, 'keyToFill')!;
-  const bright = figureOf(record, 'keyToFillBright')!;
+  const want = figureAt(record, figureIndex.keyToFillWanted)!;
+  const dim = figureAt(record, figureIndex.keyToFill)!;
+  const bright = figureAt(record, figureIndex.keyToFillBright)!;
   const off = (ratio: number) => Math.abs(Math.log2(ratio / want));
   const light = (place: FigureId, window: FigureId) =>
     (figureOf(record, place) ?? 0) + (figureOf(record, window) ?? 0);
@@ -59,7 +59,7 @@ export const lightPlaceFindings: AngleFindingRow[] = [
     about: 'daylight changes',
     reads: [],
     judge: (rig, record) => {
-      const swing = figureOf(record, 'lightSwing');
+      const swing = figureAt(record, figureIndex.lightSwing);
       if (
         (rig.scene.lightSource !== 'window' && rig.scene.window === undefined) ||
         swing === undefined ||
@@ -74,7 +74,7 @@ export const lightPlaceFindings: AngleFindingRow[] = [
         unit: 'stops',
         title: () => `${rig.scene.name}: the daylight swings by ${figureWords(swing, 'stops')}`,
         why: () =>
-          `Clouds and the hour take the window from ${figureWords(figureOf(record, 'faceDim')!, 'lx')} to ${figureWords(figureOf(record, 'faceBright')!, 'lx')} on the face; takes cut together will not match. Some like it free and alive, others block it and light with lamps.`
+          `Clouds and the hour take the window from ${figureWords(figureAt(record, figureIndex.faceDim)!, 'lx')} to ${figureWords(figureAt(record, figureIndex.faceBright)!, 'lx')} on the face; takes cut together will not match. Some like it free and alive, others block it and light with lamps.`
       };
     },
     propose: (context) => {
@@ -128,10 +128,10 @@ export const lightPlaceFindings: AngleFindingRow[] = [
     about: 'the lamp’s stand is overloaded, or the wind tips it',
     reads: ['lampLoadShare', 'lampTipWind'],
     judge: (rig, record) => {
-      const stand = lampStandOf(rig);
+      const stand = lampStandOf(rig.kit);
       if (!rig.keyLamp || !stand) return undefined;
-      const mass = figureOf(record, 'lampMass');
-      const payload = figureOf(record, 'standPayload');
+      const mass = figureAt(record, figureIndex.lampMass);
+      const payload = figureAt(record, figureIndex.standPayload);
       if (mass !== undefined && payload !== undefined) {
         const verdict = payloadVerdict(mass, payload);
         if (verdict !== 'fine')
@@ -148,8 +148,8 @@ export const lightPlaceFindings: AngleFindingRow[] = [
               `The lamp weighs ${figureWords(mass, 'kg', rig.project.units)} and the stand may carry ${figureWords(payload, 'kg', rig.project.units)}, of which two thirds are prudent. What falls, falls on somebody: follow the maker’s manual.`
           };
       }
-      const wind = figureOf(record, 'windOutside');
-      const tips = figureOf(record, 'lampTipWind');
+      const wind = figureAt(record, figureIndex.windOutside);
+      const tips = figureAt(record, figureIndex.lampTipWind);
       if (wind === undefined || tips === undefined || wind < tips) return undefined;
       return {
         severity: 'stop',
@@ -166,7 +166,7 @@ export const lightPlaceFindings: AngleFindingRow[] = [
     },
     propose: (context) => {
       const { rig } = context;
-      const stand = lampStandOf(rig)!;
+      const stand = lampStandOf(rig.kit)!;
       const mass = (rig.keyLamp!.part.gear.massG ?? 0) / 1000;
       return [
         addOne(context, 'ballast'),
@@ -193,7 +193,7 @@ export const lightPlaceFindings: AngleFindingRow[] = [
     reads: [],
     judge: (rig, record) => {
       if (rig.scene.darkBackground !== true || !rig.keyLamp || rig.index > 0) return undefined;
-      const have = figureOf(record, 'lampsSeen') ?? 0;
+      const have = figureAt(record, figureIndex.lampsSeen) ?? 0;
       const need = rig.fillLamp ? 3 : 2;
       if (have >= need) return undefined;
       return {
@@ -228,7 +228,7 @@ export const lightPlaceFindings: AngleFindingRow[] = [
     about: 'bright to dark side is not what was asked',
     reads: ['keyToFillMiss'],
     judge: (rig, record) => {
-      const miss = figureOf(record, 'keyToFillMiss');
+      const miss = figureAt(record, figureIndex.keyToFillMiss);
       if (miss === undefined || miss <= RATIO_STOPS.note) return undefined;
       const { have, want } = brightSide(record);
       return {
@@ -247,8 +247,8 @@ export const lightPlaceFindings: AngleFindingRow[] = [
     propose: (context) => {
       const { rig, record } = context;
       const { have, want, place } = brightSide(record);
-      const key = figureOf(record, 'keyLight') ?? 0;
-      const fillNow = figureOf(record, 'fillLight') ?? 0;
+      const key = figureAt(record, figureIndex.keyLight) ?? 0;
+      const fillNow = figureAt(record, figureIndex.fillLight) ?? 0;
       const fillNeeded = want > 1 ? key / (want - 1) - place : Infinity;
       return [
         ...(fillNow > 0 && Number.isFinite(fillNeeded) && fillNeeded > 0

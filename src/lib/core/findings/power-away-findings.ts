@@ -1,6 +1,7 @@
 import { NIGHT_HOURS } from '../figures/away-rows';
 import { cellsFor } from '../figures/endurance-rows';
-import { figureOf } from '../figures/record';
+import { figureAt } from '../figures/record';
+import { figureIndex } from '../figures/table';
 import { figureWords } from '../figures/figure-words';
 import type { GearItem, GearOf } from '../model/gear';
 import { bankEnergyAtPlugWh } from '../relations/power/bank';
@@ -18,13 +19,13 @@ export const powerAwayFindings: AngleFindingRow[] = [
     about: 'not all can be charged overnight',
     reads: ['cellsByMorning'],
     judge: (rig, record) => {
-      const emptied = figureOf(record, 'cellsEmptied');
-      const full = figureOf(record, 'cellsByMorning');
-      const spare = figureOf(record, 'cellsSpareOfDay') ?? 0;
+      const emptied = figureAt(record, figureIndex.cellsEmptied);
+      const full = figureAt(record, figureIndex.cellsByMorning);
+      const spare = figureAt(record, figureIndex.cellsSpareOfDay) ?? 0;
       if (!rig.hasSocket || emptied === undefined || full === undefined) return undefined;
       // Spares cover the next day; what they do not cover has to be full by morning.
       const needed = Math.max(0, emptied - spare);
-      if (emptied === 0 || full >= needed || figureOf(record, 'cellCount')! < emptied)
+      if (emptied === 0 || full >= needed || figureAt(record, figureIndex.cellCount)! < emptied)
         return undefined;
       return {
         severity: 'warn',
@@ -35,7 +36,7 @@ export const powerAwayFindings: AngleFindingRow[] = [
         unit: 'count',
         title: () => `${rig.scene.name}: ${full} of ${needed} cells are full by morning`,
         why: () =>
-          `A day empties ${emptied}; left alone for ${NIGHT_HOURS} h as many fill as there are bays, at ${figureWords(figureOf(record, 'chargingHours')!, 'h')} each. Getting up to change them is the other way.`
+          `A day empties ${emptied}; left alone for ${NIGHT_HOURS} h as many fill as there are bays, at ${figureWords(figureAt(record, figureIndex.chargingHours)!, 'h')} each. Getting up to change them is the other way.`
       };
     },
     propose: (context) => {
@@ -57,11 +58,11 @@ export const powerAwayFindings: AngleFindingRow[] = [
     about: 'days away from mains are not covered',
     reads: ['awayShare'],
     judge: (rig, record) => {
-      const share = figureOf(record, 'awayShare');
+      const share = figureAt(record, figureIndex.awayShare);
       if (share === undefined || share >= 1) return undefined;
-      const have = figureOf(record, 'energyAway')!;
-      const need = figureOf(record, 'energyNeededAway')!;
-      const days = figureOf(record, 'awayDays')!;
+      const have = figureAt(record, figureIndex.energyAway)!;
+      const need = figureAt(record, figureIndex.energyNeededAway)!;
+      const days = figureAt(record, figureIndex.awayDays)!;
       return {
         severity: 'stop',
         lineIds: [rig.body!.line.id],
@@ -87,7 +88,7 @@ export const powerAwayFindings: AngleFindingRow[] = [
         manyOf(context, 'cell', (gear) =>
           gear.cellType === cellType && gear.energyWh !== undefined
             ? gear.energyWh *
-              figureOf(context.record, 'coldShare')! *
+              figureAt(context.record, figureIndex.coldShare)! *
               (gear.otherMaker ? AGED_HEALTH : 1)
             : undefined
         ),
@@ -106,7 +107,8 @@ function manyOf<K extends 'bank' | 'cell'>(
   kind: K,
   whEach: (gear: GearOf<K>) => number | undefined
 ): PartProposal {
-  const missing = figureOf(record, 'energyNeededAway')! - figureOf(record, 'energyAway')!;
+  const missing =
+    figureAt(record, figureIndex.energyNeededAway)! - figureAt(record, figureIndex.energyAway)!;
   const pieces = (gear: GearItem) => Math.ceil(missing / whEach(gear as GearOf<K>)!);
   const cost = (gear: GearItem) => gear.priceNew!.likely * pieces(gear);
   return {

@@ -1,5 +1,6 @@
 import { cellsFor } from '../figures/endurance-rows';
-import { figureOf } from '../figures/record';
+import { figureAt } from '../figures/record';
+import { figureIndex } from '../figures/table';
 import { figureWords, minutesWords } from '../figures/figure-words';
 import { USB_C } from '../joining/ends';
 import { fullName, type GearOf } from '../model/gear';
@@ -47,11 +48,11 @@ export const powerFindings: AngleFindingRow[] = [
     about: 'dies during the longest take',
     reads: ['takePowerShare'],
     judge: (rig, record) => {
-      const share = figureOf(record, 'takePowerShare');
-      if (share === undefined || share >= 1 || figureOf(record, 'takePower') === 0)
+      const share = figureAt(record, figureIndex.takePowerShare);
+      if (share === undefined || share >= 1 || figureAt(record, figureIndex.takePower) === 0)
         return undefined;
-      const have = figureOf(record, 'takePower')!;
-      const need = figureOf(record, 'longestTake')!;
+      const have = figureAt(record, figureIndex.takePower)!;
+      const need = figureAt(record, figureIndex.longestTake)!;
       return {
         severity: 'stop',
         lineIds: [rig.body!.line.id],
@@ -62,7 +63,7 @@ export const powerFindings: AngleFindingRow[] = [
         title: () =>
           `${rig.scene.name}: dark after ${minutesWords(have)} of a ${minutesWords(need)} take`,
         why: () =>
-          `One cell of ${figureWords(figureOf(record, 'cellEnergy')!, 'Wh')} at ${figureWords(figureOf(record, 'bodyDraw')!, 'W')} and ${figureWords(figureOf(record, 'temperature')!, '°C')} lasts that long, and a cell cannot be changed within a take.`
+          `One cell of ${figureWords(figureAt(record, figureIndex.cellEnergy)!, 'Wh')} at ${figureWords(figureAt(record, figureIndex.bodyDraw)!, 'W')} and ${figureWords(figureAt(record, figureIndex.temperature)!, '°C')} lasts that long, and a cell cannot be changed within a take.`
       };
     },
     propose: (context) => {
@@ -92,10 +93,11 @@ export const powerFindings: AngleFindingRow[] = [
     about: 'dies before the day ends',
     reads: ['dayPowerShare'],
     judge: (rig, record) => {
-      const share = figureOf(record, 'dayPowerShare');
-      if (share === undefined || share >= 1 || figureOf(record, 'dayPower') === 0) return undefined;
-      const have = figureOf(record, 'dayPower')!;
-      const need = figureOf(record, 'recordedAway')!;
+      const share = figureAt(record, figureIndex.dayPowerShare);
+      if (share === undefined || share >= 1 || figureAt(record, figureIndex.dayPower) === 0)
+        return undefined;
+      const have = figureAt(record, figureIndex.dayPower)!;
+      const need = figureAt(record, figureIndex.recordedAway)!;
       return {
         severity: 'stop',
         lineIds: [rig.body!.line.id, ...cellsFor(rig).map(({ line }) => line.id)],
@@ -105,7 +107,7 @@ export const powerFindings: AngleFindingRow[] = [
         unit: 'min',
         title: () => `${rig.scene.name}: power for ${minutesWords(have)} of ${minutesWords(need)}`,
         why: () =>
-          `The best cell lasts ${minutesWords(figureOf(record, 'minutesPerCell') ?? 0)} at ${figureWords(figureOf(record, 'bodyDraw')!, 'W')}; ${figureWords(figureOf(record, 'cellCount')!, 'count')} ${figureOf(record, 'cellCount') === 1 ? 'is' : 'are'} packed${figureOf(record, 'bodiesOnCells')! > 1 ? `, shared by ${figureOf(record, 'bodiesOnCells')} bodies filming at once` : ''}.`
+          `The best cell lasts ${minutesWords(figureAt(record, figureIndex.minutesPerCell) ?? 0)} at ${figureWords(figureAt(record, figureIndex.bodyDraw)!, 'W')}; ${figureWords(figureAt(record, figureIndex.cellCount)!, 'count')} ${figureAt(record, figureIndex.cellCount) === 1 ? 'is' : 'are'} packed${figureAt(record, figureIndex.bodiesOnCells)! > 1 ? `, shared by ${figureAt(record, figureIndex.bodiesOnCells)} bodies filming at once` : ''}.`
       };
     },
     propose: (context) => {

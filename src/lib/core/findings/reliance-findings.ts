@@ -1,7 +1,8 @@
 import { cardsFor, cellsFor } from '../figures/endurance-rows';
 import { partsOfScene } from '../figures/handling-rows';
 import { hasUse } from '../figures/heat-rows';
-import { figureOf } from '../figures/record';
+import { figureAt } from '../figures/record';
+import { figureIndex } from '../figures/table';
 import { minutesWords } from '../figures/figure-words';
 import { fullName } from '../model/gear';
 import { setUpMinutes } from '../rigs/places';
@@ -72,7 +73,7 @@ export const relianceFindings: AngleFindingRow[] = [
     about: 'set-up takes longer than wanted',
     reads: [],
     judge: (rig, record) => {
-      const minutes = figureOf(record, 'setUp');
+      const minutes = figureAt(record, figureIndex.setUp);
       const limit = rig.project.setUpLimitMin;
       if (limit === undefined || minutes === undefined || minutes <= limit) return undefined;
       return {
@@ -89,10 +90,10 @@ export const relianceFindings: AngleFindingRow[] = [
     propose: (context) => [
       ...leaveSpareable(context),
       {
-        label: `Allow ${minutesWords(Math.ceil(figureOf(context.record, 'setUp')!))}`,
+        label: `Allow ${minutesWords(Math.ceil(figureAt(context.record, figureIndex.setUp)!))}`,
         act: {
           type: 'set project',
-          patch: { setUpLimitMin: Math.ceil(figureOf(context.record, 'setUp')!) }
+          patch: { setUpLimitMin: Math.ceil(figureAt(context.record, figureIndex.setUp)!) }
         }
       }
     ]
@@ -104,7 +105,7 @@ export const relianceFindings: AngleFindingRow[] = [
     about: 'too many switches to remember',
     reads: [],
     judge: (rig, record) => {
-      const switches = figureOf(record, 'switches');
+      const switches = figureAt(record, figureIndex.switches);
       const limit = rig.project.switchLimit ?? SWITCHES_REMEMBERED;
       if (switches === undefined || switches <= limit) return undefined;
       return {
@@ -133,8 +134,11 @@ export const relianceFindings: AngleFindingRow[] = [
             ]
           : []),
         {
-          label: `Trust yourself with ${figureOf(record, 'switches')!}`,
-          act: { type: 'set project', patch: { switchLimit: figureOf(record, 'switches')! } }
+          label: `Trust yourself with ${figureAt(record, figureIndex.switches)!}`,
+          act: {
+            type: 'set project',
+            patch: { switchLimit: figureAt(record, figureIndex.switches)! }
+          }
         }
       ];
     }

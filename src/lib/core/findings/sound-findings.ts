@@ -1,4 +1,5 @@
-import { figureOf } from '../figures/record';
+import { figureAt } from '../figures/record';
+import { figureIndex } from '../figures/table';
 import { figureWords, lengthWords } from '../figures/figure-words';
 import { fullName } from '../model/gear';
 import { directToLateBands, echoWord } from '../relations/sound/critical-distance';
@@ -98,7 +99,7 @@ export const soundFindings: AngleFindingRow[] = [
     about: 'speech-to-noise is too low',
     reads: ['speechToNoise'],
     judge: (rig, record) => {
-      const db = figureOf(record, 'speechToNoise');
+      const db = figureAt(record, figureIndex.speechToNoise);
       if (db === undefined) return undefined;
       const place = rig.scene.room ? 'indoors' : 'outdoors';
       const band = speechToNoiseBands[place];
@@ -115,7 +116,7 @@ export const soundFindings: AngleFindingRow[] = [
             ? `${rig.scene.name}: the voice drowns, ${figureWords(Math.round(-db), 'dB')} under the noise`
             : `${rig.scene.name}: the voice stands ${figureWords(Math.round(db), 'dB')} over the noise`,
         why: () =>
-          `${fullName(rig.mic!.gear)} hears ${figureWords(figureOf(record, 'voiceAtMic')!, 'dB(A)')} of voice from ${lengthWords(figureOf(record, 'micDistance')!, rig.project.units)} and ${figureWords(figureOf(record, 'noiseAtMic')!, 'dB(A)')} of everything else: ${speechWord(db, place)}; clean begins at ${band.cleanDb} dB here.`
+          `${fullName(rig.mic!.gear)} hears ${figureWords(figureAt(record, figureIndex.voiceAtMic)!, 'dB(A)')} of voice from ${lengthWords(figureAt(record, figureIndex.micDistance)!, rig.project.units)} and ${figureWords(figureAt(record, figureIndex.noiseAtMic)!, 'dB(A)')} of everything else: ${speechWord(db, place)}; clean begins at ${band.cleanDb} dB here.`
       };
     },
     propose: (context) => [
@@ -134,7 +135,7 @@ export const soundFindings: AngleFindingRow[] = [
     about: 'echo: beyond what the room allows',
     reads: ['directToLate'],
     judge: (rig, record) => {
-      const db = figureOf(record, 'directToLate');
+      const db = figureAt(record, figureIndex.directToLate);
       if (db === undefined || db >= directToLateBands.dryDb) return undefined;
       return {
         severity: db < directToLateBands.roomyDb ? 'warn' : 'note',
@@ -145,7 +146,7 @@ export const soundFindings: AngleFindingRow[] = [
         unit: 'dB',
         title: () => `${rig.scene.name}: the room is heard, ${echoWord(db)}`,
         why: () =>
-          `From ${lengthWords(figureOf(record, 'micDistance')!, rig.project.units)} the voice stands about ${figureWords(db, 'dB')} over the echo; dry begins at ${directToLateBands.dryDb} dB. The room takes over at ${lengthWords(figureOf(record, 'criticalDistance')!, rig.project.units)}.`
+          `From ${lengthWords(figureAt(record, figureIndex.micDistance)!, rig.project.units)} the voice stands about ${figureWords(db, 'dB')} over the echo; dry begins at ${directToLateBands.dryDb} dB. The room takes over at ${lengthWords(figureAt(record, figureIndex.criticalDistance)!, rig.project.units)}.`
       };
     },
     propose: (context) => {
@@ -173,7 +174,7 @@ export const soundFindings: AngleFindingRow[] = [
     about: 'wind without a cover',
     reads: ['airSpeed'],
     judge: (rig, record) => {
-      const v = figureOf(record, 'airSpeed');
+      const v = figureAt(record, figureIndex.airSpeed);
       if (v === undefined || v < STILL_BELOW_MPS || !rig.mic || rig.cover !== 'none')
         return undefined;
       return {
@@ -185,7 +186,7 @@ export const soundFindings: AngleFindingRow[] = [
         unit: 'm/s',
         title: () => `${rig.scene.name}: wind on a bare microphone`,
         why: () =>
-          `${figureWords(v, 'm/s')} of air, walking included, rumbles at about ${figureWords(figureOf(record, 'windNoise') ?? NaN, 'dB(A)')} in ${fullName(rig.mic!.gear)} without a cover.`
+          `${figureWords(v, 'm/s')} of air, walking included, rumbles at about ${figureWords(figureAt(record, figureIndex.windNoise) ?? NaN, 'dB(A)')} in ${fullName(rig.mic!.gear)} without a cover.`
       };
     },
     propose: (context) => [

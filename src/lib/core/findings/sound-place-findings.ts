@@ -1,4 +1,5 @@
-import { figureOf } from '../figures/record';
+import { figureAt } from '../figures/record';
+import { figureIndex } from '../figures/table';
 import { figureWords, lengthWords, minutesWords } from '../figures/figure-words';
 import { fullName } from '../model/gear';
 import { SYNC_NOTICED_MS } from '../relations/sound/sync';
@@ -104,8 +105,8 @@ export const soundPlaceFindings: AngleFindingRow[] = [
           why: () =>
             `${fullName(recorder.gear)} records the voice, but ${fullName(rig.body!.gear)} has no microphone of its own: clap where both see and hear it, at the start and at the end.`
         };
-      const drift = figureOf(record, 'recorderDrift');
-      const fps = figureOf(record, 'fps')!;
+      const drift = figureAt(record, figureIndex.recorderDrift);
+      const fps = figureAt(record, figureIndex.fps)!;
       if (drift === undefined || (drift / 1000) * fps < FRAMES_OF_DRIFT) return undefined;
       return {
         severity: 'note',
@@ -118,7 +119,7 @@ export const soundPlaceFindings: AngleFindingRow[] = [
         title: () =>
           `${recorder.gear.model} runs ${((drift / 1000) * fps).toFixed(1)} frames apart in a take`,
         why: () =>
-          `Its clock runs off by ${figureOf(record, 'recorderClock')!} parts in a million; in ${minutesWords(figureOf(record, 'longestTake')!)} that is ${figureWords(drift, 'ms')}. Clap at both ends and stretch it in the cut.`
+          `Its clock runs off by ${figureAt(record, figureIndex.recorderClock)!} parts in a million; in ${minutesWords(figureAt(record, figureIndex.longestTake)!)} that is ${figureWords(drift, 'ms')}. Clap at both ends and stretch it in the cut.`
       };
     },
     propose: (context) => {
@@ -151,10 +152,10 @@ export const soundPlaceFindings: AngleFindingRow[] = [
     about: 'a fan is louder than the room',
     reads: ['fanHeard', 'computerHeard'],
     judge: (rig, record) => {
-      const room = figureOf(record, 'roomNoiseHeard');
+      const room = figureAt(record, figureIndex.roomNoiseHeard);
       if (room === undefined || !hearsVoice(rig)) return undefined;
-      const lamp = figureOf(record, 'fanHeard') ?? -Infinity;
-      const computer = figureOf(record, 'computerHeard') ?? -Infinity;
+      const lamp = figureAt(record, figureIndex.fanHeard) ?? -Infinity;
+      const computer = figureAt(record, figureIndex.computerHeard) ?? -Infinity;
       const loudest = Math.max(lamp, computer);
       if (loudest <= room - FAN_UNDER_ROOM_DB) return undefined;
       const isLamp = lamp >= computer;
@@ -223,8 +224,8 @@ export const soundPlaceFindings: AngleFindingRow[] = [
             `${fullName(rig.mic!.gear)} is held before the mouth; that is seen, and may be wanted.`
         };
       if (rig.micPlace !== 'boom') return undefined;
-      const reach = figureOf(record, 'boomReach');
-      const need = figureOf(record, 'boomReachNeeded');
+      const reach = figureAt(record, figureIndex.boomReach);
+      const need = figureAt(record, figureIndex.boomReachNeeded);
       if (reach === undefined || need === undefined || reach >= need) return undefined;
       return {
         severity: 'warn',
@@ -241,7 +242,7 @@ export const soundPlaceFindings: AngleFindingRow[] = [
     },
     propose: (context) => {
       const { rig, record } = context;
-      const need = figureOf(record, 'boomReachNeeded') ?? 0;
+      const need = figureAt(record, figureIndex.boomReachNeeded) ?? 0;
       return [
         ...(rig.boom
           ? [
@@ -299,7 +300,7 @@ export const soundPlaceFindings: AngleFindingRow[] = [
     about: 'sound arrives apart from the picture in the live chain',
     reads: ['pictureLag'],
     judge: (rig, record) => {
-      const lag = figureOf(record, 'pictureLag');
+      const lag = figureAt(record, figureIndex.pictureLag);
       if (lag === undefined || (lag < SYNC_NOTICED_MS.early && lag > -SYNC_NOTICED_MS.late))
         return undefined;
       return {

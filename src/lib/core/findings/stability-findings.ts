@@ -1,5 +1,6 @@
 import { headForms } from '../model/word-lists';
-import { figureOf } from '../figures/record';
+import { figureAt } from '../figures/record';
+import { figureIndex } from '../figures/table';
 import { figureWords, lengthWords } from '../figures/figure-words';
 import { staysAtHome } from '../figures/stability-rows';
 import { fullName, type HeadGear } from '../model/gear';
@@ -29,7 +30,7 @@ export const stabilityFindings: AngleFindingRow[] = [
     about: 'a pan is wanted without a fluid head',
     reads: ['supportHead'],
     judge: (rig, record) => {
-      const head = figureOf(record, 'supportHead');
+      const head = figureAt(record, figureIndex.supportHead);
       if (head === undefined || headForms[head] === 'fluid' || rig.support?.gear.form === 'gimbal')
         return undefined;
       return {
@@ -70,7 +71,7 @@ export const stabilityFindings: AngleFindingRow[] = [
     about: 'it may tip',
     reads: ['tipAngle', 'boomBag'],
     judge: (rig, record) => {
-      const lean = figureOf(record, 'tipAngle');
+      const lean = figureAt(record, figureIndex.tipAngle);
       if (lean !== undefined && lean < TIP_WARN_DEG)
         return {
           severity: lean <= 0 ? 'stop' : 'warn',
@@ -82,10 +83,10 @@ export const stabilityFindings: AngleFindingRow[] = [
           unit: '°',
           title: () => `${rig.support!.gear.model} tips at a lean of ${figureWords(lean, '°')}`,
           why: () =>
-            `Feet ${lengthWords(figureOf(record, 'legsRadius')!, rig.project.units)} wide under ${figureWords(figureOf(record, 'loadOnSupport')!, 'kg', rig.project.units)} at ${lengthWords(figureOf(record, 'legsHeight')!, rig.project.units)}: a sleeve in the cable is enough. Weigh it down or set it lower.`
+            `Feet ${lengthWords(figureAt(record, figureIndex.legsRadius)!, rig.project.units)} wide under ${figureWords(figureAt(record, figureIndex.loadOnSupport)!, 'kg', rig.project.units)} at ${lengthWords(figureAt(record, figureIndex.legsHeight)!, rig.project.units)}: a sleeve in the cable is enough. Weigh it down or set it lower.`
         };
-      const bag = figureOf(record, 'boomBag');
-      const have = figureOf(record, 'ballast') ?? 0;
+      const bag = figureAt(record, figureIndex.boomBag);
+      const have = figureAt(record, figureIndex.ballast) ?? 0;
       if (bag === undefined || bag <= have + BAG_TOLERANCE_KG) return undefined;
       return {
         severity: 'warn',
@@ -98,7 +99,7 @@ export const stabilityFindings: AngleFindingRow[] = [
         title: () =>
           `${rig.boom!.gear.model} wants ${figureWords(bag, 'kg', rig.project.units)} of sand`,
         why: () =>
-          `The microphone hangs over a person at ${lengthWords(figureOf(record, 'boomReach')!, rig.project.units)}; with half as much again for safety the stand wants that much over its legs, and ${figureWords(have, 'kg', rig.project.units)} are there. Tie a safety line as well.`
+          `The microphone hangs over a person at ${lengthWords(figureAt(record, figureIndex.boomReach)!, rig.project.units)}; with half as much again for safety the stand wants that much over its legs, and ${figureWords(have, 'kg', rig.project.units)} are there. Tie a safety line as well.`
       };
     },
     propose: (context, held) => {
@@ -158,7 +159,7 @@ export const stabilityFindings: AngleFindingRow[] = [
     about: 'the carried weight is over the limit',
     reads: ['carriedMass'],
     judge: (rig, record) => {
-      const have = figureOf(record, 'carriedMass');
+      const have = figureAt(record, figureIndex.carriedMass);
       const limit = rig.project.carriedLimitKg;
       const first = rig.index === 0 && rig.scene === rig.project.scenes[0];
       if (!first || have === undefined || limit === undefined || have <= limit) return undefined;
@@ -193,11 +194,12 @@ export const stabilityFindings: AngleFindingRow[] = [
         })),
         ...heaviest.slice(0, 6).map((part) => leaveOut(part.line, part.gear.model)),
         {
-          label: `Carry ${figureWords(figureOf(context.record, 'carriedMass')!, 'kg', project.units)}`,
+          label: `Carry ${figureWords(figureAt(context.record, figureIndex.carriedMass)!, 'kg', project.units)}`,
           act: {
             type: 'set project' as const,
             patch: {
-              carriedLimitKg: Math.ceil(figureOf(context.record, 'carriedMass')! * 10) / 10
+              carriedLimitKg:
+                Math.ceil(figureAt(context.record, figureIndex.carriedMass)! * 10) / 10
             }
           }
         }

@@ -1,5 +1,6 @@
 import { cardsFor } from '../figures/endurance-rows';
-import { figureOf } from '../figures/record';
+import { figureAt } from '../figures/record';
+import { figureIndex } from '../figures/table';
 import { figureWords, minutesWords } from '../figures/figure-words';
 import { fullName } from '../model/gear';
 import { speedClassMBps, sustainedWriteVerdict } from '../relations/storage/sustained-write';
@@ -19,11 +20,11 @@ export const storageFindings: AngleFindingRow[] = [
     about: 'fills before the day ends',
     reads: ['storageShare'],
     judge: (rig, record) => {
-      const share = figureOf(record, 'storageShare');
-      if (share === undefined || share >= 1 || figureOf(record, 'cardSpace') === 0)
+      const share = figureAt(record, figureIndex.storageShare);
+      if (share === undefined || share >= 1 || figureAt(record, figureIndex.cardSpace) === 0)
         return undefined;
-      const have = figureOf(record, 'cardMinutes')!;
-      const need = figureOf(record, 'recordedAway')!;
+      const have = figureAt(record, figureIndex.cardMinutes)!;
+      const need = figureAt(record, figureIndex.recordedAway)!;
       return {
         severity: 'stop',
         lineIds: cardsFor(rig).map(({ line }) => line.id),
@@ -34,7 +35,7 @@ export const storageFindings: AngleFindingRow[] = [
         title: () =>
           `${rig.scene.name}: cards full at ${minutesWords(have)} of ${minutesWords(need)}`,
         why: () =>
-          `${figureWords(figureOf(record, 'bitRate')!, 'Mb/s')} (${figureWords(figureOf(record, 'writeNeeded')!, 'MB/s')}) write ${figureWords(figureOf(record, 'sizeNeeded')!, 'GB')}; ${figureWords(figureOf(record, 'cardSpace')!, 'GB')} are in the bag.`
+          `${figureWords(figureAt(record, figureIndex.bitRate)!, 'Mb/s')} (${figureWords(figureAt(record, figureIndex.writeNeeded)!, 'MB/s')}) write ${figureWords(figureAt(record, figureIndex.sizeNeeded)!, 'GB')}; ${figureWords(figureAt(record, figureIndex.cardSpace)!, 'GB')} are in the bag.`
       };
     },
     propose: ({ rig, shelf, project }) => {
@@ -70,8 +71,8 @@ export const storageFindings: AngleFindingRow[] = [
     about: 'sustained write below the mode’s bit rate',
     reads: ['bitRate', 'writePromised'],
     judge: (rig, record) => {
-      const rate = figureOf(record, 'bitRate');
-      const promised = figureOf(record, 'writePromised');
+      const rate = figureAt(record, figureIndex.bitRate);
+      const promised = figureAt(record, figureIndex.writePromised);
       if (rate === undefined || promised === undefined) return undefined;
       const verdict = sustainedWriteVerdict(rate, promised);
       if (verdict === 'fine') return undefined;
@@ -92,7 +93,7 @@ export const storageFindings: AngleFindingRow[] = [
       };
     },
     propose: ({ rig, record, shelf, project }) => {
-      const needs = (figureOf(record, 'bitRate')! / 8) * 1.1;
+      const needs = (figureAt(record, figureIndex.bitRate)! / 8) * 1.1;
       const slow = cardsFor(rig).find(
         ({ gear }) => gear.speedClass !== undefined && speedClassMBps[gear.speedClass] < needs
       );

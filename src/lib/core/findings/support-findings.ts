@@ -1,15 +1,12 @@
-import { figureOf } from '../figures/record';
+import { figureAt } from '../figures/record';
+import { figureIndex } from '../figures/table';
 import { figureWords, massWords } from '../figures/figure-words';
 import { fullName } from '../model/gear';
 import { headMomentNm, headShare } from '../relations/support/head';
 import { PAYLOAD_WARN_SHARE, payloadVerdict } from '../relations/support/payload';
 import { isClosedInBag, whyOpen } from '../rigs/closings';
-import {
-  type Connection,
-  connectionsOf,
-  isMissingPort,
-  type MissingPort
-} from '../rigs/connections';
+import { type Connection, isMissingPort, type MissingPort } from '../rigs/connection';
+import { connectionsOf } from '../rigs/connections';
 import type { PlacedRig } from '../rigs/placed-rig';
 import { chainProposals } from './chain-proposals';
 import { capital, sentence } from './sentence';
@@ -34,8 +31,8 @@ export const supportFindings: AngleFindingRow[] = [
     about: 'payload exceeded',
     reads: ['loadOnSupport', 'payload'],
     judge: (rig, record) => {
-      const load = figureOf(record, 'loadOnSupport');
-      const rating = figureOf(record, 'payload');
+      const load = figureAt(record, figureIndex.loadOnSupport);
+      const rating = figureAt(record, figureIndex.payload);
       if (load === undefined || rating === undefined) return undefined;
       const verdict = payloadVerdict(load, rating);
       if (verdict === 'fine') return undefined;
@@ -54,7 +51,7 @@ export const supportFindings: AngleFindingRow[] = [
       };
     },
     propose: ({ rig, record, shelf, project }) => {
-      const load = figureOf(record, 'loadOnSupport') ?? 0;
+      const load = figureAt(record, figureIndex.loadOnSupport) ?? 0;
       return [
         {
           parts: cheapestOf(
@@ -77,12 +74,14 @@ export const supportFindings: AngleFindingRow[] = [
     about: 'the head bears less than the load, as a weight or as a moment',
     reads: ['headShare'],
     judge: (rig, record) => {
-      const share = figureOf(record, 'headShare');
+      const share = figureAt(record, figureIndex.headShare);
       if (share === undefined) return undefined;
       const verdict = payloadVerdict(share, 1);
       if (verdict === 'fine') return undefined;
       const { units } = rig.project;
-      const high = share > figureOf(record, 'loadOnHead')! / figureOf(record, 'headPayload')!;
+      const high =
+        share >
+        figureAt(record, figureIndex.loadOnHead)! / figureAt(record, figureIndex.headPayload)!;
       return {
         severity: verdict,
         about: 'head',
@@ -94,13 +93,13 @@ export const supportFindings: AngleFindingRow[] = [
         title: () =>
           `${rig.head!.gear.model} is asked ${figureWords(100 * share, '%')} of what it may bear`,
         why: () =>
-          `${massWords(figureOf(record, 'loadOnHead')!, units)} lie on a head for ${massWords(figureOf(record, 'headPayload')!, units)}${high ? `, and ${figureWords(figureOf(record, 'loadCentre')!, 'mm')} over the plate where the rating holds to ${figureWords(figureOf(record, 'headRatedHeight')!, 'mm')}` : ''}: it ${verdict === 'stop' ? 'nods over once it leans' : 'creeps after it is locked'}.`
+          `${massWords(figureAt(record, figureIndex.loadOnHead)!, units)} lie on a head for ${massWords(figureAt(record, figureIndex.headPayload)!, units)}${high ? `, and ${figureWords(figureAt(record, figureIndex.loadCentre)!, 'mm')} over the plate where the rating holds to ${figureWords(figureAt(record, figureIndex.headRatedHeight)!, 'mm')}` : ''}: it ${verdict === 'stop' ? 'nods over once it leans' : 'creeps after it is locked'}.`
       };
     },
     propose: (context) => {
       const { rig, record } = context;
-      const load = figureOf(record, 'loadOnHead') ?? 0;
-      const moment = figureOf(record, 'headMoment') ?? 0;
+      const load = figureAt(record, figureIndex.loadOnHead) ?? 0;
+      const moment = figureAt(record, figureIndex.headMoment) ?? 0;
       return [
         swapTo(
           context,

@@ -1,10 +1,11 @@
 import { figureWords } from '../figures/figure-words';
-import { figureOf } from '../figures/record';
+import { figureAt } from '../figures/record';
+import { figureIndex } from '../figures/table';
 import { fullName } from '../model/gear';
 import { EDITING_SHARE, LIGHTER_COPY_MBPS } from '../relations/storage/editing-load';
 import { AIR_TRAVEL_WH } from '../relations/power/off-grid';
 import { openConnections } from '../rigs/closings';
-import type { Connection, ConnectionPurpose } from '../rigs/connections';
+import type { Connection, ConnectionPurpose } from '../rigs/connection';
 import type { PlacedRig } from '../rigs/placed-rig';
 import { chainProposal } from './chain-proposals';
 import type { AngleFindingRow, Held, PlanContext, PlanFindingRow, Proposal } from './finding';
@@ -139,7 +140,7 @@ export const cuttingFindings: AngleFindingRow[] = [
     judge: (rig, record) => {
       const computer = rig.kit.of('computer')[0];
       if (!computer || rig.index > 0) return undefined;
-      const share = figureOf(record, 'editingShare');
+      const share = figureAt(record, figureIndex.editingShare);
       if (share !== undefined && share > EDITING_SHARE.plays)
         return {
           severity: share > EDITING_SHARE.lighterCopies ? 'warn' : 'note',
@@ -153,8 +154,8 @@ export const cuttingFindings: AngleFindingRow[] = [
           why: () =>
             `Cutting it asks ${figureWords(share, '×')} of what ${fullName(computer.gear)} plays. ${share > EDITING_SHARE.lighterCopies ? 'Even lighter copies will be slow.' : `Lighter copies at ${LIGHTER_COPY_MBPS} Mb/s, 20 GB an hour, make it smooth.`}`
         };
-      const room = figureOf(record, 'freeSpace');
-      const need = figureOf(record, 'sizeNeeded');
+      const room = figureAt(record, figureIndex.freeSpace);
+      const need = figureAt(record, figureIndex.sizeNeeded);
       if (room === undefined || need === undefined || need <= room) return undefined;
       return {
         severity: 'warn',

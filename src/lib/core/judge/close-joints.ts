@@ -5,7 +5,8 @@ import type { Project } from '../model/project';
 import { activePlan } from '../model/active-plan';
 import type { Shelf } from '../model/shelf';
 import { joiningPartsOfKit, joiningPartsOfShelf } from '../rigs/closings';
-import { connectionsOf, connectionWords, isMissingPort } from '../rigs/connections';
+import { connectionWords, isMissingPort } from '../rigs/connection';
+import { connectionsOf } from '../rigs/connections';
 import type { Judgement } from './judge-plan';
 
 /** Every open end of the kit closed at once, as cheaply as can be. */

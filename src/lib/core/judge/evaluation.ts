@@ -4,6 +4,7 @@ import { absent, known } from '../figures/record';
 import { isLeaf } from '../figures/rows';
 import { figureIndex, figureOrder, figureTable } from '../figures/table';
 import { type AxisPart, type AxisScore, partsOfAxis } from '../merit/axis-scores';
+import { judgedAxes } from '../merit/scene-merit';
 import type { Plan } from '../model/plan';
 import type { Project } from '../model/project';
 import type { Shelf } from '../model/shelf';
@@ -125,8 +126,8 @@ export function evaluationOf(project: Project, plan: Plan, shelf: Shelf, judgeme
         works: scene.works,
         heldBackBy: scene.heldBackBy,
         axes: Object.fromEntries(
-          Object.entries(scene.axes).map(([axis, score]) => [
-            axis,
+          judgedAxes(scene.axes).map((score) => [
+            score.axis,
             {
               low: score.low,
               high: score.high,

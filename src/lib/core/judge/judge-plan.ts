@@ -1,12 +1,12 @@
 import { computeFigures, type FigureRecord, type Supposed, unknown } from '../figures/record';
 import { type FigureId, figureIndex } from '../figures/table';
 import { partOfLeaf } from '../figures/why';
-import { Finding } from '../findings/finding';
+import { Finding, severityRank } from '../findings/finding';
 import { angleFindings, judgesOfAngle, planFindings, readsOfFinding } from '../findings/table';
 import { scoreAxis } from '../merit/axis-scores';
 import { axes } from '../merit/axis-curves';
 import { type KitMerit, meritOfKit } from '../merit/kit-merit';
-import { meritOfScene, type SceneScores } from '../merit/scene-merit';
+import { meritOfScene, noScores, type SceneScores } from '../merit/scene-merit';
 import { weightsOf } from '../merit/schools';
 import type { Plan } from '../model/plan';
 import type { Project } from '../model/project';
@@ -74,12 +74,12 @@ export function judgePlan(
     return { scene: rig.scene, angle: rig.angle, rig, record: records[at]! };
   });
 
-  const findings = findingsOf(angles, differences);
+  const found = findingsOf(angles, differences);
   const planContext = { project, plan, shelf, kit, money, rigs };
   for (const row of planFindings) {
-    for (const held of row.judge(planContext)) findings.push(new Finding(row, held));
+    for (const held of row.judge(planContext)) found.push(new Finding(row, held));
   }
-  findings.sort((a, b) => b.rank - a.rank);
+  const findings = worstFirst(found);
 
   const weights = weightsOf(project);
   const scores = scoresOf(project.scenes, angles, differences);
@@ -87,9 +87,18 @@ export function judgePlan(
     meritOfScene(scene.id, scores[at]!, weights, !findings.some((one) => stops(one, scene)))
   );
   let stopped = 0;
-  for (const { severity } of findings) if (severity === 'stop') stopped += 1;
+  while (stopped < findings.length && findings[stopped]!.severity === 'stop') stopped += 1;
   return { money, kit, angles, findings, merit: meritOfKit(project.scenes, merits, stopped) };
 }
+
+/** Within a severity as they were found. */
+function worstFirst(found: readonly Finding[]): Finding[] {
+  const sorted: Finding[] = [];
+  for (let rank = MOST_SEVERE; rank >= 0; rank--)
+    for (let at = 0; at < found.length; at++) if (found[at]!.rank === rank) sorted.push(found[at]!);
+  return sorted;
+}
+const MOST_SEVERE = severityRank('stop');
 
 function stops(finding: Finding, { id }: Scene): boolean {
   return (
@@ -131,6 +140,7 @@ function figuresOf(
 function findingsOf(angles: readonly AngleJudgement[], differences: Differences): Finding[] {
   /** What each angle has, in the order of the table; a row that could not be ruled out by its number. */
   const found: (Finding | number)[][] = angles.map(() => []);
+  const open = angles.map(({ record }) => record.states.includes(unknown));
   for (let row = 0; row < angleFindings.length; row++) {
     const judge = judgesOfAngle[row]!;
     const reads = readsOfFinding[row]!;
@@ -143,7 +153,7 @@ function findingsOf(angles: readonly AngleJudgement[], differences: Differences)
       const { rig, record, scene, angle } = angles[at]!;
       const held = judge(rig, record);
       if (held) found[at]!.push(new Finding(angleFindings[row]!, held, scene, angle.id));
-      else if (readsUnknown(reads, record)) found[at]!.push(row);
+      else if (open[at]! && readsUnknown(reads, record)) found[at]!.push(row);
     }
   }
   const findings: Finding[] = [];
@@ -163,13 +173,14 @@ function scoresOf(
   angles: readonly AngleJudgement[],
   differences: Differences
 ): SceneScores[] {
-  const scores = scenes.map((): SceneScores => ({}));
+  const scores = scenes.map((): SceneScores => ({ ...noScores }));
+  const scoresOfAngle = angles.map(({ scene }) => scores[scenes.indexOf(scene)]!);
   for (const axis of axes) {
     for (let at = 0; at < angles.length; at++) {
-      const { scene, rig, record } = angles[at]!;
+      const { rig, record } = angles[at]!;
       const difference = differences[at];
       const score = difference ? difference.score(axis, record) : scoreAxis(axis, rig, record);
-      const ofScene = scores[scenes.indexOf(scene)]!;
+      const ofScene = scoresOfAngle[at]!;
       // The worst angle speaks for each axis: a scene is as good as what it shows at its weakest.
       if (score && (!ofScene[axis] || score.low < ofScene[axis].low)) ofScene[axis] = score;
     }

@@ -12,7 +12,8 @@ import { newLine } from '../findings/part-candidates';
 import type { Project } from '../model/project';
 import { activePlan } from '../model/active-plan';
 import { makeShelf, type Shelf } from '../model/shelf';
-import { connectionsOf, type ConnectionPurpose } from '../rigs/connections';
+import { type ConnectionPurpose } from '../rigs/connection';
+import { connectionsOf } from '../rigs/connections';
 import { judgePlan, type Judgement } from './judge-plan';
 import { watched, type WatchedJudgement } from './watched-judgement';
 

@@ -113,7 +113,7 @@ export class DifferingAngle {
     private readonly supposed: Supposed | undefined
   ) {
     this.#reach = before.reach(differs, supposed);
-    if (!this.#reach.connections) rig.connections = connectionsOf(before.judged.rig);
+    if (!this.#reach.connections) rig.kept.connections = connectionsOf(before.judged.rig);
   }
 
   figures(): FigureRecord {

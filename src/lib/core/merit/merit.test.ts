@@ -6,7 +6,7 @@ import { pointsOn } from './axis-scores';
 import { type Axis, axes, axisCurves } from './axis-curves';
 import { nonDominated } from './front';
 import { compareKits, type KitMerit, meritOfKit } from './kit-merit';
-import { combineAxes } from './scene-merit';
+import { combineAxes, noScores } from './scene-merit';
 import { schools } from './schools';
 
 const all = (points: number, more: Partial<Record<Axis, number>> = {}) =>
@@ -97,7 +97,7 @@ describe('kits', () => {
       low: 80,
       high: 80,
       heldBackBy: undefined,
-      axes: {},
+      axes: { ...noScores },
       works
     });
     const merit = meritOfKit(

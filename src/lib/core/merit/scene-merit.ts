@@ -2,7 +2,22 @@ import type { AxisScore } from './axis-scores';
 import { type Axis, axes } from './axis-curves';
 
 /** Points of a scene by axis; an axis with nothing to judge there has none. */
-export type SceneScores = Partial<Record<Axis, AxisScore>>;
+export type SceneScores = Record<Axis, AxisScore | undefined>;
+
+export const noScores: Readonly<SceneScores> = {
+  sound: undefined,
+  light: undefined,
+  picture: undefined,
+  steadiness: undefined,
+  endurance: undefined,
+  ease: undefined,
+  'safety net': undefined
+};
+
+/** The axes that have something to judge, in their order. */
+export function judgedAxes(scores: SceneScores): AxisScore[] {
+  return axes.flatMap((axis) => scores[axis] ?? []);
+}
 
 /** Merit of a scene between 0 and 100; `low` is what comparisons use. */
 export interface SceneMerit {

@@ -2,5 +2,16 @@ import type { Port } from './ports';
 
 /** True when the two ports screw, slide or plug into each other without anything between. */
 export function mates(a: Port, b: Port): boolean {
-  return a.family === b.family && a.type === b.type && a.end !== b.end;
+  return a.end !== b.end && a.type === b.type && a.family === b.family;
+}
+
+/** True when one of the ports mates with one of the others. */
+export function meet(ports: readonly Port[], others: readonly Port[]): boolean {
+  for (let at = 0; at < ports.length; at++) if (meetsAny(ports[at]!, others)) return true;
+  return false;
+}
+
+export function meetsAny(port: Port, others: readonly Port[]): boolean {
+  for (let at = 0; at < others.length; at++) if (mates(port, others[at]!)) return true;
+  return false;
 }

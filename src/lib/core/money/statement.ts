@@ -72,20 +72,23 @@ export function lineCostMinor(line: PlanLine, unitMinor: Minor): Minor {
   return minor(pieces - discount + (line.shippingMinor ?? 0));
 }
 
+const noPockets = Object.fromEntries(
+  pockets.map((pocket) => [pocket, { firmMinor: minor(0), limitMinor: undefined }])
+) as MoneyStatement['pockets'];
+
 /** The running account of a plan: recomputed whole, never carried forward. */
 export function statementOf(project: Project, plan: Plan, shelf: Shelf): MoneyStatement {
   const limitMinor = minor(project.limitMinor, 'limit');
   const reserveMinor = minor(project.reserveMinor, 'reserve');
   const spendableMinor = minor(limitMinor - reserveMinor);
-  const perPocket = Object.fromEntries(
-    pockets.map((pocket) => {
-      const own = project.pocketLimitsMinor?.[pocket];
-      return [
-        pocket,
-        { firmMinor: minor(0), limitMinor: own === undefined ? undefined : minor(own) }
-      ];
-    })
-  ) as MoneyStatement['pockets'];
+  const perPocket = { ...noPockets };
+  for (const pocket of pockets) {
+    const own = project.pocketLimitsMinor?.[pocket];
+    perPocket[pocket] = {
+      firmMinor: minor(0),
+      limitMinor: own === undefined ? undefined : minor(own)
+    };
+  }
 
   let running = 0;
   let later = 0;

@@ -8,42 +8,39 @@ import {
   type JoiningIndex
 } from '../joining/chains';
 import type { GearItem } from '../model/gear';
-import type { Port } from '../model/ports';
-import { mates } from '../model/mating';
+import { meet, meetsAny } from '../model/mating';
 import {
   type Connection,
   type ConnectionPurpose,
-  connectionsOf,
   connectionWords,
   isMissingPort
-} from './connections';
-import type { Kit } from './kit';
+} from './connection';
+import { connectionsOf } from './connections';
+import type { KeptOfKit, Kit } from './kit';
 import type { PlacedRig } from './placed-rig';
 
 /** Pieces of the bag that can stand between two ports, one entry a piece. */
 export function joiningPartsOfKit(kit: Kit): readonly JoiningPart[] {
-  let pieces = piecesByKit.get(kit);
-  if (!pieces) {
-    pieces = kit.parts
-      .filter(({ gear }) => joiningEnds(gear).length > 0)
-      .flatMap(({ gear, line }) =>
-        Array.from({ length: line.quantity }, (_, piece) => ({
-          gear,
-          costMinor: 0,
-          lineId: `${line.id}#${piece}`
-        }))
-      );
-    piecesByKit.set(kit, pieces);
-  }
-  return pieces;
+  return (kit.kept.pieces ??= kit.parts
+    .filter(({ gear }) => joiningEnds(gear).length > 0)
+    .flatMap(({ gear, line }) =>
+      Array.from({ length: line.quantity }, (_, piece) => ({
+        gear,
+        costMinor: 0,
+        lineId: `${line.id}#${piece}`
+      }))
+    ));
 }
-const piecesByKit = new WeakMap<Kit, readonly JoiningPart[]>();
-const indexByKit = new WeakMap<Kit, JoiningIndex>();
 
 function kitIndex(kit: Kit): JoiningIndex {
-  let index = indexByKit.get(kit);
-  if (!index) indexByKit.set(kit, (index = indexJoiningParts(joiningPartsOfKit(kit))));
-  return index;
+  return (kit.kept.index ??= indexJoiningParts(joiningPartsOfKit(kit)));
+}
+
+/** Parts of the bag that lead from one end to another. */
+function passagesOf(kit: Kit): NonNullable<KeptOfKit['passages']> {
+  return (kit.kept.passages ??= kit.parts
+    .map(({ gear }) => ({ gear, ends: joiningEnds(gear) }))
+    .filter(({ ends }) => ends.length > 1));
 }
 
 const partsByShelf = new WeakMap<readonly GearItem[], Map<string, readonly JoiningPart[]>>();
@@ -74,10 +71,11 @@ export function chainInBag({ fromPorts, toPorts, limit }: Connection, kit: Kit):
 
 /** True when the bag closes a connection. Directly or with one piece is looked at first: it is nearly always so. */
 export function isClosedInBag(connection: Connection, kit: Kit): boolean {
-  if (connection.inBag?.kit === kit) return connection.inBag.closed;
-  const closed = closes(kit, connection);
-  connection.inBag = { kit, closed };
-  return closed;
+  if (connection.inBag !== kit) {
+    connection.isClosed = closes(kit, connection);
+    connection.inBag = kit;
+  }
+  return connection.isClosed;
 }
 
 function closes(kit: Kit, connection: Connection): boolean {
@@ -85,8 +83,7 @@ function closes(kit: Kit, connection: Connection): boolean {
   if (meet(fromPorts, toPorts) && limit(nothingBetween) === undefined) return true;
   let begins = false;
   let arrives = false;
-  for (const { gear } of kit.parts) {
-    const ends = joiningEnds(gear);
+  for (const { gear, ends } of passagesOf(kit)) {
     for (const entry of ends) {
       arrives ||= meetsAny(entry, toPorts);
       if (!meetsAny(entry, fromPorts)) continue;
@@ -104,10 +101,6 @@ function closes(kit: Kit, connection: Connection): boolean {
   return chainsBetween(fromPorts, toPorts, kitIndex(kit), limit).length > 0;
 }
 const nothingBetween: readonly JoiningPart[] = [];
-const meetsAny = (port: Port, others: readonly Port[]) =>
-  others.some((other) => mates(port, other));
-const meet = (ports: readonly Port[], others: readonly Port[]) =>
-  ports.some((port) => meetsAny(port, others));
 
 /** Connections of a purpose that the bag leaves open; those that lack a port altogether are not counted. */
 export function openConnections(rig: PlacedRig, purpose: ConnectionPurpose): Connection[] {

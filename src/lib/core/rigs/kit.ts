@@ -1,7 +1,12 @@
-import { type GearItem, type GearKind, type GearOf } from '../model/gear';
+import { type GearItem, type GearKind, gearKindNames, type GearOf } from '../model/gear';
 import type { Plan, PlanLine } from '../model/plan';
 import type { Shelf } from '../model/shelf';
 import { isInKit } from '../money/statement';
+import type { JoiningPart } from '../joining/chain';
+import type { JoiningIndex } from '../joining/chains';
+import type { BodyGear, SupportGear } from '../model/gear';
+import type { Port } from '../model/ports';
+import type { Connection, ConnectionPurpose, MissingPort } from './connection';
 
 /** A part of the kit: the line it was chosen by and the thing itself. */
 export interface KitPart<G extends GearItem = GearItem> {
@@ -14,13 +19,52 @@ export interface Kit {
   readonly parts: readonly KitPart[];
   of<K extends GearKind>(kind: K): readonly KitPart<GearOf<K>>[];
   byLine(lineId: string | undefined): KitPart | undefined;
+  readonly kept: KeptOfKit;
 }
+
+/** What a kit keeps once it was found, for all angles of all scenes ask it the same. */
+export interface KeptOfKit {
+  /** Pieces that can stand between two ports, one entry a piece, and the same by the ends they take in. */
+  pieces: undefined | readonly JoiningPart[];
+  index: JoiningIndex | undefined;
+  /** Parts that lead from one end to another. */
+  passages: readonly { gear: GearItem; ends: readonly Port[] }[] | undefined;
+  /** See `lampStandOf`; null where there is none. */
+  lampStand: KitPart<SupportGear> | null | undefined;
+  /** Joints between two parts of it. */
+  readonly joints: {
+    purpose: ConnectionPurpose;
+    from: KitPart;
+    to: KitPart;
+    need: Connection | MissingPort;
+  }[];
+  /** Power and cards for a body. */
+  readonly supplies: {
+    body: KitPart<BodyGear> | undefined;
+    hasSocket: boolean;
+    list: readonly Connection[];
+  }[];
+}
+
+export const nothingKept = (): KeptOfKit => ({
+  pieces: undefined,
+  index: undefined,
+  passages: undefined,
+  lampStand: undefined,
+  joints: [],
+  supplies: []
+});
 
 const none: readonly never[] = [];
 
+/** One shape for every kit, whatever is in it: what is of a kind is asked for hundreds of times. */
+const noKinds: Record<string, undefined> = Object.fromEntries(
+  gearKindNames.map((kind) => [kind, undefined])
+);
+
 export function makeKit(plan: Plan, shelf: Shelf): Kit {
   const parts: KitPart[] = [];
-  const byKind: Partial<Record<GearKind, KitPart[]>> = {};
+  const byKind: Record<string, KitPart[] | undefined> = { ...noKinds };
   for (const line of plan.lines) {
     if (!isInKit(line)) continue;
     const gear = shelf.byId.get(line.gearId);
@@ -33,8 +77,28 @@ export function makeKit(plan: Plan, shelf: Shelf): Kit {
     parts,
     of: <K extends GearKind>(kind: K) => (byKind[kind] ?? none) as readonly KitPart<GearOf<K>>[],
     byLine: (lineId) =>
-      lineId === undefined ? undefined : parts.find((part) => part.line.id === lineId)
+      lineId === undefined ? undefined : parts.find((part) => part.line.id === lineId),
+    kept: nothingKept()
   };
+}
+
+/** The stand the key lamp stands on: the strongest of the bag. */
+export function lampStandOf(kit: Kit): KitPart<SupportGear> | undefined {
+  const { kept } = kit;
+  if (kept.lampStand !== undefined) return kept.lampStand ?? undefined;
+  let best: KitPart<SupportGear> | undefined;
+  for (const part of kit.of('support'))
+    if (part.gear.form === 'light stand')
+      if ((part.gear.payloadKg ?? 0) > (best?.gear.payloadKg ?? -1)) best = part;
+  kept.lampStand = best ?? null;
+  return best;
+}
+
+/** Pieces of some parts, quantities counted. */
+export function piecesOf(parts: readonly KitPart[]): number {
+  let pieces = 0;
+  for (const { line } of parts) pieces += line.quantity;
+  return pieces;
 }
 
 /** Pieces of a kind that pass a test, quantities counted. */

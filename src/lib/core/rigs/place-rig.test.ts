@@ -8,7 +8,8 @@ import { activePlan } from '../model/active-plan';
 import { makeKit } from './kit';
 import { chooseMode, filterScrewsOn, widestApertureN } from './place-rig';
 import { micPlacesFor } from './place-mic';
-import { connectionsOf, isMissingPort } from './connections';
+import { isMissingPort } from './connection';
+import { connectionsOf } from './connections';
 
 const line = (gearId: string, more: Partial<PlanLine> = {}): PlanLine => ({
   id: gearId,

@@ -11,7 +11,13 @@ import { pictureAreaMm } from '../relations/optics/picture-area';
 import { focalLengthForSizeMm } from '../relations/optics/picture-size';
 import type { Kit, KitPart } from './kit';
 import { coverFor, placeMic } from './place-mic';
-import { type PlacedLamp, type PlacedRig, type Taken, type UsedLens } from './placed-rig';
+import {
+  nothingFound,
+  type PlacedLamp,
+  type PlacedRig,
+  type Taken,
+  type UsedLens
+} from './placed-rig';
 import { lampPlaces, supportsByPlace } from './places';
 
 /** The size a framing asks for, and which side of the picture it is measured on. */
@@ -352,9 +358,6 @@ export function placeRig(
     filter,
     filterFits,
     hasSocket,
-    connections: undefined,
-    sceneParts: undefined,
-    cards: undefined,
-    cells: undefined
+    kept: nothingFound()
   };
 }

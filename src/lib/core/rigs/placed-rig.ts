@@ -15,7 +15,7 @@ import type { WindCover } from '../model/gear/microphone';
 import type { MicPlace, Rig } from '../model/plan';
 import type { Project } from '../model/project';
 import type { Angle, Scene } from '../model/scene';
-import type { Connection, MissingPort } from './connections';
+import type { Connection, MissingPort } from './connection';
 import type { Kit, KitPart } from './kit';
 
 /** A lens as an angle uses it, whether it comes off or not. */
@@ -72,12 +72,39 @@ export interface PlacedRig {
   /** The filter screws on, itself or through rings of the kit. */
   filterFits: boolean;
   hasSocket: boolean;
-  /** Found when first asked for, and kept; see `connectionsOf`. */
+  readonly kept: KeptOfRig;
+}
+
+/** What a rig keeps once it was found, for many rows ask the same. */
+export interface KeptOfRig {
+  /** See `connectionsOf`. */
   connections: readonly (Connection | MissingPort)[] | undefined;
-  /** The same for `partsOfScene`, `cardsFor` and `cellsFor`. */
-  sceneParts: readonly KitPart[] | undefined;
+  /** See `partsOnHead`, `partsOnSupport` and `partsOfScene`. */
+  onHead: readonly KitPart[] | undefined;
+  onSupport: readonly KitPart[] | undefined;
+  ofScene: readonly KitPart[] | undefined;
+  /** See `cardsFor`, `cellsFor` and `cellSupplies`. */
   cards: readonly KitPart<CardGear>[] | undefined;
   cells: readonly KitPart<CellGear>[] | undefined;
+  cellSupplies: readonly CellSupply[] | undefined;
+}
+
+export const nothingFound = (): KeptOfRig => ({
+  connections: undefined,
+  onHead: undefined,
+  onSupport: undefined,
+  ofScene: undefined,
+  cards: undefined,
+  cells: undefined,
+  cellSupplies: undefined
+});
+
+/** Cells of one kind that go into a body. */
+export interface CellSupply {
+  /** Undefined where nobody has stated it. */
+  wh: number | undefined;
+  health: number;
+  pieces: number;
 }
 
 /** Parts that earlier angles of the scene hold already: two at once need two. */

@@ -1,7 +1,13 @@
 import { type GearKind, gearKindNames } from '../model/gear';
 import type { Project } from '../model/project';
-import type { Kit, KitPart } from './kit';
-import type { PlacedLamp, PlacedRig, RigProject, UsedLens } from './placed-rig';
+import { type Kit, type KitPart, nothingKept } from './kit';
+import {
+  nothingFound,
+  type PlacedLamp,
+  type PlacedRig,
+  type RigProject,
+  type UsedLens
+} from './placed-rig';
 
 /**
  * What something looked at, or what differs, in a rig: its corners and the kinds of the bag, a bit
@@ -51,14 +57,6 @@ const kindBit = Object.fromEntries(gearKindNames.map((kind, at) => [kind, 1 << a
 >;
 const everything: Looks = { corners: (1 << corners.length) - 1, kinds: -1 };
 
-/** What a rig keeps once it was found. */
-const keptOnceFound = new Set<PropertyKey>([
-  'connections',
-  'sceneParts',
-  'cards',
-  'cells'
-] satisfies (keyof PlacedRig)[]);
-
 export function touch(looked: Looks, differs: Looks): boolean {
   return (looked.corners & differs.corners) !== 0 || (looked.kinds & differs.kinds) !== 0;
 }
@@ -84,19 +82,20 @@ export function watchRig(rig: PlacedRig): { rig: PlacedRig; looks: Looks } {
       if (part) looks.kinds |= kindBit[part.gear.kind];
       else if (lineId !== undefined) looks.corners |= cornerBit.bag;
       return part;
-    }
+    },
+    kept: nothingKept()
   };
+  const kept = nothingFound();
   return {
     looks,
     rig: new Proxy(rig, {
       get(target, key) {
         if (key === 'kit') return kit;
-        if (keptOnceFound.has(key)) return undefined;
+        if (key === 'kept') return kept;
         if (key in cornerBit) looks.corners |= cornerBit[key as Corner];
         else Object.assign(looks, everything);
         return target[key as keyof PlacedRig];
-      },
-      set: () => true
+      }
     })
   };
 }

@@ -2,9 +2,10 @@ import type { ChainLimit } from '../joining/chains';
 import { COMPUTER, ENERGY, joiningEnds, RECORDING, USB_C } from '../joining/ends';
 import { fullName, type GearItem, type GearOf } from '../model/gear';
 import type { Port } from '../model/ports';
-import { mates } from '../model/mating';
+import { portsFor } from '../model/ports-by-role';
+import { meet } from '../model/mating';
 import { bankWattsNeeded } from '../relations/power/bank';
-import type { Connection } from './connections';
+import { connect, type Connection } from './connection';
 import type { KitPart } from './kit';
 import type { PlacedRig } from './placed-rig';
 
@@ -25,7 +26,7 @@ export function powerInlets(gear: GearItem): readonly Port[] {
 }
 
 function findPowerInlets(gear: GearItem): Port[] {
-  const inlets = gear.ports.filter((port) => port.role === 'power');
+  const inlets = portsFor(gear, 'power');
   const cellType = 'cellType' in gear ? gear.cellType : undefined;
   const drinks = gear.kind !== 'cell' && gear.kind !== 'mains block' && gear.kind !== 'charger';
   return [
@@ -63,9 +64,6 @@ function wattsLimit(consumer: GearItem, drawW: number | undefined, hasSocket: bo
   };
 }
 
-const meetsDirectly = (outlets: readonly Port[], inlets: readonly Port[]) =>
-  outlets.some((outlet) => inlets.some((inlet) => mates(outlet, inlet)));
-
 /** Watts along the way, the source's own included, and whether the body takes power through its cell's contacts. */
 function intoBodyLimit(source: GearItem, body: GearOf<'body'>, hasSocket: boolean): ChainLimit {
   const watts = wattsLimit(body, body.drawW, hasSocket);
@@ -81,95 +79,78 @@ function intoBodyLimit(source: GearItem, body: GearOf<'body'>, hasSocket: boolea
   };
 }
 
-/** Parts of the kit other than the body that drink from a cell of their own while this angle is filmed. */
-function thirsty(rig: PlacedRig): { part: KitPart; drawW: number | undefined }[] {
-  const list: { part: KitPart; drawW: number | undefined }[] = [];
-  if (rig.mic && rig.mic.gear.power === 'cell') list.push({ part: rig.mic, drawW: undefined });
-  if (rig.index > 0) return list;
-  for (const part of rig.kit.of('monitor')) list.push({ part, drawW: part.gear.drawW });
-  for (const part of rig.kit.of('recorder')) list.push({ part, drawW: undefined });
-  return list;
+/** The ends a source gives power by, apart from the energy it ends in. */
+function outletsOf(source: GearItem): readonly Port[] {
+  let outlets = outletsByGear.get(source);
+  if (!outlets) {
+    outlets = joiningEnds(source).filter((port) => port.type !== ENERGY.type);
+    outletsByGear.set(source, outlets);
+  }
+  return outlets;
 }
+const outletsByGear = new WeakMap<GearItem, readonly Port[]>();
+
+type Supplied = Pick<PlacedRig, 'kit' | 'body' | 'hasSocket'>;
 
 /** Power that has to arrive in the body, from each bank and block of the kit that is meant for it. */
-export function bodyPowerConnections({
-  kit,
-  body,
-  hasSocket
-}: Pick<PlacedRig, 'kit' | 'body' | 'hasSocket'>): Connection[] {
+export function bodyPowerConnections({ kit, body, hasSocket }: Supplied): readonly Connection[] {
+  if (!body) return none;
+  for (const kept of kit.kept.supplies)
+    if (kept.body === body && kept.hasSocket === hasSocket) return kept.list;
   const list: Connection[] = [];
-  const banks = kit.of('bank');
-  const blocks = hasSocket ? kit.of('mains block') : [];
-  if (!body || banks.length + blocks.length === 0) return list;
   const inlets = powerInlets(body.gear);
-  if (inlets.length === 0) return list;
-  for (const source of [...banks, ...blocks]) {
-    const outlets = joiningEnds(source.gear).filter((port) => port.type !== ENERGY.type);
-    const forAnother = kit
-      .of('body')
-      .some((other) => other !== body && meetsDirectly(outlets, powerInlets(other.gear)));
-    if (forAnother && !meetsDirectly(outlets, inlets)) continue;
-    list.push({
-      purpose: 'power into body',
-      from: source,
-      to: body,
-      fromPorts: outlets,
-      toPorts: inlets,
-      limit: intoBodyLimit(source.gear, body.gear, hasSocket)
-    });
-  }
-  return list;
-}
-
-/** Power that has to arrive: from banks and blocks into the body, and into what has cells of its own. */
-export function powerConnections(rig: PlacedRig): Connection[] {
-  const list = rig.index === 0 ? bodyPowerConnections(rig) : [];
-  for (const { part, drawW } of thirsty(rig)) {
-    const inlets = powerInlets(part.gear);
-    if (inlets.length > 0)
-      list.push({
-        purpose: 'power for its own',
-        from: part,
-        to: undefined,
-        fromPorts: inlets,
-        toPorts: [ENERGY],
-        limit: wattsLimit(part.gear, drawW, rig.hasSocket)
-      });
-  }
-  return list;
-}
-
-const cardSlots = (gear: GearItem): Port[] => gear.ports.filter((port) => port.role === 'card');
-
-/** Slots that want a card, and cards whose files have to reach a computer. */
-export function cardConnections(rig: PlacedRig): Connection[] {
-  const { body, kit } = rig;
-  const list: Connection[] = [];
-  const intoSlot = (part: KitPart): void => {
-    const slots = cardSlots(part.gear);
-    if (slots.length > 0)
-      list.push({
-        purpose: 'card in its slot',
-        from: part,
-        to: undefined,
-        fromPorts: slots,
-        toPorts: [RECORDING],
-        limit: () => undefined
-      });
+  const from = (source: KitPart): void => {
+    const outlets = outletsOf(source.gear);
+    const meetsAnother = (other: KitPart) =>
+      other !== body && meet(outlets, powerInlets(other.gear));
+    if (kit.of('body').some(meetsAnother) && !meet(outlets, inlets)) return;
+    const limit = intoBodyLimit(source.gear, body.gear, hasSocket);
+    list.push(connect('power into body', source, body, outlets, inlets, limit));
   };
+  if (inlets.length > 0) {
+    kit.of('bank').forEach(from);
+    if (hasSocket) kit.of('mains block').forEach(from);
+  }
+  kit.kept.supplies.push({ body, hasSocket, list });
+  return list;
+}
+const none: readonly never[] = [];
+
+/**
+ * Power that has to arrive, from banks and blocks into the body and into what has cells of its own; slots
+ * that want a card, and cards whose files have to reach a computer.
+ */
+export function supplyConnections(rig: PlacedRig): Connection[] {
+  const { kit, body, mic, hasSocket } = rig;
+  const list: Connection[] = [];
+  const isFirst = rig.index === 0;
+  if (isFirst) for (const one of bodyPowerConnections(rig)) list.push(one);
+  const drinks = (part: KitPart, drawW: number | undefined): void => {
+    const inlets = powerInlets(part.gear);
+    if (inlets.length === 0) return;
+    const limit = wattsLimit(part.gear, drawW, hasSocket);
+    list.push(connect('power for its own', part, undefined, inlets, [ENERGY], limit));
+  };
+  const intoSlot = (part: KitPart): void => {
+    const slots = portsFor(part.gear, 'card');
+    if (slots.length > 0)
+      list.push(connect('card in its slot', part, undefined, slots, [RECORDING], noLimit));
+  };
+  if (mic && mic.gear.power === 'cell') drinks(mic, undefined);
+  if (isFirst) {
+    for (const part of kit.of('monitor')) drinks(part, part.gear.drawW);
+    for (const part of kit.of('recorder')) drinks(part, undefined);
+  }
   if (body && body.gear.internalStorageGb === undefined) intoSlot(body);
-  if (rig.index > 0) return list;
+  if (!isFirst) return list;
   for (const part of kit.of('recorder'))
     if (part.gear.internalStorageGb === undefined) intoSlot(part);
   for (const part of kit.of('monitor')) if (part.gear.recordsItself === true) intoSlot(part);
-  for (const part of kit.of('card'))
-    list.push({
-      purpose: 'files into computer',
-      from: part,
-      to: undefined,
-      fromPorts: [{ family: 'card', type: part.gear.cardKind, end: 'plug', role: 'card' }],
-      toPorts: [COMPUTER],
-      limit: () => undefined
-    });
+  for (const part of kit.of('card')) {
+    const { cardKind } = part.gear;
+    const ends: Port[] = [{ family: 'card', type: cardKind, end: 'plug', role: 'card' }];
+    list.push(connect('files into computer', part, undefined, ends, [COMPUTER], noLimit));
+  }
   return list;
 }
+const noLimit: ChainLimit = () => undefined;

@@ -35,6 +35,8 @@ export function shutterForRateS(fps: number, mainsHz: number | undefined): numbe
     // No exposure can last longer than a frame.
     if (step < fps) continue;
     const away = Math.abs(stopsOfStep[at]! - wanted);
+    // They rise: from here on all are too fast, and farther off than the nearest.
+    if (stopsOfStep[at]! > wanted && away > missed && away > FLICKER_SAFE_WITHIN_STOPS) break;
     if (away < missed - SAME_STOPS) {
       missed = away;
       nearest = step;
