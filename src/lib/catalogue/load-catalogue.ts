@@ -110,12 +110,22 @@ function partFrom(table: ShelfTable, row: unknown[]): GearItem {
   return part as unknown as GearItem;
 }
 
+/** The same parts, all of one shape: an engine reads a field many times faster where it always lies in one place. */
+function alike(parts: readonly GearItem[]): GearItem[] {
+  const unsaid = Object.fromEntries(
+    [...new Set(parts.flatMap((part) => Object.keys(part)))]
+      .sort()
+      .map((field) => [field, undefined])
+  );
+  return parts.map((part) => ({ ...unsaid, ...part }));
+}
+
 /** The shelf that ships with the app: invented makers, models, mounts and cells. */
 export const catalogue: Shelf = makeShelf(
   tables.flatMap((table) => {
     if (!(table.kind in gearKinds))
       throw new Error(`The shelf has a table of unknown kind "${table.kind}".`);
-    return table.rows.map((row) => partFrom(table, row));
+    return alike(table.rows.map((row) => partFrom(table, row)));
   })
 );
 

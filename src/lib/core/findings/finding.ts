@@ -103,6 +103,8 @@ export interface AngleFindingRow extends RowBase {
 /** A finding judged once for the whole plan. */
 export interface PlanFindingRow extends RowBase {
   scope: 'plan';
+  /** Some of what it finds missing comes along with the part that needs it. */
+  mayComeAlong?: true;
   judge: (context: PlanContext) => Held[];
   propose: (context: PlanContext, held: Held) => Proposal[];
 }

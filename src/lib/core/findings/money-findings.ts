@@ -279,6 +279,26 @@ function stalePrices(money: MoneyStatement, asOf: string | undefined): Held[] {
   });
 }
 
+function overPocket(
+  { lines, currency }: MoneyStatement,
+  pocket: Pocket,
+  firmMinor: number,
+  limitMinor: number
+): Held {
+  return {
+    severity: 'warn',
+    about: pocket,
+    has: firmMinor,
+    needs: limitMinor,
+    unit: 'money',
+    lineIds: lines.filter((line) => line.pocket === pocket).map(({ line }) => line.id),
+    title: () =>
+      `The ${pocket} pocket is ${formatMoney(firmMinor - limitMinor, currency)} over its share`,
+    why: () =>
+      `It holds ${formatMoney(firmMinor, currency)} of the ${formatMoney(limitMinor, currency)} set for it.`
+  };
+}
+
 export const moneyFindings: PlanFindingRow[] = [
   {
     code: 'M1',
@@ -307,29 +327,15 @@ export const moneyFindings: PlanFindingRow[] = [
     family: 'money',
     scope: 'plan',
     about: 'over a pocket limit, or a part over the limit for one part',
-    judge: ({ money, project }) => [
-      ...dearParts(money, project.itemLimitMinor),
-      ...pockets.flatMap((pocket): Held[] => {
+    judge: ({ money, project }) => {
+      const held = dearParts(money, project.itemLimitMinor);
+      for (const pocket of pockets) {
         const { firmMinor, limitMinor } = money.pockets[pocket];
-        if (limitMinor === undefined || firmMinor <= limitMinor) return [];
-        return [
-          {
-            severity: 'warn',
-            about: pocket,
-            has: firmMinor,
-            needs: limitMinor,
-            unit: 'money',
-            lineIds: money.lines
-              .filter((line) => line.pocket === pocket)
-              .map(({ line }) => line.id),
-            title: () =>
-              `The ${pocket} pocket is ${formatMoney(firmMinor - limitMinor, money.currency)} over its share`,
-            why: () =>
-              `It holds ${formatMoney(firmMinor, money.currency)} of the ${formatMoney(limitMinor, money.currency)} set for it.`
-          }
-        ];
-      })
-    ],
+        if (limitMinor !== undefined && firmMinor > limitMinor)
+          held.push(overPocket(money, pocket, firmMinor, limitMinor));
+      }
+      return held;
+    },
     propose: (context, held) => {
       if (held.about?.startsWith('part ')) {
         const line = context.money.lines.find((one) => one.line.id === held.lineIds![0]);
@@ -397,6 +403,7 @@ export const moneyFindings: PlanFindingRow[] = [
     family: 'money',
     scope: 'plan',
     about: 'a needed part is not in the list',
+    mayComeAlong: true,
     judge: (context) =>
       missingRoles(context).map((role): Held => ({
         severity: 'stop',

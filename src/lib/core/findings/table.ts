@@ -57,6 +57,11 @@ export const judgesOfAngle: readonly AngleFindingRow['judge'][] = angleFindings.
   ({ judge }) => judge
 );
 
+/** What each row asks of a plan, by its place. */
+export const judgesOfPlan: readonly PlanFindingRow['judge'][] = planFindings.map(
+  ({ judge }) => judge
+);
+
 /** Places in the record of the figures each row reads. */
 export const readsOfFinding: readonly (readonly number[])[] = angleFindings.map((row) =>
   row.reads.map((id) => figureIndex[id])

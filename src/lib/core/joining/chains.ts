@@ -1,4 +1,5 @@
-import type { Port } from '../model/ports';
+import type { Port, PortFamily } from '../model/ports';
+import { portFamilies } from '../model/word-lists';
 import { mates } from '../model/mating';
 import type { Chain, JoiningPart } from './chain';
 import { joiningEnds } from './ends';
@@ -10,8 +11,6 @@ export const MOST_PARTS_IN_CHAIN = 4;
 export type ChainLimit = (parts: readonly JoiningPart[]) => string | undefined;
 
 const portKey = (port: Port) => `${port.family}|${port.type}|${port.end}`;
-const mateKey = (port: Port) =>
-  `${port.family}|${port.type}|${port.end === 'plug' ? 'socket' : 'plug'}`;
 /** A port in words; what a chain ends in has no half. */
 export const portWords = (port: Port): string => endWords[port.type] ?? `${port.type} ${port.end}`;
 const endWords: Readonly<Record<string, string>> = {
@@ -28,39 +27,61 @@ interface Passage {
 
 /** Joining parts by the end they take in, made once for a shelf. */
 export interface JoiningIndex {
-  /** Passages that begin at a port of this key, cheapest first. */
-  from(key: string): readonly Passage[];
+  /** Passages that begin at a port, cheapest first. */
+  from(port: Port): readonly Passage[];
 }
+
+/** Passages by the port that mates with their entry: its family, its half, its type. */
+type ByPort = Record<PortFamily, Record<Port['end'], Map<string, Passage[]>>>;
+
+const noPorts = (): ByPort =>
+  Object.fromEntries(
+    portFamilies.map((family) => [family, { plug: new Map(), socket: new Map() }])
+  ) as ByPort;
 
 /**
  * Sorts parts by the ends they take in. Of shelf parts that join the same ends, one that is dearer,
  * not longer and not stronger than another is left out: the other does all it does.
  */
 export function indexJoiningParts(parts: readonly JoiningPart[]): JoiningIndex {
-  const byEntry = new Map<string, Passage[]>();
+  const byPort = noPorts();
+  const lists = new Set<Passage[]>();
   for (const part of withoutBeaten(parts)) {
     const joins = joiningEnds(part.gear);
     for (const entry of joins) {
+      const byType = byPort[entry.family][entry.end === 'plug' ? 'socket' : 'plug'];
       for (const exit of joins) {
         if (exit === entry) continue;
-        const key = portKey(entry);
-        const list = byEntry.get(key);
+        const list = byType.get(entry.type);
         if (list) list.push({ part, entry, exit });
-        else byEntry.set(key, [{ part, entry, exit }]);
+        else byType.set(entry.type, [{ part, entry, exit }]);
       }
+      const list = byType.get(entry.type);
+      if (list) lists.add(list);
     }
   }
-  for (const list of byEntry.values()) list.sort((a, b) => a.part.costMinor - b.part.costMinor);
-  return { from: (key) => byEntry.get(key) ?? noPassages };
+  for (const list of lists) list.sort((a, b) => a.part.costMinor - b.part.costMinor);
+  return { from: ({ family, end, type }) => byPort[family][end].get(type) ?? noPassages };
 }
 const noPassages: readonly Passage[] = [];
+
+/** The same for the few parts of a bag, looked through each time: a bag is new with every part that is tried. */
+export function indexBag(pieces: readonly JoiningPart[]): JoiningIndex {
+  const passages: Passage[] = [];
+  for (const part of pieces) {
+    const joins = joiningEnds(part.gear);
+    for (const entry of joins)
+      for (const exit of joins) if (exit !== entry) passages.push({ part, entry, exit });
+  }
+  return { from: (port) => passages.filter(({ entry }) => mates(port, entry)) };
+}
 
 /** Two indexes as one; the first is the bag's, whose parts cost nothing and so come first. */
 export function bothIndexes(bag: JoiningIndex, shelf: JoiningIndex): JoiningIndex {
   return {
-    from: (key) => {
-      const own = bag.from(key);
-      const bought = shelf.from(key);
+    from: (port) => {
+      const own = bag.from(port);
+      const bought = shelf.from(port);
       return own.length === 0 ? bought : bought.length === 0 ? own : [...own, ...bought];
     }
   };
@@ -176,7 +197,7 @@ function walkChains(
         mostMinor = take(new FoundChain(parts, costMinor, [...path], from, to));
     }
     if (path.length === MOST_PARTS_IN_CHAIN) return;
-    for (const passage of index.from(mateKey(at))) {
+    for (const passage of index.from(at)) {
       const cost = costMinor + passage.part.costMinor;
       if (cost > mostMinor) break;
       if (

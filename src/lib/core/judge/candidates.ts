@@ -9,7 +9,7 @@ import type { Project } from '../model/project';
 import { activePlan } from '../model/active-plan';
 import type { Shelf } from '../model/shelf';
 import { judgePlan, type Judgement } from './judge-plan';
-import { completeKit } from './settle';
+import { completeKit } from './complete-kit';
 import { watched } from './watched-judgement';
 import { type FindingChange, whatChanges } from './what-changes';
 

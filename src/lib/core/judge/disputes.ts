@@ -12,7 +12,7 @@ import {
   type Side
 } from './dispute-table';
 import type { Judgement } from './judge-plan';
-import { completeKit } from './settle';
+import { completeKit } from './complete-kit';
 import { watched } from './watched-judgement';
 import { type FindingChange, whatChanges } from './what-changes';
 

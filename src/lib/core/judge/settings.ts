@@ -5,7 +5,7 @@ import { CLEAN_STOPS_BELOW_USABLE } from '../figures/light-rows';
 import { fullName } from '../model/gear';
 import { AIM_PEAK_DBFS } from '../relations/sound/level-set-up';
 import { widestApertureN } from '../rigs/place-rig';
-import type { AngleJudgement } from './judge-plan';
+import type { AngleJudgement } from './begun-judgement';
 
 /** One thing to set before the take, and why it is set so. */
 export interface Setting {

@@ -1,6 +1,5 @@
 import type { Act } from '../acts/act';
 import { applyAct } from '../acts/apply-act';
-import { chainProposals } from '../findings/chain-proposals';
 import {
   type AngleContext,
   type Finding,
@@ -12,10 +11,9 @@ import { newLine } from '../findings/part-candidates';
 import type { Project } from '../model/project';
 import { activePlan } from '../model/active-plan';
 import { makeShelf, type Shelf } from '../model/shelf';
-import { type ConnectionPurpose } from '../rigs/connection';
-import { connectionsOf } from '../rigs/connections';
-import { judgePlan, type Judgement } from './judge-plan';
-import { watched, type WatchedJudgement } from './watched-judgement';
+import { completeKit } from './complete-kit';
+import type { Judgement } from './judge-plan';
+import { watched } from './watched-judgement';
 
 /** A change that was tried and does mend: its price, and what it costs elsewhere. */
 export interface Remedy {
@@ -32,79 +30,6 @@ export interface Remedy {
 const MOST_REMEDIES = 3;
 /** A pocket's candidates are tried from the cheapest; past this many the part is not worth the wait. */
 const MOST_TRIED = 40;
-
-/** The judgement of another state of the project, going through what differs. */
-function judged(project: Project, shelf: Shelf, before: WatchedJudgement): Judgement {
-  return judgePlan(project, activePlan(project), shelf, { before });
-}
-
-/**
- * Adds the cheapest parts that close what a change has left open, so that a proposed part comes with
- * its cable, ring or thread piece, and a lamp with its stand. What was open before stays as it was, but for the
- * finding that is being mended.
- */
-export function completeKit(
-  watchedBefore: WatchedJudgement,
-  project: Project,
-  shelf: Shelf,
-  mending?: string
-): { project: Project; acts: Act[]; judgement: Judgement } {
-  const acts: Act[] = [];
-  let now = project;
-  let judgement = judged(now, shelf, watchedBefore);
-  const tried = new Set<string>();
-  for (let round = 0; round < MOST_COMPLETED; round++) {
-    const open = judgement.findings.find(
-      (finding) =>
-        (joints[finding.code] !== undefined || finding.comesAlong === true) &&
-        !tried.has(finding.key) &&
-        (!watchedBefore.keys.has(finding.key) || finding.key === mending)
-    );
-    if (!open) break;
-    tried.add(open.key);
-    const act = closingAct(now, shelf, judgement, open);
-    if (!act) continue;
-    acts.push(act);
-    now = applyAct(now, act);
-    judgement = judged(now, shelf, watchedBefore);
-  }
-  return { project: now, acts, judgement };
-}
-
-/** Findings that a chain of joining parts closes, and the connections they speak of. */
-const joints: Partial<Record<string, readonly ConnectionPurpose[]>> = {
-  A11: ['microphone into body'],
-  B3: ['microphone into body'],
-  B5: ['picture out'],
-  L1: ['lens on body'],
-  L8: ['filter on lens'],
-  P3: ['power into body'],
-  P7: ['power for its own'],
-  T3: ['card in its slot'],
-  S5: ['camera held', 'microphone held', 'lamp held']
-};
-const MOST_COMPLETED = 6;
-
-/** The cheapest parts that close one open end, or the cheapest part of a role that comes along. */
-function closingAct(
-  project: Project,
-  shelf: Shelf,
-  judgement: Judgement,
-  open: Finding
-): Act | undefined {
-  const context = contextOf(project, shelf, judgement, open);
-  if (!context) return undefined;
-  if ('record' in context) {
-    const purposes = (joints[open.code] ?? []).filter((purpose) =>
-      connectionsOf(context.rig).some((need) => need.purpose === purpose)
-    );
-    return purposes.flatMap((purpose) => chainProposals(context, purpose))[0]?.act;
-  }
-  if (open.row.scope !== 'plan') return undefined;
-  const [proposal] = open.row.propose(context, open);
-  const gear = proposal && 'parts' in proposal ? proposal.parts[0] : undefined;
-  return gear && { type: 'add line', line: newLine(activePlan(project), gear) };
-}
 
 /** A change that takes at least this share of the gap away is worth offering though a rest remains. */
 const WORTHWHILE_SHARE = 0.3;

@@ -17,7 +17,8 @@ import { connectionsOf } from '../rigs/connections';
 import type { Kit } from '../rigs/kit';
 import type { PlacedRig } from '../rigs/placed-rig';
 import { bagChanges, type Looks, rigChanges, sameBrief, touch, watchRig } from '../rigs/rig-looks';
-import type { AngleJudgement, Judgement } from './judge-plan';
+import type { AngleJudgement, BegunJudgement, OpenRow } from './begun-judgement';
+import type { Judgement } from './judge-plan';
 
 /** What a row of the finding table said, and what it looked at to say it, its words included. */
 interface Verdict {
@@ -98,6 +99,9 @@ interface Reach {
   connections: boolean;
   /** By the place of the row in the finding table. */
   rows: readonly boolean[];
+  /** The places of those rows, and what the others found, with their places. */
+  reached: readonly number[];
+  standing: readonly { row: number; finding: Finding }[];
   axes: ReadonlySet<Axis>;
 }
 
@@ -137,6 +141,22 @@ export class DifferingAngle {
         (!touch(verdict.looks, this.differs) && !this.anyChanged(verdict.figures)))
       ? verdict
       : undefined;
+  }
+
+  /** What all rows find in the angle, in the order of the table; those out of reach are not looked at. */
+  found(begun: BegunJudgement, at: number): (Finding | OpenRow)[] {
+    const { reached, standing } = this.#reach;
+    const found: (Finding | OpenRow)[] = [];
+    let stands = 0;
+    for (let i = 0; i < reached.length; i++) {
+      const row = reached[i]!;
+      while (stands < standing.length && standing[stands]!.row < row)
+        found.push(standing[stands++]!.finding);
+      const one = begun.rowAgain(row, at);
+      if (one !== undefined) found.push(one);
+    }
+    while (stands < standing.length) found.push(standing[stands++]!.finding);
+    return found;
   }
 
   /** Points of an axis as before, where nothing they stand on differs; otherwise anew. */
@@ -195,11 +215,16 @@ class WatchedAngle {
   private findReach(differs: Looks, supposed: Supposed | undefined): Reach {
     const figures = figuresInReach(this.leafLooks, differs, supposed);
     const reached = (places: readonly number[]) => places.some((at) => figures.flags[at] === 1);
+    const rows = this.verdicts.map(
+      (verdict) => !verdict || touch(verdict.looks, differs) || reached(verdict.figures)
+    );
     return {
       figures,
       connections: touch(this.connectionLooks, differs),
-      rows: this.verdicts.map(
-        (verdict) => !verdict || touch(verdict.looks, differs) || reached(verdict.figures)
+      rows,
+      reached: rows.flatMap((isReached, row) => (isReached ? row : [])),
+      standing: this.verdicts.flatMap((verdict, row) =>
+        verdict?.finding && !rows[row] ? { row, finding: verdict.finding } : []
       ),
       axes: new Set(
         axes.filter((axis) => touch(this.axis(axis).looks, differs) || reached(figuresOfAxis(axis)))

@@ -10,34 +10,25 @@ export interface FindingChange {
 
 /** The same thing said of two scenes is said once. */
 function onceEach(findings: readonly Finding[]): FindingChange[] {
-  const changes = new Map<string, FindingChange>();
-  for (const { code, severity, words } of findings) {
-    if (!changes.has(words)) changes.set(words, { code, severity, title: words });
-  }
-  return [...changes.values()];
-}
-
-const ranksByJudgement = new WeakMap<Judgement, ReadonlyMap<string, number>>();
-
-/** How bad each finding of a judgement is, by its key. */
-function ranksOf(judgement: Judgement): ReadonlyMap<string, number> {
-  let ranks = ranksByJudgement.get(judgement);
-  if (!ranks)
-    ranksByJudgement.set(
-      judgement,
-      (ranks = new Map(judgement.findings.map(({ key, rank }) => [key, rank])))
-    );
-  return ranks;
+  const changes: FindingChange[] = [];
+  for (const { code, severity, words } of findings)
+    if (!changes.some(({ title }) => title === words))
+      changes.push({ code, severity, title: words });
+  return changes;
 }
 
 /** Findings of one judgement that the other lacks or has milder; what is only worth knowing is left out. */
 function worseIn(one: Judgement, other: Judgement): FindingChange[] {
-  const ranks = ranksOf(other);
-  return onceEach(
-    one.findings.filter(
-      (finding) => finding.severity !== 'note' && (ranks.get(finding.key) ?? -1) < finding.rank
-    )
-  );
+  const isWorse = (finding: Finding): boolean => {
+    if (finding.severity === 'note') return false;
+    // One that stands as it was is taken over as it is, which is told apart sooner than its key.
+    if (other.findings.includes(finding)) return false;
+    const there = other.findings.find(
+      (one) => one.code === finding.code && one.key === finding.key
+    );
+    return there === undefined || there.rank < finding.rank;
+  };
+  return onceEach(one.findings.filter(isWorse));
 }
 
 /** What a change settles and what it breaks. */

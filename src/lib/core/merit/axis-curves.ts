@@ -20,10 +20,9 @@ export interface Curve {
   figure: FigureId;
   points: CurvePoints;
   /** When the figure is nothing to be judged in this scene, its absence costs nothing. */
-  wanted: (rig: PlacedRig) => boolean;
+  wanted?: (rig: PlacedRig) => boolean;
 }
 
-const always = () => true;
 const speaks = hearsVoice;
 const indoors = (rig: PlacedRig) => rig.scene.room !== undefined;
 const lit = (rig: PlacedRig) => rig.scene.lightSource === 'lamps';
@@ -63,8 +62,7 @@ export const axisCurves: Record<Axis, readonly Curve[]> = {
         [0, 85],
         [3, 97],
         [10, 99]
-      ],
-      wanted: always
+      ]
     },
     {
       figure: 'keySoftness',
@@ -107,8 +105,7 @@ export const axisCurves: Record<Axis, readonly Curve[]> = {
         [0.43, 70],
         [1, 25],
         [2, 2]
-      ],
-      wanted: always
+      ]
     },
     {
       figure: 'blurShare',
@@ -150,8 +147,7 @@ export const axisCurves: Record<Axis, readonly Curve[]> = {
         [2700, 82],
         [6400, 95],
         [12800, 99]
-      ],
-      wanted: always
+      ]
     },
     {
       figure: 'pixelsShare',
@@ -160,8 +156,7 @@ export const axisCurves: Record<Axis, readonly Curve[]> = {
         [0.5, 50],
         [1, 95],
         [2, 99]
-      ],
-      wanted: always
+      ]
     },
     {
       figure: 'seesSelf',
@@ -182,8 +177,7 @@ export const axisCurves: Record<Axis, readonly Curve[]> = {
         [3, 85],
         [4, 96],
         [5, 98]
-      ],
-      wanted: always
+      ]
     },
     {
       figure: 'payloadShare',
@@ -216,8 +210,7 @@ export const axisCurves: Record<Axis, readonly Curve[]> = {
         [1, 80],
         [1.5, 93],
         [3, 99]
-      ],
-      wanted: always
+      ]
     },
     {
       figure: 'takePowerShare',
@@ -227,8 +220,7 @@ export const axisCurves: Record<Axis, readonly Curve[]> = {
         [1, 82],
         [2, 95],
         [4, 99]
-      ],
-      wanted: always
+      ]
     },
     {
       figure: 'storageShare',
@@ -238,8 +230,7 @@ export const axisCurves: Record<Axis, readonly Curve[]> = {
         [1, 82],
         [1.5, 94],
         [3, 99]
-      ],
-      wanted: always
+      ]
     }
   ],
   ease: [
@@ -251,8 +242,7 @@ export const axisCurves: Record<Axis, readonly Curve[]> = {
         [2, 78],
         [5, 50],
         [12, 8]
-      ],
-      wanted: always
+      ]
     },
     {
       figure: 'setUp',
@@ -262,8 +252,7 @@ export const axisCurves: Record<Axis, readonly Curve[]> = {
         [8, 72],
         [15, 45],
         [40, 3]
-      ],
-      wanted: always
+      ]
     },
     {
       figure: 'switches',
@@ -273,8 +262,7 @@ export const axisCurves: Record<Axis, readonly Curve[]> = {
         [3, 75],
         [6, 40],
         [12, 3]
-      ],
-      wanted: always
+      ]
     }
   ],
   'safety net': [
@@ -285,8 +273,7 @@ export const axisCurves: Record<Axis, readonly Curve[]> = {
         [1, 50],
         [2, 92],
         [3, 99]
-      ],
-      wanted: always
+      ]
     },
     {
       figure: 'spareCells',
@@ -295,8 +282,7 @@ export const axisCurves: Record<Axis, readonly Curve[]> = {
         [1, 82],
         [3, 96],
         [6, 99]
-      ],
-      wanted: always
+      ]
     },
     {
       figure: 'copies',
@@ -305,8 +291,7 @@ export const axisCurves: Record<Axis, readonly Curve[]> = {
         [1, 50],
         [2, 90],
         [3, 98]
-      ],
-      wanted: always
+      ]
     }
   ]
 };

@@ -71,7 +71,7 @@ interface PreparedCurve {
   points: CurvePoints;
   least: number;
   most: number;
-  wanted: (rig: PlacedRig) => boolean;
+  wanted: ((rig: PlacedRig) => boolean) | undefined;
 }
 
 const prepared = Object.fromEntries(
@@ -91,6 +91,9 @@ const prepared = Object.fromEntries(
   ])
 ) as Record<Axis, PreparedCurve[]>;
 
+const isWanted = ({ wanted }: PreparedCurve, rig: PlacedRig): boolean =>
+  wanted === undefined || wanted(rig);
+
 /** Places in the record of the figures an axis is made of. */
 export function figuresOfAxis(axis: Axis): readonly number[] {
   return placesOfAxis[axis];
@@ -101,7 +104,7 @@ const placesOfAxis = Object.fromEntries(
 
 /** Which of an axis's figures are judged at all in a rig. */
 export function wantsOfAxis(axis: Axis, rig: PlacedRig): readonly boolean[] {
-  return prepared[axis].map(({ wanted }) => wanted(rig));
+  return prepared[axis].map((curve) => isWanted(curve, rig));
 }
 
 /** Points of an axis in an angle; `undefined` when it has nothing to judge there. */
@@ -114,7 +117,7 @@ export function scoreAxis(axis: Axis, rig: PlacedRig, record: FigureRecord): Axi
   let highWorst = Infinity;
   for (let i = 0; i < curves.length; i++) {
     const curve = curves[i]!;
-    if (!curve.wanted(rig)) continue;
+    if (!isWanted(curve, rig)) continue;
     const low = lowOf(curve, record);
     const high = highOf(curve, record, low);
     count += 1;
@@ -144,7 +147,7 @@ function highOf({ at, most }: PreparedCurve, record: FigureRecord, low: number):
 /** What the points of an axis are made of, figure by figure. */
 export function partsOfAxis(axis: Axis, rig: PlacedRig, record: FigureRecord): AxisPart[] {
   return prepared[axis]
-    .filter(({ wanted }) => wanted(rig))
+    .filter((curve) => isWanted(curve, rig))
     .map((curve) => {
       const low = lowOf(curve, record);
       return {

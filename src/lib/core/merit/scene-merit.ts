@@ -100,10 +100,11 @@ export function meritOfScene(
     own.push(weights[axis]);
   }
   const low = combine({ axes: judged, points: lows, weights: own });
+  const isCertain = lows.every((points, at) => points === highs[at]);
   return {
     sceneId,
     low: low.merit,
-    high: combine({ axes: judged, points: highs, weights: own }).merit,
+    high: isCertain ? low.merit : combine({ axes: judged, points: highs, weights: own }).merit,
     heldBackBy: low.pull >= HOLDS_BACK_FROM_POINTS ? low.worst : undefined,
     axes: scores,
     works

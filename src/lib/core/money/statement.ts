@@ -76,6 +76,21 @@ const noPockets = Object.fromEntries(
   pockets.map((pocket) => [pocket, { firmMinor: minor(0), limitMinor: undefined }])
 ) as MoneyStatement['pockets'];
 
+const certain = (amountMinor: Minor): PriceRange => ({
+  low: amountMinor,
+  likely: amountMinor,
+  high: amountMinor
+});
+
+/** What a line costs at the low and at the high price of its part, where a spread is stated. */
+function rangeOfLine(line: PlanLine, { low, high }: Price, firmMinor: Minor): PriceRange {
+  return {
+    low: low === undefined ? firmMinor : lineCostMinor(line, minor(low, 'price')),
+    likely: firmMinor,
+    high: high === undefined ? firmMinor : lineCostMinor(line, minor(high, 'price'))
+  };
+}
+
 /** The running account of a plan: recomputed whole, never carried forward. */
 export function statementOf(project: Project, plan: Plan, shelf: Shelf): MoneyStatement {
   const limitMinor = minor(project.limitMinor, 'limit');
@@ -97,21 +112,19 @@ export function statementOf(project: Project, plan: Plan, shelf: Shelf): MoneySt
   let cashBack = 0;
   let resale = 0;
   const unpriced: StatementLine[] = [];
-  const lines = plan.lines.map((line): StatementLine => {
+  const lines: StatementLine[] = [];
+  for (const line of plan.lines) {
     const gear = shelf.byId.get(line.gearId);
     const stated = gear && priceOf(gear, line.basis);
     // A price in another currency is no price here until someone states the rate.
     const price = stated?.currency === project.currency ? stated : undefined;
-    const unitMinor = price && minor(price.likely, 'price');
     const inKit = isInKit(line);
-    const full = unitMinor === undefined ? minor(0) : lineCostMinor(line, unitMinor);
-    const firmMinor = inKit ? full : minor(0);
-    const laterMinor = line.step === 'later' ? full : minor(0);
+    const fullMinor = price ? lineCostMinor(line, minor(price.likely, 'price')) : minor(0);
+    const firmMinor = inKit ? fullMinor : minor(0);
+    const laterMinor = line.step === 'later' ? fullMinor : minor(0);
     running += firmMinor;
     later += laterMinor;
-    const at = (one: number | undefined) =>
-      one === undefined || !inKit ? firmMinor : lineCostMinor(line, minor(one, 'price'));
-    const range = { low: at(price?.low), likely: firmMinor, high: at(price?.high) };
+    const range = price && inKit ? rangeOfLine(line, price, firmMinor) : certain(firmMinor);
     lowest += range.low;
     worst += range.high;
     if (inKit && firmMinor > 0) {
@@ -124,7 +137,7 @@ export function statementOf(project: Project, plan: Plan, shelf: Shelf): MoneySt
       line,
       gear,
       pocket,
-      unitMinor,
+      unitMinor: price && (price.likely as Minor),
       price,
       firmMinor,
       runningMinor: minor(running),
@@ -133,9 +146,9 @@ export function statementOf(project: Project, plan: Plan, shelf: Shelf): MoneySt
       laterMinor,
       range
     };
-    if (unitMinor === undefined && inKit && line.state !== 'owned') unpriced.push(statement);
-    return statement;
-  });
+    lines.push(statement);
+    if (price === undefined && inKit && line.state !== 'owned') unpriced.push(statement);
+  }
   return {
     currency: project.currency,
     limitMinor,

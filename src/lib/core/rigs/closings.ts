@@ -4,6 +4,7 @@ import {
   bothIndexes,
   chainsBetween,
   cheapestChain,
+  indexBag,
   indexJoiningParts,
   type JoiningIndex
 } from '../joining/chains';
@@ -21,19 +22,21 @@ import type { PlacedRig } from './placed-rig';
 
 /** Pieces of the bag that can stand between two ports, one entry a piece. */
 export function joiningPartsOfKit(kit: Kit): readonly JoiningPart[] {
-  return (kit.kept.pieces ??= kit.parts
-    .filter(({ gear }) => joiningEnds(gear).length > 0)
-    .flatMap(({ gear, line }) =>
-      Array.from({ length: line.quantity }, (_, piece) => ({
-        gear,
-        costMinor: 0,
-        lineId: `${line.id}#${piece}`
-      }))
-    ));
+  return (kit.kept.pieces ??= findPieces(kit));
+}
+
+function findPieces(kit: Kit): JoiningPart[] {
+  const pieces: JoiningPart[] = [];
+  for (const { gear, line } of kit.parts) {
+    if (joiningEnds(gear).length === 0) continue;
+    for (let piece = 0; piece < line.quantity; piece++)
+      pieces.push({ gear, costMinor: 0, lineId: `${line.id}#${piece}` });
+  }
+  return pieces;
 }
 
 function kitIndex(kit: Kit): JoiningIndex {
-  return (kit.kept.index ??= indexJoiningParts(joiningPartsOfKit(kit)));
+  return (kit.kept.index ??= indexBag(joiningPartsOfKit(kit)));
 }
 
 /** Parts of the bag that lead from one end to another. */

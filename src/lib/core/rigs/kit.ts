@@ -6,6 +6,7 @@ import type { JoiningPart } from '../joining/chain';
 import type { JoiningIndex } from '../joining/chains';
 import type { BodyGear, SupportGear } from '../model/gear';
 import type { Port } from '../model/ports';
+import type { UsedLens } from './placed-rig';
 import type { Connection, ConnectionPurpose, MissingPort } from './connection';
 
 /** A part of the kit: the line it was chosen by and the thing itself. */
@@ -38,7 +39,9 @@ export interface KeptOfKit {
     to: KitPart;
     need: Connection | MissingPort;
   }[];
-  /** Power and cards for a body. */
+  /** Lenses as angles use them: the one a body cannot take off, or those that come off. */
+  readonly lenses: { body: KitPart<BodyGear> | undefined; list: readonly UsedLens[] }[];
+  /** Power for a body. */
   readonly supplies: {
     body: KitPart<BodyGear> | undefined;
     hasSocket: boolean;
@@ -52,6 +55,7 @@ export const nothingKept = (): KeptOfKit => ({
   passages: undefined,
   lampStand: undefined,
   joints: [],
+  lenses: [],
   supplies: []
 });
 

@@ -39,13 +39,32 @@ export function framedSize(
  */
 export function chooseMode(
   modes: readonly RecordingMode[],
-  scene: Scene
+  { fps, pixelsAcross }: Pick<Scene, 'fps' | 'pixelsAcross'>
+): RecordingMode | undefined {
+  let chosen = chosenModes.get(modes);
+  if (!chosen) chosenModes.set(modes, (chosen = []));
+  for (const one of chosen)
+    if (one.fps === fps && one.pixelsAcross === pixelsAcross) return one.mode;
+  const mode = findMode(modes, fps, pixelsAcross);
+  chosen.push({ fps, pixelsAcross, mode });
+  return mode;
+}
+/** What was chosen from a table of modes, which never changes, for what scenes have asked of it. */
+const chosenModes = new WeakMap<
+  readonly RecordingMode[],
+  { fps: number; pixelsAcross: number; mode: RecordingMode | undefined }[]
+>();
+
+function findMode(
+  modes: readonly RecordingMode[],
+  fps: number,
+  pixelsAcross: number
 ): RecordingMode | undefined {
   let best: RecordingMode | undefined;
   let bestMiss = Infinity;
   for (const mode of modes) {
-    const rateMiss = Math.abs(Math.log2(mode.fps / scene.fps)) * 100;
-    const sizeMiss = Math.abs(Math.log2(mode.pixelsAcross / scene.pixelsAcross)) * 10;
+    const rateMiss = Math.abs(Math.log2(mode.fps / fps)) * 100;
+    const sizeMiss = Math.abs(Math.log2(mode.pixelsAcross / pixelsAcross)) * 10;
     const miss = rateMiss + sizeMiss + (mode.crop ?? 1) * 0.1 + mode.bitRateMbps * 1e-6;
     if (miss < bestMiss) {
       bestMiss = miss;
@@ -55,7 +74,16 @@ export function chooseMode(
   return best;
 }
 
-function lensesFor(kit: Kit, body: PlacedRig['body']): UsedLens[] {
+function lensesFor(kit: Kit, body: PlacedRig['body']): readonly UsedLens[] {
+  // A lens that cannot come off is all there is for its body; the others are there for every body.
+  const owner = body?.gear.builtInLens ? body : undefined;
+  for (const kept of kit.kept.lenses) if (kept.body === owner) return kept.list;
+  const list = findLenses(kit, owner);
+  kit.kept.lenses.push({ body: owner, list });
+  return list;
+}
+
+function findLenses(kit: Kit, body: PlacedRig['body']): UsedLens[] {
   const builtIn = body?.gear.builtInLens;
   if (body && builtIn) {
     return [
@@ -147,16 +175,15 @@ function placeSupport(
   said: Rig | undefined,
   taken: Taken
 ): KitPart<SupportGear> | undefined {
-  const supports = kit.of('support').filter((part) => isFree(part, taken));
-  if (said?.supportLineId !== undefined) {
-    const chosen = supports.find((part) => part.line.id === said.supportLineId);
-    if (chosen) return chosen;
-  }
+  const supports = kit.of('support');
+  if (said?.supportLineId !== undefined)
+    for (const part of supports)
+      if (part.line.id === said.supportLineId && isFree(part, taken)) return part;
   for (const form of supportsByPlace[angle.cameraPlace]) {
     let best: KitPart<SupportGear> | undefined;
     for (const part of supports) {
-      if (part.gear.form === form && (part.gear.payloadKg ?? 0) > (best?.gear.payloadKg ?? -1))
-        best = part;
+      if (part.gear.form !== form || !isFree(part, taken)) continue;
+      if ((part.gear.payloadKg ?? 0) > (best?.gear.payloadKg ?? -1)) best = part;
     }
     if (best) return best;
   }
@@ -193,7 +220,9 @@ export function filterScrewsOn(
   lensThreadMm: number | undefined
 ): boolean {
   if (lensThreadMm === undefined) return false;
+  if (lensThreadMm === filterThreadMm) return true;
   const rings = kit.of('ring');
+  if (rings.length === 0) return false;
   const reached = new Set([lensThreadMm]);
   for (let grown = true; grown && !reached.has(filterThreadMm);) {
     grown = false;
@@ -230,8 +259,8 @@ function placeFilter(
 }
 
 /** A piece of the part is left for this angle. */
-function isFree(part: KitPart, taken: Taken): boolean {
-  return part.line.quantity > (taken.get(part.line.id) ?? 0);
+function isFree({ line }: KitPart, taken: Taken): boolean {
+  return line.quantity > (taken.size === 0 ? 0 : (taken.get(line.id) ?? 0));
 }
 
 function take(lineId: string | undefined, taken: Taken): void {
@@ -241,8 +270,13 @@ function take(lineId: string | undefined, taken: Taken): void {
 const none: readonly never[] = [];
 
 function bodyFor(kit: Kit, said: Rig | undefined, taken: Taken): KitPart<BodyGear> | undefined {
-  const bodies = kit.of('body').filter((part) => isFree(part, taken));
-  return bodies.find((part) => part.line.id === said?.bodyLineId) ?? bodies[0];
+  let first: KitPart<BodyGear> | undefined;
+  for (const part of kit.of('body')) {
+    if (!isFree(part, taken)) continue;
+    if (part.line.id === said?.bodyLineId) return part;
+    first ??= part;
+  }
+  return first;
 }
 
 const rigSaid = (plan: Plan, scene: Scene, angle: Angle) =>
@@ -323,11 +357,14 @@ export function placeRig(
   const support = placeSupport(kit, angle, said, taken);
   const head = placeHead(kit, scene, support, taken);
   const { filter, filterFits } = placeFilter(kit, lens, said, taken);
-  take(body?.line.id, taken);
-  take(lens?.builtIn ? undefined : lens?.lineId, taken);
-  take(support?.line.id, taken);
-  take(head?.line.id, taken);
-  take(filter?.line.id, taken);
+  // What the last angle holds, no other has to do without.
+  if (index < scene.angles.length - 1) {
+    take(body?.line.id, taken);
+    take(lens?.builtIn ? undefined : lens?.lineId, taken);
+    take(support?.line.id, taken);
+    take(head?.line.id, taken);
+    take(filter?.line.id, taken);
+  }
   const { cover, coverPart } = mic
     ? coverFor(kit, mic.gear)
     : { cover: 'none' as const, coverPart: undefined };

@@ -101,11 +101,21 @@ export function watchRig(rig: PlacedRig): { rig: PlacedRig; looks: Looks } {
 }
 
 /** Kinds of which two bags hold other parts, pieces or lines, and whether they differ at all. */
-export function bagChanges(before: Kit, after: Kit): Looks {
+export function bagChanges({ parts: before }: Kit, { parts: after }: Kit): Looks {
+  let first = 0;
+  while (first < before.length && first < after.length && samePart(before[first], after[first]))
+    first += 1;
+  let last = 0;
+  while (
+    last < before.length - first &&
+    last < after.length - first &&
+    samePart(before[before.length - 1 - last], after[after.length - 1 - last])
+  )
+    last += 1;
   let kinds = 0;
-  for (const kind of gearKindNames)
-    if (!sameParts(before.of(kind), after.of(kind))) kinds |= kindBit[kind];
-  return { corners: sameParts(before.parts, after.parts) ? 0 : cornerBit.bag, kinds };
+  for (let at = first; at < before.length - last; at++) kinds |= kindBit[before[at]!.gear.kind];
+  for (let at = first; at < after.length - last; at++) kinds |= kindBit[after[at]!.gear.kind];
+  return { corners: kinds === 0 ? 0 : cornerBit.bag, kinds };
 }
 
 /**
@@ -175,6 +185,9 @@ const lensFields = Object.keys({
 
 function sameLens(before: UsedLens | undefined, after: UsedLens | undefined): boolean {
   if (before === undefined || after === undefined) return before === after;
+  // A lens that comes off is all that its part says; one that does not may be another body's.
+  if (before.gear !== undefined)
+    return before.gear === after.gear && before.lineId === after.lineId;
   for (const key of lensFields) if (before[key] !== after[key]) return false;
   return true;
 }
@@ -189,19 +202,27 @@ function sameLamp(before: PlacedLamp | undefined, after: PlacedLamp | undefined)
 
 /** Of what a project says besides its plans and parts, nothing differs. */
 export function sameBrief(before: Project, after: Project): boolean {
-  if (before === after) return true;
-  return saysAll(before, after) && saysAll(after, before);
-}
-
-function saysAll(one: Project, other: Project): boolean {
-  for (const key in one)
-    if (!(key in notOfTheRig) && one[key as keyof Project] !== other[key as keyof Project])
-      return false;
+  if (before !== after)
+    for (const field of fieldsOfBrief) if (before[field] !== after[field]) return false;
   return true;
 }
-const notOfTheRig: Record<Exclude<keyof Project, keyof RigProject>, true> = {
-  plans: true,
-  activePlanId: true,
-  ownGear: true,
-  dismissed: true
-};
+
+const fieldsOfBrief = Object.keys({
+  id: true,
+  name: true,
+  currency: true,
+  units: true,
+  mainsHz: true,
+  school: true,
+  limitMinor: true,
+  reserveMinor: true,
+  pocketLimitsMinor: true,
+  itemLimitMinor: true,
+  carriedLimitKg: true,
+  setUpLimitMin: true,
+  switchLimit: true,
+  ownWeights: true,
+  pricesAsOf: true,
+  rules: true,
+  scenes: true
+} satisfies Record<keyof RigProject, true>) as (keyof RigProject)[];

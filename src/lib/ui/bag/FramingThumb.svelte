@@ -1,6 +1,6 @@
 <script lang="ts">
   import { figureOf } from '../../core/figures/record';
-  import type { AngleJudgement } from '../../core/judge/judge-plan';
+  import type { AngleJudgement } from '../../core/judge/begun-judgement';
 
   /** The picture through the lens, from the same figures: size of a head, softness behind. */
   const { angle, width = 128 }: { angle: AngleJudgement; width?: number } = $props();

@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Act } from '../../core/acts/act';
   import { figureOf } from '../../core/figures/record';
-  import type { AngleJudgement } from '../../core/judge/judge-plan';
+  import type { AngleJudgement } from '../../core/judge/begun-judgement';
   import type { Project } from '../../core/model/project';
   import type { Scene } from '../../core/model/scene';
   import SceneSentence from './SceneSentence.svelte';

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { Modal } from 'carbon-components-svelte';
-  import type { AngleJudgement } from '../../core/judge/judge-plan';
+  import type { AngleJudgement } from '../../core/judge/begun-judgement';
   import { settingsOf } from '../../core/judge/settings';
   import { whyOf } from '../../core/figures/why';
   import type { UnitSystem } from '../../core/model/project';

@@ -1,0 +1,95 @@
+import type { Act } from '../acts/act';
+import { applyAct } from '../acts/apply-act';
+import { chainProposals } from '../findings/chain-proposals';
+import { Finding } from '../findings/finding';
+import { newLine } from '../findings/part-candidates';
+import { angleFindings, planFindings } from '../findings/table';
+import { activePlan } from '../model/active-plan';
+import type { Project } from '../model/project';
+import type { Shelf } from '../model/shelf';
+import type { ConnectionPurpose } from '../rigs/connection';
+import { connectionsOf } from '../rigs/connections';
+import { BegunJudgement } from './begun-judgement';
+import { endJudgement, type Judgement, worstFirst } from './judge-plan';
+import type { WatchedJudgement } from './watched-judgement';
+
+/** Findings that a chain of joining parts closes, and the connections they speak of. */
+const joints: Partial<Record<string, readonly ConnectionPurpose[]>> = {
+  A11: ['microphone into body'],
+  B3: ['microphone into body'],
+  B5: ['picture out'],
+  L1: ['lens on body'],
+  L8: ['filter on lens'],
+  P3: ['power into body'],
+  P7: ['power for its own'],
+  T3: ['card in its slot'],
+  S5: ['camera held', 'microphone held', 'lamp held']
+};
+const jointRows = angleFindings.flatMap(({ code }, row) => (code in joints ? row : []));
+const partRows = planFindings.filter(({ mayComeAlong }) => mayComeAlong === true);
+const MOST_COMPLETED = 6;
+
+/**
+ * Adds the cheapest parts that close what a change has left open, so that a proposed part comes with
+ * its cable, ring or thread piece, and a lamp with its stand. What was open before stays as it was, but for the
+ * finding that is being mended. Only what may be open is judged until all is closed, and the whole once.
+ */
+export function completeKit(
+  watchedBefore: WatchedJudgement,
+  project: Project,
+  shelf: Shelf,
+  mending?: string
+): { project: Project; acts: Act[]; judgement: Judgement } {
+  const begin = (now: Project) =>
+    new BegunJudgement(now, activePlan(now), shelf, undefined, watchedBefore);
+  const acts: Act[] = [];
+  let begun = begin(project);
+  const tried = new Set<string>();
+  for (let round = 0; round < MOST_COMPLETED; round++) {
+    const open = openEnds(begun).find(
+      ({ key }) => !tried.has(key) && (!watchedBefore.keys.has(key) || key === mending)
+    );
+    if (!open) break;
+    tried.add(open.key);
+    const act = closingAct(begun, open);
+    if (!act) continue;
+    acts.push(act);
+    begun = begin(applyAct(begun.project, act));
+  }
+  return { project: begun.project, acts, judgement: endJudgement(begun) };
+}
+
+/** Joints the bag leaves open, and parts that are missing and come along; worst first. */
+function openEnds(begun: BegunJudgement): Finding[] {
+  const open: Finding[] = [];
+  for (let at = 0; at < begun.angles.length; at++)
+    for (const row of jointRows) {
+      const one = begun.rowAgain(row, at);
+      if (one instanceof Finding) open.push(one);
+    }
+  for (const row of partRows)
+    for (const held of row.judge(begun))
+      if (held.comesAlong === true) open.push(new Finding(row, held));
+  return worstFirst(open);
+}
+
+/** The cheapest parts that close one open end, or the cheapest part of a role that comes along. */
+function closingAct(begun: BegunJudgement, open: Finding): Act | undefined {
+  const { project, plan, shelf } = begun;
+  if (open.row.scope === 'plan') {
+    const [proposal] = open.row.propose(begun, open);
+    const gear = proposal && 'parts' in proposal ? proposal.parts[0] : undefined;
+    return gear && { type: 'add line', line: newLine(plan, gear) };
+  }
+  const angle = begun.angles.find(
+    (one) => one.scene.id === open.sceneId && one.angle.id === open.angleId
+  );
+  if (!angle) return undefined;
+  const { rig } = angle;
+  for (const purpose of joints[open.code] ?? []) {
+    if (!connectionsOf(rig).some((need) => need.purpose === purpose)) continue;
+    const [proposal] = chainProposals({ rig, shelf, plan, project }, purpose);
+    if (proposal) return proposal.act;
+  }
+  return undefined;
+}
