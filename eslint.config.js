@@ -55,7 +55,7 @@ export default ts.config(
   { files: ['scripts/**', 'e2e/**'], rules: { 'no-console': 'off' } },
   {
     files: ['src/**'],
-    ignores: ['src/**/*.test.ts', 'src/**/*.fixture.ts', 'src/**/*.bench.ts'],
+    ignores: ['src/**/*.test.ts', 'src/**/tests/*.ts', 'src/**/*.bench.ts'],
     plugins: { boundaries },
     settings: {
       'import/resolver': { typescript: true },
@@ -107,7 +107,7 @@ export default ts.config(
   },
   {
     files: ['src/lib/core/**'],
-    ignores: ['src/lib/core/**/*.test.ts', 'src/lib/core/**/*.fixture.ts'],
+    ignores: ['src/lib/core/**/*.test.ts', 'src/lib/core/**/tests/*.ts'],
     rules: {
       'no-restricted-imports': [
         'error',

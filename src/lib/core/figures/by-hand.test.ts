@@ -1,13 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import {
-  calmKit,
-  judged,
-  line,
-  ownCopy,
-  setRig,
-  swap,
-  walkOutside
-} from '../judge/calm-kit.fixture';
+import { calmKit, judged, line, ownCopy, setRig, swap, walkOutside } from '../judge/tests/calm-kit';
 import type { GearOf } from '../model/gear';
 import type { Project } from '../model/project';
 import { activePlan } from '../model/active-plan';

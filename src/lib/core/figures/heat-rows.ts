@@ -60,7 +60,7 @@ export const heatRows = {
     source: 'body',
     asks: { question: 'How many watts does % draw, and how large is it?', between: [1, 2.5] },
     read: (rig) => {
-      if (!rig.body || rig.mode?.heatMinutesAt20C === undefined) return null;
+      if (!rig.body) return null;
       if (!inSun(rig)) return 1;
       const { drawW, sizeMm } = rig.body.gear;
       if (drawW === undefined || sizeMm?.width === undefined || sizeMm.height === undefined)

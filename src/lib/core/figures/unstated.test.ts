@@ -3,7 +3,7 @@ import { demoProject } from '../../catalogue/demo-project';
 import { catalogue, shelfOf } from '../../catalogue/load-catalogue';
 import { answerAct } from '../acts/answer-act';
 import { applyAct } from '../acts/apply-act';
-import { calmKit, judged, line, setRig, swap, walkOutside } from '../judge/calm-kit.fixture';
+import { calmKit, judged, line, setRig, swap, walkOutside } from '../judge/tests/calm-kit';
 import { activePlan } from '../model/active-plan';
 import type { GearItem, GearKind, GearOf } from '../model/gear';
 import type { Project } from '../model/project';

@@ -4,7 +4,7 @@ import type { Severity } from '../findings/finding';
 import type { GearOf } from '../model/gear';
 import type { Project } from '../model/project';
 import { activePlan } from '../model/active-plan';
-import { calmKit, judged, line, ownCopy, setRig, swap, walkOutside } from './calm-kit.fixture';
+import { calmKit, judged, line, ownCopy, setRig, swap, walkOutside } from './tests/calm-kit';
 
 type Said = Severity | 'nothing';
 interface Edge<V> {

@@ -6,8 +6,8 @@ import { findingTable } from '../findings/table';
 import type { GearOf } from '../model/gear';
 import type { Project } from '../model/project';
 import { activePlan } from '../model/active-plan';
-import { calmKit, codes, judged, line, ownCopy } from './calm-kit.fixture';
-import { causes } from './causes.fixture';
+import { calmKit, codes, judged, line, ownCopy } from './tests/calm-kit';
+import { causes } from './tests/causes';
 import { remediesFor } from './settle';
 
 /** Codes that always carry the figure they have and the figure they need. */

@@ -6,7 +6,7 @@ import type { GearOf } from '../model/gear';
 import type { Project } from '../model/project';
 import { activePlan } from '../model/active-plan';
 import { headMomentNm, headShare } from '../relations/support/head';
-import { calmKit, judged, line, ownCopy, swap } from './calm-kit.fixture';
+import { calmKit, judged, line, ownCopy, swap } from './tests/calm-kit';
 import { remediesFor } from './settle';
 
 const BARE = 'cobberly-meadow-legs-bare';

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import type { GearOf } from '../model/gear';
 import type { Project } from '../model/project';
 import { activePlan } from '../model/active-plan';
-import { calmKit, judged, line, ownCopy, setRig, swap, walkOutside } from './calm-kit.fixture';
+import { calmKit, judged, line, ownCopy, setRig, swap, walkOutside } from './tests/calm-kit';
 import { settingsOf } from './settings';
 
 function settings(project: Project, at = 0) {

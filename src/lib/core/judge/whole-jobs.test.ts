@@ -16,7 +16,7 @@ import type { Project, SchoolId } from '../model/project';
 import type { SceneStyle } from '../model/scene';
 import { startScene } from '../model/scene-starts';
 import { packFirstKit } from '../pack/first-kit';
-import { judged } from './calm-kit.fixture';
+import { judged } from './tests/calm-kit';
 import { evaluate } from './evaluation';
 import { remediesFor } from './settle';
 

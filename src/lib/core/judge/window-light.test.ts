@@ -3,7 +3,7 @@ import { shelfOf } from '../../catalogue/load-catalogue';
 import { applyAct } from '../acts/apply-act';
 import { figureOf } from '../figures/record';
 import type { Project } from '../model/project';
-import { calmKit, judged, without } from './calm-kit.fixture';
+import { calmKit, judged, without } from './tests/calm-kit';
 import { remediesFor } from './settle';
 
 const LAMP = 'quillfeather-ray-65-two-colour-55-cm-dome';

@@ -4,8 +4,8 @@ import { figureOrder, figureTable } from '../figures/table';
 import { findingTable } from '../findings/table';
 import type { UnitSystem } from '../model/project';
 import { unitSystems } from '../model/word-lists';
-import { calmKit, judged } from './calm-kit.fixture';
-import { causes } from './causes.fixture';
+import { calmKit, judged } from './tests/calm-kit';
+import { causes } from './tests/causes';
 import { remediesFor } from './settle';
 import { settingsOf } from './settings';
 

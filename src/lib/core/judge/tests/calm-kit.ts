@@ -1,11 +1,11 @@
-import { demoProject } from '../../catalogue/demo-project';
-import { catalogue, shelfOf } from '../../catalogue/load-catalogue';
-import type { GearItem } from '../model/gear';
-import type { PlanLine } from '../model/plan';
-import type { Project } from '../model/project';
-import { activePlan } from '../model/active-plan';
-import { startScene } from '../model/scene-starts';
-import { judgePlan } from './judge-plan';
+import { demoProject } from '../../../catalogue/demo-project';
+import { catalogue, shelfOf } from '../../../catalogue/load-catalogue';
+import type { GearItem } from '../../model/gear';
+import type { PlanLine } from '../../model/plan';
+import type { Project } from '../../model/project';
+import { activePlan } from '../../model/active-plan';
+import { startScene } from '../../model/scene-starts';
+import { judgePlan } from '../judge-plan';
 
 export const line = (gearId: string, more: Partial<PlanLine> = {}): PlanLine => ({
   id: gearId,

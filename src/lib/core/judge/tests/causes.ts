@@ -1,7 +1,7 @@
-import type { GearOf } from '../model/gear';
-import type { Project } from '../model/project';
-import { activePlan } from '../model/active-plan';
-import { line, ownCopy, setRig, swap, walkOutside, without } from './calm-kit.fixture';
+import type { GearOf } from '../../model/gear';
+import type { Project } from '../../model/project';
+import { activePlan } from '../../model/active-plan';
+import { line, ownCopy, setRig, swap, walkOutside, without } from './calm-kit';
 
 /** What brings each code into the calm kit. */
 export const causes: Record<string, (project: Project) => void> = {

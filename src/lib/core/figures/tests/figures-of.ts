@@ -1,0 +1,33 @@
+import { calmKit, judged, line } from '../../judge/tests/calm-kit';
+import { activePlan } from '../../model/active-plan';
+import type { Project } from '../../model/project';
+import { figureOf, stateOf } from '../record';
+import type { FigureId } from '../table';
+
+/** The record of an angle, all judged from nothing. */
+export const recordOf = (project: Project, at = 0) => judged(project).angles[at]!.record;
+export const figure = (project: Project, id: FigureId, at = 0) =>
+  figureOf(recordOf(project, at), id);
+export const state = (project: Project, id: FigureId, at = 0) => stateOf(recordOf(project, at), id);
+
+/** The calm kit with something changed. */
+export function made(change: (project: Project) => void): Project {
+  const project = calmKit();
+  change(project);
+  return project;
+}
+export const add = (project: Project, ...gearIds: string[]) =>
+  activePlan(project).lines.push(...gearIds.map((id) => line(id)));
+export const lineOf = (project: Project, gearId: string) =>
+  activePlan(project).lines.find((one) => one.gearId === gearId)!;
+export const pieces = (project: Project, gearId: string, quantity: number) => {
+  lineOf(project, gearId).quantity = quantity;
+};
+export const scene = (project: Project) => project.scenes[0]!;
+export const angle = (project: Project) => scene(project).angles[0]!;
+
+/** A second angle at the same time, with one more body in the bag for it. */
+export function twoAtOnce(project: Project, secondBody: string): void {
+  scene(project).angles.push({ ...angle(project), id: 'b' });
+  add(project, secondBody);
+}
