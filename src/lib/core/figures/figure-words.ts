@@ -1,8 +1,6 @@
 import type { UnitSystem } from '../model/project';
+import { fahrenheitOf, KG_PER_POUND, METRES_PER_INCH, MPS_PER_MPH } from '../model/imperial';
 import type { FigureUnit } from './rows';
-
-const METRES_PER_INCH = 0.0254;
-const KG_PER_POUND = 0.45359237;
 
 /** Rounds for reading: three figures that matter, no trailing noise. */
 function plain(value: number, digits: number): string {
@@ -61,6 +59,14 @@ export function figureWords(value: number, unit: FigureUnit, units: UnitSystem =
       return massWords(value, units);
     case 'g':
       return units === 'imperial' ? massWords(value / 1000, units) : `${plain(value, 0)} g`;
+    case 'm/s':
+      return units === 'imperial'
+        ? `${plain(value / MPS_PER_MPH, 0)} mph`
+        : `${plain(value, digitsFor(value))} m/s`;
+    case '°C':
+      return units === 'imperial'
+        ? `${plain(fahrenheitOf(value), 0)} °F`
+        : `${plain(value, digitsFor(value))} °C`;
     case 's':
       return value > 0 && value < 0.3 ? shutterWords(value) : `${plain(value, 2)} s`;
     case 'min':

@@ -216,7 +216,7 @@ export const bodyFindings: AngleFindingRow[] = [
             : `Clips end after ${minutesWords(limit)}`,
         why: () =>
           hot
-            ? `${rig.scene.name} has takes of ${minutesWords(take)}; ${fullName(rig.body!.gear)} switches itself off after ${minutesWords(limit)} to ${minutesWords(figureAt(record, figureIndex.heatMinutesMost)!)} in this mode at ${figureWords(figureAt(record, figureIndex.temperature)!, '°C')}, about.`
+            ? `${rig.scene.name} has takes of ${minutesWords(take)}; ${fullName(rig.body!.gear)} switches itself off after ${minutesWords(limit)} to ${minutesWords(figureAt(record, figureIndex.heatMinutesMost)!)} in this mode at ${figureWords(figureAt(record, figureIndex.temperature)!, '°C', rig.project.units)}, about.`
             : `${rig.scene.name} has takes of ${minutesWords(take)}; ${fullName(rig.body!.gear)} stops this mode after ${minutesWords(limit)} and has to be started again.`
       };
     },

@@ -161,7 +161,7 @@ export const lightPlaceFindings: AngleFindingRow[] = [
         unit: 'm/s',
         title: () => `${rig.scene.name}: the wind tips the lamp`,
         why: () =>
-          `${figureWords(tips, 'm/s')} are enough to tip it, about; ${figureWords(wind, 'm/s')} blow. Weigh it down, keep people away from under it, or take it in.`
+          `${figureWords(tips, 'm/s', rig.project.units)} are enough to tip it, about; ${figureWords(wind, 'm/s', rig.project.units)} blow. Weigh it down, keep people away from under it, or take it in.`
       };
     },
     propose: (context) => {

@@ -63,7 +63,7 @@ export const powerFindings: AngleFindingRow[] = [
         title: () =>
           `${rig.scene.name}: dark after ${minutesWords(have)} of a ${minutesWords(need)} take`,
         why: () =>
-          `One cell of ${figureWords(figureAt(record, figureIndex.cellEnergy)!, 'Wh')} at ${figureWords(figureAt(record, figureIndex.bodyDraw)!, 'W')} and ${figureWords(figureAt(record, figureIndex.temperature)!, '°C')} lasts that long, and a cell cannot be changed within a take.`
+          `One cell of ${figureWords(figureAt(record, figureIndex.cellEnergy)!, 'Wh')} at ${figureWords(figureAt(record, figureIndex.bodyDraw)!, 'W')} and ${figureWords(figureAt(record, figureIndex.temperature)!, '°C', rig.project.units)} lasts that long, and a cell cannot be changed within a take.`
       };
     },
     propose: (context) => {

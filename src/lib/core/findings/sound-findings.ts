@@ -186,7 +186,7 @@ export const soundFindings: AngleFindingRow[] = [
         unit: 'm/s',
         title: () => `${rig.scene.name}: wind on a bare microphone`,
         why: () =>
-          `${figureWords(v, 'm/s')} of air, walking included, rumbles at about ${figureWords(figureAt(record, figureIndex.windNoise) ?? NaN, 'dB(A)')} in ${fullName(rig.mic!.gear)} without a cover.`
+          `${figureWords(v, 'm/s', rig.project.units)} of air, walking included, rumbles at about ${figureWords(figureAt(record, figureIndex.windNoise) ?? NaN, 'dB(A)')} in ${fullName(rig.mic!.gear)} without a cover.`
       };
     },
     propose: (context) => [

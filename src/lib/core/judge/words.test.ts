@@ -11,11 +11,13 @@ import { settingsOf } from './settings';
 
 /** What must never be read by a person: what a program says when it has nothing to say. */
 const leaks = /undefined|\bnull\b|NaN|Infinity|\[object|\$\{|\s{2}|\.\.|,,| ,| \.(?!\d)/;
-const metricMeasure = /\b\d[\d.,]*\s(?:m|cm|kg)\b(?!\/)/;
+const metricMeasure = /\b\d[\d.,]*\s(?:m\/s|m|cm|kg|°C)(?![\w/])/;
 /** A part keeps the measure it has in its name, and a length in inches has its metres behind it in brackets. */
 const measured = (words: string) =>
   catalogue.items
     .reduce((rest, { model }) => rest.replaceAll(model, ''), words)
+    // At which makers state their times; what is asked of a seller is asked in a seller's terms.
+    .replace('at 20 °C', '')
     .replace(/\([^)]*\)/g, '');
 
 /** Everything the judge says of a project, with where it was said. */

@@ -1,4 +1,7 @@
 import type { StatedUnit } from '../model/stated';
+import { KG_PER_POUND, METRES_PER_FOOT, METRES_PER_INCH } from '../model/imperial';
+
+const MM_PER_INCH = METRES_PER_INCH * 1000;
 
 /** What was typed cannot stand for the figure asked for. */
 export class MeasureError extends Error {
@@ -48,23 +51,31 @@ export function parseNumber(text: string): number | undefined {
 
 /** Other units people write, and what makes one of them ours. */
 const conversions: Partial<Record<StatedUnit, Readonly<Record<string, number>>>> = {
-  mm: { mm: 1, cm: 10, m: 1000, in: 25.4, '"': 25.4, inch: 25.4, inches: 25.4 },
+  mm: {
+    mm: 1,
+    cm: 10,
+    m: 1000,
+    in: MM_PER_INCH,
+    '"': MM_PER_INCH,
+    inch: MM_PER_INCH,
+    inches: MM_PER_INCH
+  },
   m: {
     m: 1,
     cm: 0.01,
     mm: 0.001,
     km: 1000,
-    ft: 0.3048,
-    "'": 0.3048,
-    feet: 0.3048,
-    in: 0.0254,
-    '"': 0.0254,
-    inch: 0.0254,
-    inches: 0.0254
+    ft: METRES_PER_FOOT,
+    "'": METRES_PER_FOOT,
+    feet: METRES_PER_FOOT,
+    in: METRES_PER_INCH,
+    '"': METRES_PER_INCH,
+    inch: METRES_PER_INCH,
+    inches: METRES_PER_INCH
   },
-  in: { in: 1, '"': 1, inch: 1, inches: 1, cm: 1 / 2.54, mm: 1 / 25.4 },
+  in: { in: 1, '"': 1, inch: 1, inches: 1, cm: 10 / MM_PER_INCH, mm: 1 / MM_PER_INCH },
   g: { g: 1, gram: 1, grams: 1, kg: 1000, lb: 453.59237, lbs: 453.59237, oz: 28.349523125 },
-  kg: { kg: 1, g: 0.001, lb: 0.45359237, lbs: 0.45359237, oz: 0.028349523125 },
+  kg: { kg: 1, g: 0.001, lb: KG_PER_POUND, lbs: KG_PER_POUND, oz: 0.028349523125 },
   s: { s: 1, sec: 1, ms: 0.001 },
   min: { min: 1, minutes: 1, mins: 1, h: 60, hours: 60, hour: 60, hrs: 60, s: 1 / 60 },
   h: { h: 1, hours: 1, hour: 1, hrs: 1, hr: 1, min: 1 / 60, minutes: 1 / 60 },

@@ -30,6 +30,7 @@
 </script>
 
 <Word
+  ends=","
   word={placeWords[angle.cameraPlace]}
   question="Where is the camera?"
   figure={lengthWords(angle.distanceM, units)}
@@ -65,7 +66,8 @@
       {/if}
     </span>
   {/if}
-</Word>{#if angle.backgroundM !== undefined}, the wall <Word
+</Word>{#if angle.backgroundM !== undefined}&#32;the wall <Word
+    ends=","
     word="behind"
     question="How far behind is the background?"
     figure={lengthWords(angle.backgroundM, units)}
@@ -80,8 +82,9 @@
       {units}
       onset={(backgroundM) => onangle({ backgroundM })}
     />
-  </Word>{/if}, and shows
+  </Word>{/if} and shows
 <Word
+  ends="."
   word={framingWords[angle.framing]}
   question="What shall the picture show?"
   figure="{lengthWords(size.sizeM, units)} {size.side === 'width' ? 'wide' : 'high'}"

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { KG_PER_POUND } from '../../core/model/imperial';
   import { Checkbox, NumberInput, Select, SelectItem, TextInput } from 'carbon-components-svelte';
   import type { Act } from '../../core/acts/act';
   import type { Judgement } from '../../core/judge/judge-plan';
@@ -18,7 +19,6 @@
     formatMoney(0, project.currency, { short: true }).replace(/[\d.,\s]/g, '')
   );
   const imperial = $derived(project.units === 'imperial');
-  const KG_PER_LB = 0.45359237;
   type Patch = Extract<Act, { type: 'set project' }>['patch'];
   type LimitKey = 'itemLimitMinor' | 'carriedLimitKg' | 'setUpLimitMin' | 'switchLimit';
 
@@ -33,7 +33,7 @@
     {
       key: 'carriedLimitKg' as LimitKey,
       label: imperial ? 'Carried in a day, lb' : 'Carried in a day, kg',
-      per: imperial ? KG_PER_LB : 1,
+      per: imperial ? KG_PER_POUND : 1,
       most: 100,
       step: 0.1
     },

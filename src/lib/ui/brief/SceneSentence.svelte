@@ -101,16 +101,17 @@
     </Word>
     and
   {:else}
-    <Word word="outdoors" question="Indoors or out?">
+    <Word ends="," word="outdoors" question="Indoors or out?">
       <Choice
         name="place-{scene.id}"
         options={{ out: 'outdoors', in: 'in a room' }}
         value="out"
         onchoose={(value) => value === 'in' && onscene({ room: ordinaryRoom, windMps: 0 })}
       />
-    </Word>, where it is
+    </Word> where it is
   {/if}
   <Word
+    ends={outdoors ? '' : '.'}
     word={noiseWord(scene.noiseDbA)}
     question="How loud is the place before you speak?"
     figure="{scene.noiseDbA} dB"
@@ -128,6 +129,7 @@
       <button class="pill" onclick={() => onscene({ room: undefined })}>It is outdoors</button>
     {/if}
   </Word>{#if outdoors}&#32;and <Word
+      ends="."
       word={windWord(scene.windMps)}
       question="How strong is the wind?"
       figure={shownFigure(scene.windMps, 'm/s', units)}
@@ -142,8 +144,8 @@
         {units}
         onset={(windMps) => onscene({ windMps })}
       />
-    </Word>{/if}. The camera stands
-  <AngleWords {scene} {angle} {project} {sideMm} {onangle} />. I <Word
+    </Word>{/if} The camera stands
+  <AngleWords {scene} {angle} {project} {sideMm} {onangle} /> I <Word
     word={voiceWords[scene.voice]}
     question="How do you speak?"
   >
@@ -154,14 +156,14 @@
       onchoose={(voice) => onscene({ voice })}
     />
   </Word>
-  in <Word word={sourceWords[scene.lightSource]} question="Whose light is it?">
+  in <Word ends="," word={sourceWords[scene.lightSource]} question="Whose light is it?">
     <Choice
       name="source-{scene.id}"
       options={sourceWords}
       value={scene.lightSource}
       onchoose={(lightSource) => onscene({ lightSource })}
     />
-  </Word>, the place itself
+  </Word> the place itself
   <Word
     word={lightWord(scene.lightDimLx) === lightWord(scene.lightBrightLx)
       ? lightWord(scene.lightDimLx)
@@ -192,7 +194,11 @@
         onscene({ lightBrightLx: bright, lightDimLx: Math.min(bright, scene.lightDimLx) })}
     />
   </Word>
-  and <Word word={shownFigure(scene.temperatureC, '°C', units)} question="How cold or warm is it?">
+  and <Word
+    ends="."
+    word={shownFigure(scene.temperatureC, '°C', units)}
+    question="How cold or warm is it?"
+  >
     <Measure
       label="Air"
       value={scene.temperatureC}
@@ -203,8 +209,12 @@
       {units}
       onset={(temperatureC) => onscene({ temperatureC })}
     />
-  </Word>. Takes run
-  <Word word="up to {minutesWords(scene.longestTakeMin)}" question="How long is the longest take?">
+  </Word> Takes run
+  <Word
+    ends=","
+    word="up to {minutesWords(scene.longestTakeMin)}"
+    question="How long is the longest take?"
+  >
     <Measure
       label="Longest take"
       value={scene.longestTakeMin}
@@ -215,8 +225,12 @@
       onset={(longest) =>
         onscene({ longestTakeMin: longest, recordedMin: Math.max(longest, scene.recordedMin) })}
     />
-  </Word>,
-  <Word word="{minutesWords(scene.recordedMin)} in a day" question="How much is recorded in a day?">
+  </Word>
+  <Word
+    ends=","
+    word="{minutesWords(scene.recordedMin)} in a day"
+    question="How much is recorded in a day?"
+  >
     <Measure
       label="Recorded in a day"
       value={scene.recordedMin}
@@ -230,8 +244,12 @@
           longestTakeMin: Math.min(recorded, scene.longestTakeMin)
         })}
     />
-  </Word>,
-  <Word word={awayWord(scene.daysWithoutSocket)} question="How many days away from a socket?">
+  </Word>
+  <Word
+    ends=","
+    word={awayWord(scene.daysWithoutSocket)}
+    question="How many days away from a socket?"
+  >
     <Measure
       label="Days without a socket"
       value={scene.daysWithoutSocket}
@@ -241,8 +259,9 @@
       unit="days"
       onset={(daysWithoutSocket) => onscene({ daysWithoutSocket })}
     />
-  </Word>, in
+  </Word> in
   <Word
+    ends="."
     word="{scene.pixelsAcross >= 3840 ? '4K' : '1080'} at {scene.fps} frames"
     question="Which picture, how many frames?"
   >
@@ -262,9 +281,10 @@
       >Under {project.mainsHz} Hz lamps {project.mainsHz === 50 ? '25 or 50' : '30 or 60'} frames keep
       flicker away; some film one rate everywhere and accept the shutter that goes with it.</span
     >
-  </Word>.
+  </Word>
   {#if angle.framing !== 'hands' && angle.framing !== 'table'}
     I want <Word
+      ends=","
       word={scene.wantsSeeSelf ? 'to see myself' : 'no screen to the front'}
       question="Do you need to see yourself while filming?"
     >
@@ -274,7 +294,7 @@
         value={scene.wantsSeeSelf ? 'yes' : 'no'}
         onchoose={(value) => onscene({ wantsSeeSelf: value === 'yes' })}
       />
-    </Word>,
+    </Word>
     <Word
       word={scene.wantsFaceSharp ? 'nose and ears sharp' : 'eyes sharp, the rest as it falls'}
       question="How much of the face shall be sharp?"
@@ -287,6 +307,7 @@
       />
     </Word>
     and <Word
+      ends="."
       word={scene.wantsBlurPercent > 0 ? 'the background soft' : 'the background as it is'}
       question="How soft shall the background be?"
       figure={scene.wantsBlurPercent > 0 ? `${scene.wantsBlurPercent} %` : undefined}
@@ -301,7 +322,7 @@
         onset={(wantsBlurPercent) => onscene({ wantsBlurPercent })}
       />
       <span class="soft">0.3 softened, 1 soft, 2.5 melted; 0 asks for none.</span>
-    </Word>.
+    </Word>
   {/if}
   {#each scene.angles.slice(1) as other, at (other.id)}
     At the same time {at === 0 ? 'a second' : 'another'} camera stands
@@ -312,7 +333,7 @@
       {sideMm}
       onangle={(patch) => onotherangle(other.id, patch)}
     />
-    <button class="pill" onclick={() => ondropangle(other.id)}>drop this angle</button>.
+    <button class="pill" onclick={() => ondropangle(other.id)}>drop this angle</button>
   {/each}
   {#if scene.angles.length < MOST_ANGLES}
     <button class="pill" onclick={onaddangle}>film it from another angle too</button>

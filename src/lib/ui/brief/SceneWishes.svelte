@@ -49,7 +49,11 @@
 </script>
 
 <p class="sentence">
-  The picture stands <Word word={orientations[scene.orientation]} question="Wide or upright?">
+  The picture stands <Word
+    ends={scene.live ? ',' : '.'}
+    word={orientations[scene.orientation]}
+    question="Wide or upright?"
+  >
     <Choice
       name="way-{scene.id}"
       options={orientations}
@@ -59,14 +63,15 @@
     <span class="soft"
       >Turned keeps the whole sensor; cut out keeps the wide picture as well, with fewer pixels.</span
     >
-  </Word>{#if scene.live}, and it goes out <Word word="live" question="Live or recorded?">
+  </Word>{#if scene.live}
+    and it goes out <Word ends="." word="live" question="Live or recorded?">
       <Choice
         name="live-{scene.id}"
         options={{ live: 'live', recorded: 'recorded' }}
         value="live"
         onchoose={(value) => onscene({ live: value === 'live' })}
       />
-    </Word>{/if}.
+    </Word>{/if}
   {#each said as { key, said: words } (key)}
     <button
       class="said"
@@ -76,6 +81,7 @@
   {/each}
   {#if scene.wantsKeyToFill !== undefined}
     The bright side of the face gets <Word
+      ends="."
       word="so much more light"
       question="How much brighter than the dark side?"
       figure="{scene.wantsKeyToFill}×"
@@ -92,7 +98,7 @@
       <button class="pill" onclick={() => onscene({ wantsKeyToFill: undefined })}
         >as it falls</button
       >
-    </Word>.
+    </Word>
   {/if}
   {#if scene.window}
     {@const window = scene.window}
@@ -159,6 +165,7 @@
   {/if}
   {#if scene.daysWithoutSocket > 1}
     Each day there are <Word
+      ends="."
       word="{scene.sunHoursPerDay ?? 0} h of sun and {scene.drivenHoursPerDay ?? 0} h in the car"
       question="What charges on the way?"
     >
@@ -180,7 +187,7 @@
         unit="h"
         onset={(drivenHoursPerDay) => onscene({ drivenHoursPerDay })}
       />
-    </Word>.
+    </Word>
   {/if}
   {#each wants.filter(({ want, asked }) => asked && nice.includes(want)) as { want, words } (want)}
     <button

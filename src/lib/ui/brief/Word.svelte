@@ -7,9 +7,11 @@
     /** The question the control answers. */
     question: string;
     figure?: string;
+    /** The mark that follows, which must not begin a line by itself. */
+    ends?: string;
     children: Snippet;
   }
-  const { word, question, figure, children }: Props = $props();
+  const { word, question, figure, ends = '', children }: Props = $props();
 
   let open = $state(false);
   let root = $state<HTMLElement>();
@@ -42,8 +44,7 @@
     if (open && root && !root.contains(event.target as Node)) open = false;
   }}
 />
-<span class="word" bind:this={root}>
-  <button
+{#snippet underlined()}<button
     bind:this={trigger}
     class="trigger"
     aria-expanded={open}
@@ -51,12 +52,13 @@
     onclick={toggle}
   >
     <span class="unseen">{question} </span>{word}
-  </button>{#if figure}<button
-      class="figure figures"
-      tabindex="-1"
-      aria-hidden="true"
-      onclick={toggle}>{figure}</button
-    >{/if}
+  </button>{/snippet}
+<span class="word" bind:this={root}>
+  {#if figure}{@render underlined()}<span class="together"
+      ><button class="figure figures" tabindex="-1" aria-hidden="true" onclick={toggle}
+        >{figure}</button
+      >{ends}</span
+    >{:else}<span class="together">{@render underlined()}{ends}</span>{/if}
   {#if open}
     <span
       class="slip card"
@@ -82,6 +84,10 @@
   .word {
     position: relative;
     display: inline-block;
+  }
+
+  .together {
+    white-space: nowrap;
   }
 
   .trigger {

@@ -1,3 +1,10 @@
+import {
+  celsiusOf,
+  fahrenheitOf,
+  METRES_PER_FOOT,
+  METRES_PER_INCH,
+  MPS_PER_MPH
+} from '../../core/model/imperial';
 import type { UnitSystem } from '../../core/model/project';
 
 /** How a figure kept in SI units is shown to people who measure otherwise. */
@@ -16,14 +23,14 @@ const scaled = (unit: string, siPerUnit: number, step: number): ShownUnit => ({
 });
 
 const imperial: Readonly<Record<string, ShownUnit>> = {
-  m: scaled('in', 0.0254, 0.5),
-  'm²': scaled('ft²', 0.3048 ** 2, 0.5),
-  'm/s': scaled('mph', 0.44704, 1),
+  m: scaled('in', METRES_PER_INCH, 0.5),
+  'm²': scaled('ft²', METRES_PER_FOOT ** 2, 0.5),
+  'm/s': scaled('mph', MPS_PER_MPH, 1),
   '°C': {
     unit: '°F',
     step: 1,
-    fromSi: (si) => (si * 9) / 5 + 32,
-    toSi: (shown) => ((shown - 32) * 5) / 9
+    fromSi: fahrenheitOf,
+    toSi: celsiusOf
   }
 };
 
@@ -44,6 +51,6 @@ export function roomFigure(
   units: UnitSystem
 ): string {
   if (units === 'metric') return `${lengthM} × ${widthM} × ${heightM} m`;
-  const feet = (metres: number) => Math.round((metres / 0.3048) * 2) / 2;
+  const feet = (metres: number) => Math.round((metres / METRES_PER_FOOT) * 2) / 2;
   return `${feet(lengthM)} × ${feet(widthM)} × ${feet(heightM)} ft`;
 }

@@ -1,4 +1,4 @@
-import { lengthWords } from '../../core/figures/figure-words';
+import { figureWords, lengthWords } from '../../core/figures/figure-words';
 import type { UnitSystem } from '../../core/model/project';
 import type { Scene } from '../../core/model/scene';
 
@@ -14,6 +14,6 @@ const styleWords = {
 export function sceneGist(scene: Scene, units: UnitSystem): string {
   const parts: string[] = [styleWords[scene.style], lengthWords(scene.angles[0]!.distanceM, units)];
   if (scene.room) parts.push(`${scene.room.feel} room, ${scene.noiseDbA} dB`);
-  else parts.push(`wind ${scene.windMps} m/s`);
+  else parts.push(`wind ${figureWords(scene.windMps, 'm/s', units)}`);
   return parts.join(' · ');
 }

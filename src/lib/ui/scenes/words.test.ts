@@ -40,6 +40,7 @@ describe('a scene in one breath', () => {
       'sitting and talking · 0.90 m · lived-in room, 38 dB'
     );
     expect(sceneGist(path!, 'imperial')).toContain('25.6 in');
+    expect(sceneGist(path!, 'imperial')).toContain('wind 13 mph');
   });
 
   it('is said of every style', () => {

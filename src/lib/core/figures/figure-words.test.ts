@@ -1,0 +1,64 @@
+import { describe, expect, it } from 'vitest';
+import { figureWords, lengthWords, massWords, minutesWords, shutterWords } from './figure-words';
+import type { FigureUnit } from './rows';
+
+describe('a figure in words', () => {
+  it.each<[number, FigureUnit, string, string]>([
+    [0.55, 'm', '0.55 m', '21.7 in (55 cm)'],
+    [12.25, 'm', '12.3 m', '482 in (1 225 cm)'],
+    [Infinity, 'm', 'far away', 'far away'],
+    [0.732, 'kg', '0.73 kg', '1.61 lb'],
+    [431, 'g', '431 g', '0.95 lb'],
+    [5.5, 'm/s', '5.5 m/s', '12 mph'],
+    [30, '°C', '30 °C', '86 °F'],
+    [-10, '°C', '-10 °C', '14 °F'],
+    [0.02, 's', '1/50 s', '1/50 s'],
+    [2.5, 's', '2.5 s', '2.5 s'],
+    [90, 'min', '90 min', '90 min'],
+    [4, 'f/', 'f/4', 'f/4'],
+    [1.5, 'f/', 'f/1.5', 'f/1.5'],
+    [2.2, 'T', 'T2.2', 'T2.2'],
+    [1234, 'ISO', 'ISO 1 230', 'ISO 1 230'],
+    [64, 'ISO', 'ISO 64', 'ISO 64'],
+    [1.267, '×', '1.27×', '1.27×'],
+    [3, 'count', '3', '3'],
+    [7.25, 'px', '7.3 px', '7.3 px'],
+    [1920, 'px', '1 920 px', '1 920 px'],
+    [1, 'yes/no', 'yes', 'yes'],
+    [0, 'yes/no', 'no', 'no'],
+    [12.6, '°', '13°', '13°'],
+    [62.5, '%', '62.5 %', '62.5 %'],
+    [1.25, 'stops', '1.3 stops', '1.3 stops'],
+    [43.21, 'dB(A)', '43.2 dB(A)', '43.2 dB(A)'],
+    [0.021, 'mm', '0.021 mm', '0.021 mm'],
+    [1, 'days', '1 day', '1 day'],
+    [4, 'days', '4 days', '4 days'],
+    [16.2, 'Wh', '16.2 Wh', '16.2 Wh'],
+    [1420, 'lx', '1 420 lx', '1 420 lx']
+  ])('%d %s', (value, unit, metric, imperial) => {
+    expect(figureWords(value, unit, 'metric')).toBe(metric);
+    expect(figureWords(value, unit, 'imperial')).toBe(imperial);
+    expect(figureWords(value, unit)).toBe(metric);
+  });
+});
+
+describe('times', () => {
+  it('are said as one says them', () => {
+    expect(minutesWords(4.25)).toBe('4.3 min');
+    expect(minutesWords(119)).toBe('119 min');
+    expect(minutesWords(120)).toBe('2 h');
+    expect(minutesWords(125)).toBe('2 h 05 min');
+    expect(minutesWords(Infinity)).toBe('without end');
+    expect(shutterWords(1 / 48)).toBe('1/48 s');
+    expect(shutterWords(0.5)).toBe('0.5 s');
+  });
+});
+
+describe('lengths and masses', () => {
+  it('keep to the person’s units, with centimetres beside inches', () => {
+    expect(lengthWords(0.2, 'metric')).toBe('0.20 m');
+    expect(lengthWords(2.54, 'imperial')).toBe('100 in (254 cm)');
+    expect(massWords(0.45359237, 'imperial')).toBe('1 lb');
+    expect(massWords(1.95, 'metric')).toBe('1.95 kg');
+  });
+});
