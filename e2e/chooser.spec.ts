@@ -1,0 +1,106 @@
+import { expect, kept, openDemo, type Page, test, verdict } from './bench';
+
+const candidates = (page: Page, pocket: string) =>
+  page.getByRole('listbox', { name: `Candidates for the ${pocket} pocket` });
+const chosen = (page: Page) => page.locator('[role="option"][aria-selected="true"]');
+
+test('candidates are walked, pinned side by side and taken by keyboard', async ({ page }) => {
+  await openDemo(page);
+  await page.goto('/satchel/sound');
+  const list = candidates(page, 'sound');
+  await list.focus();
+  await page.keyboard.press('Home');
+  const first = await chosen(page).getAttribute('id');
+  await page.keyboard.press('ArrowDown');
+  expect(await chosen(page).getAttribute('id')).not.toBe(first);
+  await page.keyboard.press('ArrowUp');
+  await expect(chosen(page)).toHaveAttribute('id', first!);
+  await page.keyboard.press('End');
+  await page.keyboard.press('Home');
+  await expect(chosen(page)).toHaveAttribute('id', first!);
+
+  // Three are compared at once and no more.
+  const board = page.getByRole('region', { name: 'Pinned, side by side' });
+  await page.keyboard.press('Space');
+  await expect(board).toContainText('Pin another with Space');
+  for (let more = 0; more < 3; more++) {
+    await page.keyboard.press('ArrowDown');
+    await page.keyboard.press('Space');
+  }
+  await expect(board.getByRole('button', { name: /^Unpin/ })).toHaveCount(3);
+  await expect(board.getByRole('rowheader', { name: 'true cost' })).toBeVisible();
+  await board
+    .getByRole('button', { name: /^Unpin/ })
+    .first()
+    .click();
+  await expect(board.getByRole('button', { name: /^Unpin/ })).toHaveCount(2);
+
+  const before = await verdict(page).textContent();
+  await list.focus();
+  await page.keyboard.press('Home');
+  const packed = chosen(page).getByText('packed');
+  if ((await packed.count()) > 0) await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('Enter');
+  await expect(verdict(page)).not.toHaveText(before!);
+  await page.keyboard.press('Control+z');
+  await expect(verdict(page)).toHaveText(before!);
+});
+
+test('a dot of the picture chooses the part it stands for', async ({ page }) => {
+  await openDemo(page);
+  await page.goto('/satchel/light');
+  const picture = page.getByRole('img', { name: /^Worth against true cost/ });
+  await expect(picture).toHaveAttribute('aria-label', /Nothing beats: .*worth \d+/);
+  const dots = picture.locator('g.dot');
+  expect(await dots.count()).toBeGreaterThan(10);
+  await dots.nth(2).click({ force: true });
+  await expect(chosen(page)).toHaveCount(1);
+  await expect(picture.locator('.ring')).toHaveCount(1);
+});
+
+test('what would stop a scene or costs too much is left out when asked', async ({ page }) => {
+  await openDemo(page);
+  await page.goto('/satchel/body');
+  const list = candidates(page, 'body');
+  await expect(list.getByRole('option').first()).toBeVisible();
+  const all = await list.getByRole('option').count();
+  await page.getByText('leave out what would stop a scene').click();
+  const working = await list.getByRole('option').count();
+  expect(working).toBeLessThan(all);
+  await page.getByText('only within what may be spent').click();
+  const within = await list.getByRole('option').count();
+  expect(within).toBeLessThanOrEqual(working);
+  // What is packed stays in view, whatever the sieves say.
+  await expect(list).toContainText('Linnet');
+  await page.getByText('leave out what would stop a scene').click();
+  await page.getByText('only within what may be spent').click();
+  await expect(list.getByRole('option')).toHaveCount(all);
+});
+
+test('a part that wants a lead comes with it, at its true cost', async ({ page }) => {
+  await openDemo(page);
+  await page.goto('/satchel/sound');
+  const burr = candidates(page, 'sound').getByRole('option').filter({ hasText: 'Burr' }).first();
+  await burr.click();
+  const then = page.getByRole('complementary', { name: 'If you take it' });
+  await expect(then).toContainText('Lead TRRS to TRS');
+  const before = await verdict(page).textContent();
+  await then.getByRole('button', { name: 'Take it' }).click();
+  await expect(verdict(page)).not.toHaveText(before!);
+  await kept(page);
+  await page.goto('/satchel/joining');
+  await expect(page.getByRole('list', { name: 'In this pocket' })).toContainText(
+    'Lead TRRS to TRS'
+  );
+});
+
+test('every pocket opens with its parts judged and one key away', async ({ page }) => {
+  await openDemo(page);
+  await page.goto('/satchel/sound');
+  const tabs = page.getByRole('navigation', { name: 'Pockets' });
+  for (const pocket of ['light', 'body', 'lens', 'support', 'storage', 'power', 'joining']) {
+    await tabs.getByRole('link', { name: new RegExp(`^${pocket}`) }).click();
+    await expect(candidates(page, pocket).getByRole('option').first()).toBeVisible();
+    await expect(tabs.locator('[aria-current="page"]')).toContainText(pocket);
+  }
+});
