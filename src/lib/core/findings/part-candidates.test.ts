@@ -1,0 +1,110 @@
+import { describe, expect, it } from 'vitest';
+import { demoProject } from '../../catalogue/demo-project';
+import { catalogue, shelfOf } from '../../catalogue/load-catalogue';
+import { applyAct } from '../acts/apply-act';
+import { calmKit, judged, without } from '../judge/tests/calm-kit';
+import { gearKindNames } from '../model/gear';
+import { activePlan } from '../model/active-plan';
+import { chainProposals } from './chain-proposals';
+import {
+  addOne,
+  cheapestOf,
+  leaveOut,
+  newLine,
+  oneMoreOf,
+  setRig,
+  swapFor,
+  swapTo
+} from './part-candidates';
+
+const project = demoProject();
+const shelf = shelfOf(project);
+const plan = activePlan(project);
+
+describe('the cheapest of a kind', () => {
+  it.each(gearKindNames)('%s: cheapest first, only what is priced here and passes', (kind) => {
+    const parts = cheapestOf(shelf, project, kind);
+    expect(parts.length).toBeGreaterThan(0);
+    for (let at = 1; at < parts.length; at++)
+      expect(parts[at]!.priceNew!.likely).toBeGreaterThanOrEqual(parts[at - 1]!.priceNew!.likely);
+    expect(parts.every((gear) => gear.priceNew?.currency === 'GBP')).toBe(true);
+    const heavy = cheapestOf(shelf, project, kind, ({ massG }) => (massG ?? 0) > 200);
+    expect(heavy).toEqual(parts.filter(({ massG }) => (massG ?? 0) > 200));
+    expect(cheapestOf(shelf, { ...project, currency: 'EUR' }, kind)).toEqual([]);
+  });
+
+  it('leaves the shelf as it was', () => {
+    const before = shelf.ofKind('lens').map(({ id }) => id);
+    cheapestOf(shelf, project, 'lens');
+    expect(shelf.ofKind('lens').map(({ id }) => id)).toEqual(before);
+  });
+});
+
+describe('a fresh line', () => {
+  it('has a name no line has, and the same one for the same plan', () => {
+    const gear = catalogue.items[0]!;
+    const first = newLine(plan, gear);
+    expect(plan.lines.map(({ id }) => id)).not.toContain(first.id);
+    expect(newLine(plan, gear)).toEqual(first);
+    const grown = { ...plan, lines: [...plan.lines, first] };
+    expect(newLine(grown, gear).id).not.toBe(first.id);
+    expect(newLine(plan, gear, 3)).toMatchObject({ quantity: 3, basis: 'new', state: 'wanted' });
+  });
+});
+
+describe('what is proposed', () => {
+  const mic = plan.lines.find(({ gearId }) => catalogue.byId.get(gearId)?.kind === 'microphone')!;
+
+  it('in place of a part stands where that stood', () => {
+    const at = plan.lines.indexOf(mic);
+    const gear = catalogue.ofKind('microphone')[0]!;
+    const after = activePlan(applyAct(project, swapFor(mic.id)(newLine(plan, gear))));
+    expect(after.lines).toHaveLength(plan.lines.length);
+    expect(after.lines[at]!.gearId).toBe(gear.id);
+    expect(after.lines.some(({ id }) => id === mic.id)).toBe(false);
+  });
+
+  it('says what it is', () => {
+    const context = { shelf, project };
+    const gear = catalogue.ofKind('card')[0]!;
+    const swap = swapTo(context, 'card', mic.id);
+    expect(swap.label(gear)).toBe(`Swap to ${gear.model}`);
+    expect(swap.act!(newLine(plan, gear))).toEqual(swapFor(mic.id)(newLine(plan, gear)));
+    const add = addOne(context, 'card', ({ cardKind }) => cardKind === 'SD');
+    expect(add.label(gear)).toBe(`Add ${gear.model}`);
+    expect(add.parts.every((one) => one.kind === 'card' && one.cardKind === 'SD')).toBe(true);
+    expect(leaveOut(mic, 'Perch')).toEqual({
+      label: 'Leave Perch out',
+      act: { type: 'remove line', lineId: mic.id }
+    });
+    expect(oneMoreOf({ ...mic, quantity: 2 })).toEqual({
+      type: 'change line',
+      lineId: mic.id,
+      patch: { quantity: 3 }
+    });
+    expect(setRig({ rig: { scene: { id: 's' }, angle: { id: 'a' } } }, { apertureN: 4 })).toEqual({
+      type: 'set rig',
+      sceneId: 's',
+      angleId: 'a',
+      patch: { apertureN: 4 }
+    });
+  });
+});
+
+describe('a chain that closes a joint', () => {
+  it('is one act that takes all its parts, named in its label', () => {
+    const open = calmKit();
+    without(open, 'nibsworth-lead-trrs-to-trs');
+    const { rig } = judged(open).angles[0]!;
+    const context = { rig, shelf: shelfOf(open), project: open, plan: activePlan(open) };
+    const [proposal, ...others] = chainProposals(context, 'microphone into body');
+    expect(others).toEqual([]);
+    expect(proposal!.label).toBe('Add Lead TRRS to TRS');
+    const closed = applyAct(open, proposal!.act);
+    expect(activePlan(closed).lines).toHaveLength(activePlan(open).lines.length + 1);
+    expect(
+      chainProposals({ ...context, rig: judged(closed).angles[0]!.rig }, 'microphone into body')
+    ).toEqual([]);
+    expect(chainProposals(context, 'filter on lens')).toEqual([]);
+  });
+});
