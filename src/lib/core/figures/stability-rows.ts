@@ -2,6 +2,7 @@ import { headForms } from '../model/word-lists';
 import { boomBagKg, tipAngleDeg } from '../relations/support/tipping';
 import { tippingWindMps } from '../relations/support/wind-tip';
 import { lampStandOf } from '../rigs/kit';
+import { EYE_LEVEL_M } from '../rigs/places';
 import type { PlacedRig } from '../rigs/placed-rig';
 import { type FigureRows, wordIndex } from './rows';
 
@@ -15,8 +16,6 @@ const POLE_SHARE = 0.3;
 const POLE_CENTRE_SHARE = 0.5;
 /** Drag of a dome or cloth set square to the wind. */
 const DOME_DRAG = 1.2;
-/** Legs used higher than this rise above a sitting or standing person. */
-const LEGS_SET_AT_M = { sitting: 1.1, standing: 1.5 } as const;
 
 const onFloor = (rig: PlacedRig) =>
   rig.support?.gear.form === 'floor legs' || rig.support?.gear.form === 'table legs';
@@ -52,10 +51,11 @@ export const stabilityRows = {
     read: (rig) => {
       if (!onFloor(rig)) return null;
       const most = rig.support!.gear.heightMaxM;
+      // No higher than a face: legs used higher look down on people.
       const sits = rig.scene.style === 'seated' || rig.scene.style === 'live call';
       return most === undefined
         ? undefined
-        : Math.min(most, sits ? LEGS_SET_AT_M.sitting : LEGS_SET_AT_M.standing);
+        : Math.min(most, sits ? EYE_LEVEL_M.seated : EYE_LEVEL_M.standing);
     }
   },
   legsRadius: {

@@ -1,15 +1,10 @@
 import type { Act } from '../acts/act';
-import { fullName, type GearItem, type GearKind } from '../model/gear';
+import { fullName, type GearItem } from '../model/gear';
 import type { PriceBasis } from '../model/plan';
 import { type Pocket, pockets } from '../model/pocket';
-import type { Scene } from '../model/scene';
 import { formatMoney } from '../money/format';
 import { daysBetween, STALE_AFTER_DAYS } from '../money/days';
 import type { MoneyStatement, StatementLine } from '../money/statement';
-import { countPieces } from '../rigs/kit';
-import { hearsVoice } from '../rigs/placed-rig';
-import { micPlacesFor } from '../rigs/place-mic';
-import { supportsByPlace } from '../rigs/places';
 import type { Held, PlanContext, PlanFindingRow, Proposal } from './finding';
 import { cheapestOf, swapFor } from './part-candidates';
 
@@ -49,183 +44,6 @@ export function waysToSave(context: PlanContext, lines: readonly StatementLine[]
   }
   return proposals;
 }
-
-interface MissingRole {
-  kind: GearKind;
-  title: string;
-  why: string;
-  sceneNames: string[];
-  sceneIds: string[];
-  /** Made only when someone asks. */
-  proposals: () => Proposal[];
-  comesAlong?: true;
-}
-
-/** What no scene can do without, and the kit does not have. */
-function missingRoles({ rigs, kit, shelf, project }: PlanContext): MissingRole[] {
-  const roles = new Map<string, MissingRole>();
-  const miss = (
-    key: string,
-    scene: Pick<Scene, 'id' | 'name'>,
-    role: () => Omit<MissingRole, 'sceneNames' | 'sceneIds'>
-  ) => {
-    const have = roles.get(key) ?? { ...role(), sceneNames: [], sceneIds: [] };
-    if (!have.sceneIds.includes(scene.id)) {
-      have.sceneIds.push(scene.id);
-      have.sceneNames.push(scene.name);
-    }
-    roles.set(key, have);
-  };
-  const add = (kind: GearKind, passes?: (gear: never) => boolean): Proposal[] => [
-    {
-      parts: cheapestOf(shelf, project, kind, passes as never),
-      label: (gear) => `Add ${gear.model}`
-    }
-  ];
-  for (const rig of rigs) {
-    const { scene, body, angle } = rig;
-    if (!body) {
-      miss(rig.index === 0 ? 'body' : 'second body', scene, () => ({
-        kind: 'body',
-        title: rig.index === 0 ? 'Nothing to film with' : 'Nothing to film the second angle with',
-        why:
-          rig.index === 0 ? 'There is no body in the bag.' : 'Two angles at once need two bodies.',
-        proposals: () => add('body')
-      }));
-      continue;
-    }
-    if (!rig.lens) {
-      const mount = body.gear.ports.find((port) => port.role === 'lens')?.type;
-      miss('lens', scene, () => ({
-        kind: 'lens',
-        title: `No lens for ${body.gear.model}`,
-        why: `${fullName(body.gear)} takes ${mount} lenses and none is in the bag.`,
-        proposals: () => add('lens', (gear: { mount: string }) => gear.mount === mount)
-      }));
-    }
-    if (hearsVoice(rig) && !rig.mic) {
-      const unusable = kit.of('microphone').length > 0;
-      miss('microphone', scene, () => ({
-        kind: 'microphone',
-        title: unusable ? 'No microphone that goes here' : 'Nothing carries the voice',
-        why: unusable
-          ? 'The microphones in the bag have no place in this scene.'
-          : 'There is no microphone in the bag.',
-        proposals: () => [
-          {
-            parts: cheapestOf(
-              shelf,
-              project,
-              'microphone',
-              (gear) => micPlacesFor(kit, scene, gear).length > 0
-            ),
-            label: (gear) => `Add ${gear.model}`
-          }
-        ]
-      }));
-    }
-    const slots = body.gear.ports.filter((port) => port.role === 'card').map((port) => port.type);
-    if (kit.of('card').length === 0 && body.gear.internalStorageGb === undefined) {
-      miss('card', scene, () => ({
-        kind: 'card',
-        title: 'Nothing to record on',
-        why: `${fullName(body.gear)} records to ${slots.join(' or ')} and no card is in the bag.`,
-        proposals: () => add('card', (gear: { cardKind: string }) => slots.includes(gear.cardKind))
-      }));
-    }
-    const { cellType } = body.gear;
-    const powered =
-      body.gear.internalCellWh !== undefined ||
-      (body.gear.cellsIncluded ?? 0) > 0 ||
-      countPieces(kit.of('cell'), (gear) => gear.cellType === cellType) > 0 ||
-      (rig.hasSocket &&
-        countPieces(kit.of('mains block'), (gear) => gear.cellType === cellType) > 0) ||
-      (body.gear.runsFromUsb === true && kit.of('bank').length > 0);
-    if (!powered) {
-      miss('cell', scene, () => ({
-        kind: 'cell',
-        title: `No power for ${body.gear.model}`,
-        why: `${fullName(body.gear)} runs from ${cellType ?? 'a cell'} and none is in the bag.`,
-        proposals: () => add('cell', (gear: { cellType: string }) => gear.cellType === cellType)
-      }));
-    }
-    if (!rig.support && rig.index === 0 && angle.cameraPlace !== 'hand') {
-      const forms: readonly string[] = supportsByPlace[angle.cameraPlace];
-      miss(`support ${angle.cameraPlace}`, scene, () => ({
-        kind: 'support',
-        title:
-          angle.cameraPlace === 'above'
-            ? 'Nothing holds the camera above'
-            : angle.cameraPlace === 'stick'
-              ? 'No stick to hold'
-              : 'Nothing to stand the camera on',
-        why: `The camera ${angle.cameraPlace === 'above' ? 'looks down from above' : angle.cameraPlace === 'stick' ? 'is held out on a stick' : `stands on the ${angle.cameraPlace}`} and the bag holds nothing for that.`,
-        proposals: () => add('support', (gear: { form: string }) => forms.includes(gear.form))
-      }));
-    }
-    if (scene.room && scene.lightSource === 'lamps' && !rig.keyLamp) {
-      miss('lamp', scene, () => ({
-        kind: 'lamp',
-        title: 'No lamp that runs here',
-        why: 'This scene makes its own light and no lamp in the bag can run there.',
-        proposals: () => add('lamp')
-      }));
-    }
-    if (
-      rig.keyLamp &&
-      rig.keyLamp.part.gear.form !== 'bulb' &&
-      !kit.of('support').some(({ gear }) => gear.form === 'light stand')
-    ) {
-      miss('light stand', scene, () => ({
-        comesAlong: true,
-        kind: 'support',
-        title: 'The lamp has no stand',
-        why: `${fullName(rig.keyLamp!.part.gear)} needs something to stand on.`,
-        proposals: () => add('support', (gear: { form: string }) => gear.form === 'light stand')
-      }));
-    }
-    const foreignLamp = rig.keyLamp?.part.gear;
-    if (foreignLamp && !foreignLamp.runsFromMains && foreignLamp.internalCellWh === undefined) {
-      const lit = foreignLamp.cellType;
-      if (countPieces(kit.of('cell'), (gear) => gear.cellType === lit) === 0) {
-        miss('lamp cell', scene, () => ({
-          comesAlong: true,
-          kind: 'cell',
-          title: `No power for ${foreignLamp.model}`,
-          why: `It runs from ${lit}.`,
-          proposals: () => add('cell', (gear: { cellType: string }) => gear.cellType === lit)
-        }));
-      }
-    }
-  }
-  // Cells nobody can fill again.
-  const cellTypes = new Set(
-    kit
-      .of('body')
-      .map(({ gear }) => gear.cellType)
-      .filter((type): type is string => type !== undefined)
-  );
-  for (const cellType of cellTypes) {
-    const cells = kit.of('cell').filter(({ gear }) => gear.cellType === cellType);
-    const body = kit.of('body').find(({ gear }) => gear.cellType === cellType)!;
-    if (
-      cells.length === 0 ||
-      kit.of('charger').some(({ gear }) => gear.cellType === cellType) ||
-      body.gear.runsFromUsb
-    )
-      continue;
-    miss(`charger ${cellType}`, { id: '', name: 'every day' }, () => ({
-      comesAlong: true,
-      kind: 'charger',
-      title: `Nothing fills the ${cellType} cells`,
-      why: `${body.gear.model} cannot be charged over USB and no charger is in the bag.`,
-      proposals: () => add('charger', (gear: { cellType: string }) => gear.cellType === cellType)
-    }));
-  }
-  return [...roles.values()];
-}
-
-const roleKey = (role: MissingRole) => `${role.kind}: ${role.title}`;
 
 /** The part with the price of a basis seen again today, kept as one's own entry. */
 function seenToday(gear: GearItem, basis: PriceBasis, date: string): GearItem {
@@ -397,29 +215,5 @@ export const moneyFindings: PlanFindingRow[] = [
       if (line) acts.push({ label: 'Leave it out', act: { type: 'remove line', lineId: line.id } });
       return acts;
     }
-  },
-  {
-    code: 'M7',
-    family: 'money',
-    scope: 'plan',
-    about: 'a needed part is not in the list',
-    mayComeAlong: true,
-    judge: (context) =>
-      missingRoles(context).map((role): Held => ({
-        severity: 'stop',
-        has: 0,
-        needs: 1,
-        unit: 'count',
-        about: roleKey(role),
-        lineIds: [],
-        sceneIds: role.sceneIds,
-        ...(role.comesAlong ? { comesAlong: true } : {}),
-        title: () => role.title,
-        why: () => `${role.why} Needed for ${role.sceneNames.join(', ')}.`
-      })),
-    propose: (context, held) =>
-      missingRoles(context)
-        .find((role) => roleKey(role) === held.about)
-        ?.proposals() ?? []
   }
 ];

@@ -3,12 +3,16 @@ import { accountFindings } from './account-findings';
 import { bodyCareFindings } from './body-care-findings';
 import { bodyFindings } from './body-findings';
 import type { AngleFindingRow, FindingRow, PlanFindingRow } from './finding';
-import { handlingFindings } from './handling-findings';
+import { bodyHoldFindings } from './body-hold-findings';
+import { lampFindings } from './lamp-findings';
+import { legsFindings } from './legs-findings';
+import { soundRelianceFindings } from './sound-reliance-findings';
 import { lensFindings } from './lens-findings';
 import { lensLightFindings } from './lens-light-findings';
 import { lensUseFindings } from './lens-use-findings';
 import { lightFindings } from './light-findings';
 import { lightPlaceFindings } from './light-place-findings';
+import { missingFindings } from './missing-findings';
 import { moneyFindings } from './money-findings';
 import { powerAwayFindings } from './power-away-findings';
 import { powerFindings } from './power-findings';
@@ -37,7 +41,10 @@ export const angleFindings: readonly AngleFindingRow[] = [
   ...storageFindings,
   ...powerFindings,
   ...powerAwayFindings,
-  ...handlingFindings,
+  ...bodyHoldFindings,
+  ...soundRelianceFindings,
+  ...lampFindings,
+  ...legsFindings,
   ...relianceFindings,
   ...cuttingFindings
 ];
@@ -45,6 +52,7 @@ export const angleFindings: readonly AngleFindingRow[] = [
 /** Those judged once for the whole plan. */
 export const planFindings: readonly PlanFindingRow[] = [
   ...moneyFindings,
+  ...missingFindings,
   ...accountFindings,
   ...ruleFindings,
   ...wholeFindings

@@ -41,6 +41,9 @@ export const lampPlaces = {
   fill: { distanceM: 1.2, angleDeg: 45 }
 } as const;
 
+/** Height of a face one films at eye level. */
+export const EYE_LEVEL_M = { seated: 1.1, standing: 1.5 } as const;
+
 /** Eyes above the mouth, with the eyes on the upper third of the picture. */
 export const EYES_ABOVE_MOUTH_M = 0.07;
 

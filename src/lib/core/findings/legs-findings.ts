@@ -1,0 +1,46 @@
+import { EYE_LEVEL_M } from '../rigs/places';
+import { lengthWords } from '../figures/figure-words';
+import type { AngleFindingRow } from './finding';
+import { cheapestOf, swapFor } from './part-candidates';
+
+/** Legs that do not rise to the face. */
+export const legsFindings: AngleFindingRow[] = [
+  {
+    code: 'S2',
+    family: 'support',
+    scope: 'angle',
+    about: 'below eye level',
+    reads: [],
+    judge: (rig) => {
+      const height = rig.support?.gear.heightMaxM;
+      if (rig.angle.cameraPlace !== 'floor' || height === undefined) return undefined;
+      const need =
+        rig.scene.style === 'seated' || rig.scene.style === 'live call'
+          ? EYE_LEVEL_M.seated
+          : EYE_LEVEL_M.standing;
+      if (height >= need) return undefined;
+      return {
+        severity: 'note',
+        lineIds: [rig.support!.line.id],
+        has: height,
+        needs: need,
+        unit: 'm',
+        title: () => `${rig.support!.gear.model} stays below the eyes`,
+        why: () =>
+          `It rises to ${lengthWords(height, rig.project.units)}; a face at eye level here wants ${lengthWords(need, rig.project.units)}.`
+      };
+    },
+    propose: ({ rig, shelf, project }) => [
+      {
+        parts: cheapestOf(
+          shelf,
+          project,
+          'support',
+          (gear) => gear.form === 'floor legs' && (gear.heightMaxM ?? 0) >= EYE_LEVEL_M.standing
+        ),
+        label: (gear) => `Swap to ${gear.model}`,
+        act: swapFor(rig.support!.line.id)
+      }
+    ]
+  }
+];
