@@ -105,7 +105,7 @@ export interface PlanFindingRow extends RowBase {
   scope: 'plan';
   /** Some of what it finds missing comes along with the part that needs it. */
   mayComeAlong?: true;
-  judge: (context: PlanContext) => Held[];
+  judge: (context: PlanContext) => readonly Held[];
   propose: (context: PlanContext, held: Held) => Proposal[];
 }
 

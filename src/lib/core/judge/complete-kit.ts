@@ -26,7 +26,9 @@ const joints: Partial<Record<string, readonly ConnectionPurpose[]>> = {
   S5: ['camera held', 'microphone held', 'lamp held']
 };
 const jointRows = angleFindings.flatMap(({ code }, row) => (code in joints ? row : []));
-const partRows = planFindings.filter(({ mayComeAlong }) => mayComeAlong === true);
+const partRows = planFindings.flatMap(({ mayComeAlong }, row) =>
+  mayComeAlong === true ? row : []
+);
 const MOST_COMPLETED = 6;
 
 /**
@@ -62,15 +64,15 @@ export function completeKit(
 /** Joints the bag leaves open, and parts that are missing and come along; worst first. */
 function openEnds(begun: BegunJudgement): Finding[] {
   const open: Finding[] = [];
-  for (let at = 0; at < begun.angles.length; at++)
+  for (let at = 0; at < begun.rigs.length; at++)
     for (const row of jointRows) {
-      const one = begun.rowAgain(row, at);
+      const one = begun.rowEarly(row, at);
       if (one instanceof Finding) open.push(one);
     }
   for (const row of partRows)
-    for (const held of row.judge(begun))
-      if (held.comesAlong === true) open.push(new Finding(row, held));
-  return worstFirst(open);
+    for (const held of begun.planRow(row))
+      if (held.comesAlong === true) open.push(new Finding(planFindings[row]!, held));
+  return open.length > 1 ? worstFirst(open) : open;
 }
 
 /** The cheapest parts that close one open end, or the cheapest part of a role that comes along. */
@@ -81,11 +83,10 @@ function closingAct(begun: BegunJudgement, open: Finding): Act | undefined {
     const gear = proposal && 'parts' in proposal ? proposal.parts[0] : undefined;
     return gear && { type: 'add line', line: newLine(plan, gear) };
   }
-  const angle = begun.angles.find(
-    (one) => one.scene.id === open.sceneId && one.angle.id === open.angleId
+  const rig = begun.rigs.find(
+    ({ scene, angle }) => scene.id === open.sceneId && angle.id === open.angleId
   );
-  if (!angle) return undefined;
-  const { rig } = angle;
+  if (!rig) return undefined;
   for (const purpose of joints[open.code] ?? []) {
     if (!connectionsOf(rig).some((need) => need.purpose === purpose)) continue;
     const [proposal] = chainProposals({ rig, shelf, plan, project }, purpose);

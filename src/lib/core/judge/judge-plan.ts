@@ -1,5 +1,5 @@
 import { Finding, severityRank } from '../findings/finding';
-import { angleFindings, judgesOfPlan, planFindings } from '../findings/table';
+import { angleFindings, planFindings } from '../findings/table';
 import { scoreAxis } from '../merit/axis-scores';
 import { axes } from '../merit/axis-curves';
 import { type KitMerit, meritOfKit } from '../merit/kit-merit';
@@ -53,7 +53,7 @@ export function endJudgement(begun: BegunJudgement): Judgement {
   const { project, kit, angles, money } = begun;
   const found = findingsOf(begun);
   for (let row = 0; row < planFindings.length; row++)
-    for (const held of judgesOfPlan[row]!(begun)) found.push(new Finding(planFindings[row]!, held));
+    for (const held of begun.planRow(row)) found.push(new Finding(planFindings[row]!, held));
   const findings = worstFirst(found);
 
   const weights = weightsOf(project);

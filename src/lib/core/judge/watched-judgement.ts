@@ -107,7 +107,7 @@ interface Reach {
 
 export class DifferingAngle {
   readonly #changed = noneChanged();
-  #anyChanged = false;
+  #record: FigureRecord | undefined;
   readonly #reach: Reach;
 
   constructor(
@@ -120,20 +120,18 @@ export class DifferingAngle {
     if (!this.#reach.connections) rig.kept.connections = connectionsOf(before.judged.rig);
   }
 
-  figures(): FigureRecord {
-    const { judged } = this.before;
-    const record = computeFiguresAgain(
-      judged.record,
+  /** The figures, computed again as far as the difference reaches; the record of before where none changed. */
+  get record(): FigureRecord {
+    return (this.#record ??= computeFiguresAgain(
+      this.before.judged.record,
       this.#reach.figures,
       this.rig,
       this.#changed,
       this.supposed
-    );
-    this.#anyChanged = record !== judged.record;
-    return record;
+    ));
   }
 
-  /** What a row said before, where it has looked at nothing that differs. To be asked after `figures`. */
+  /** What a row said before, where it has looked at nothing that differs. */
   verdict(row: number): Verdict | undefined {
     const verdict = this.before.verdicts[row];
     return verdict &&
@@ -169,7 +167,7 @@ export class DifferingAngle {
   }
 
   private anyChanged(figures: readonly number[]): boolean {
-    if (!this.#anyChanged) return false;
+    if (figures.length === 0 || this.record === this.before.judged.record) return false;
     for (let at = 0; at < figures.length; at++) if (this.#changed[figures[at]!] === 1) return true;
     return false;
   }
