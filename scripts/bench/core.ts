@@ -65,7 +65,7 @@ export function measureCore(): string[] {
     [3, 80]
   ] as const) {
     const large = grown(scenes, lines);
-    const us = measure(`judgePlan, ${scenes} scenes, ${lines} lines`, '', 800, () =>
+    const us = measure(`judgePlan, ${scenes} scenes, ${lines} lines`, '', 4000, () =>
       judgePlan(large, activePlan(large), shelf)
     );
     rows.at(-1)!.aim = `${(us / one).toFixed(2)} × the demo`;

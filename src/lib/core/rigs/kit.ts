@@ -75,15 +75,30 @@ export function makeKit(plan: Plan, shelf: Shelf): Kit {
     if (!gear) continue;
     const part = { line, gear };
     parts.push(part);
-    (byKind[gear.kind] ??= []).push(part);
+    const alike = byKind[gear.kind];
+    if (alike) alike.push(part);
+    else byKind[gear.kind] = [part];
   }
-  return {
-    parts,
-    of: <K extends GearKind>(kind: K) => (byKind[kind] ?? none) as readonly KitPart<GearOf<K>>[],
-    byLine: (lineId) =>
-      lineId === undefined ? undefined : parts.find((part) => part.line.id === lineId),
-    kept: nothingKept()
-  };
+  return new PackedKit(parts, byKind);
+}
+
+class PackedKit implements Kit {
+  readonly kept = nothingKept();
+
+  constructor(
+    readonly parts: readonly KitPart[],
+    private readonly byKind: Readonly<Record<string, readonly KitPart[] | undefined>>
+  ) {}
+
+  of<K extends GearKind>(kind: K): readonly KitPart<GearOf<K>>[] {
+    return (this.byKind[kind] ?? none) as readonly KitPart<GearOf<K>>[];
+  }
+
+  byLine(lineId: string | undefined): KitPart | undefined {
+    if (lineId !== undefined)
+      for (const part of this.parts) if (part.line.id === lineId) return part;
+    return undefined;
+  }
 }
 
 /** The stand the key lamp stands on: the strongest of the bag. */
