@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../catalogue/demo-project';
 import { catalogue } from '../../catalogue/load-catalogue';
 import { judgePlan } from '../judge/judge-plan';
-import type { PlanLine } from '../model/plan';
+import { line } from '../judge/tests/calm-kit';
 import type { Project } from '../model/project';
 import { activePlan } from '../model/active-plan';
 import { makeKit } from './kit';
@@ -10,17 +10,6 @@ import { chooseMode, filterScrewsOn, widestApertureN } from './place-rig';
 import { micPlacesFor } from './place-mic';
 import { isMissingPort } from './connection';
 import { connectionsOf } from './connections';
-
-const line = (gearId: string, more: Partial<PlanLine> = {}): PlanLine => ({
-  id: gearId,
-  gearId,
-  quantity: 1,
-  basis: 'new',
-  state: 'wanted',
-  step: 'now',
-  locked: false,
-  ...more
-});
 
 function rigOf(sceneId: string, change: (project: Project) => void = () => {}) {
   const project = structuredClone(demoProject());

@@ -3,8 +3,8 @@ import { catalogue } from '../../catalogue/load-catalogue';
 import { applyAct } from '../acts/apply-act';
 import { closeJoints } from '../judge/close-joints';
 import { judgePlan } from '../judge/judge-plan';
+import { line } from '../judge/tests/calm-kit';
 import { newProject } from '../model/new-project';
-import type { PlanLine } from '../model/plan';
 import type { Project } from '../model/project';
 import { activePlan } from '../model/active-plan';
 import { startScene } from '../model/scene-starts';
@@ -22,15 +22,7 @@ function filmedWith(...gearIds: string[]): Project {
     }),
     scenes: [{ ...startScene('seated', [], 100), id: 's', name: 'Talk' }]
   };
-  activePlan(project).lines = gearIds.map((gearId): PlanLine => ({
-    id: gearId,
-    gearId,
-    quantity: 1,
-    basis: 'new',
-    state: 'wanted',
-    step: 'now',
-    locked: false
-  }));
+  activePlan(project).lines = gearIds.map((gearId) => line(gearId));
   return project;
 }
 const judged = (project: Project) => judgePlan(project, activePlan(project), catalogue);
