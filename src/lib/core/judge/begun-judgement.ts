@@ -111,6 +111,8 @@ export class BegunJudgement {
 
   /** The same, asked before the rest and kept for it. */
   rowEarly(row: number, at: number): Finding | OpenRow | undefined {
+    const difference = this.differences?.[at];
+    if (difference && !difference.reaches(row)) return difference.verdict(row)?.finding;
     const one = this.rowAgain(row, at);
     this.#early ??= this.rigs.map(() => []);
     this.#early[at]![row] = one ?? null;

@@ -3,7 +3,7 @@ import { applyAct } from '../acts/apply-act';
 import { newLine, swapFor } from '../findings/part-candidates';
 import { compareKits, type KitMerit } from '../merit/kit-merit';
 import { type GearItem, pocketOf } from '../model/gear';
-import type { PlanLine, PriceBasis } from '../model/plan';
+import type { Plan, PlanLine, PriceBasis } from '../model/plan';
 import type { Pocket } from '../model/pocket';
 import type { Project } from '../model/project';
 import { activePlan } from '../model/active-plan';
@@ -81,6 +81,13 @@ function replacedLine(
   });
 }
 
+/** What came along with a line: in the plan now, and not before. */
+function joinsOf(after: Judgement, before: Plan, taken: PlanLine): string[] {
+  return after.money.lines
+    .filter(({ line }) => line.id !== taken.id && !before.lines.some(({ id }) => id === line.id))
+    .map(({ line, gear }) => gear?.model ?? line.gearId);
+}
+
 function judgeCandidate(
   project: Project,
   shelf: Shelf,
@@ -123,9 +130,7 @@ function judgeCandidate(
     packed: false,
     replaces: replaced?.id,
     trueCostMinor: after.money.firmMinor - before.money.firmMinor + replacedCost,
-    joins: after.money.lines
-      .filter((one) => one.line.id !== line.id && !plan.lines.some(({ id }) => id === one.line.id))
-      .map((one) => one.gear?.model ?? one.line.gearId),
+    joins: acts.length === 0 ? [] : joinsOf(after, plan, line),
     firmMinor: after.money.firmMinor,
     remainingMinor: after.money.remainingMinor,
     merit: after.merit,

@@ -131,6 +131,11 @@ export class DifferingAngle {
     ));
   }
 
+  /** What differs may make the row say something else. */
+  reaches(row: number): boolean {
+    return this.#reach.rows[row]!;
+  }
+
   /** What a row said before, where it has looked at nothing that differs. */
   verdict(row: number): Verdict | undefined {
     const verdict = this.before.verdicts[row];
