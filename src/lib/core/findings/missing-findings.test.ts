@@ -1,4 +1,7 @@
 import { describe, expect, it } from 'vitest';
+import { shelfOf } from '../../catalogue/load-catalogue';
+import { applyAct } from '../acts/apply-act';
+import { remediesFor } from '../judge/settle';
 import { judged, ownCopy, swap, walkOutside, without } from '../judge/tests/calm-kit';
 import { add, angle, made, scene, twoAtOnce } from '../figures/tests/figures-of';
 import type { GearOf } from '../model/gear';
@@ -92,7 +95,7 @@ describe('a part without which nothing is filmed', () => {
   });
 
   it('of another lamp is the cell it runs from', () => {
-    const cellLess = made((p) => {
+    const idle = made((p) => {
       swap(p, lamp, 'own-lamp');
       add(p, 'brackenholt-post-2-6-cushioned');
       ownCopy<GearOf<'lamp'>>(p, 'brackenholt-tile-30', (gear) => {
@@ -100,7 +103,10 @@ describe('a part without which nothing is filmed', () => {
         gear.runsFromMains = false;
       });
     });
-    // A lamp nothing powers does not run at all, so another is asked for.
-    expect(missing(cellLess)).toContain('No lamp that runs here');
+    expect(missing(idle)).toEqual(['No power for Tile 30']);
+    const finding = judged(idle).findings.find(({ code }) => code === 'M7')!;
+    const [remedy] = remediesFor(idle, shelfOf(idle), judged(idle), finding);
+    expect(remedy!.label).toMatch(/^Add Slab 48/);
+    expect(missing(applyAct(idle, remedy!.act))).toEqual([]);
   });
 });

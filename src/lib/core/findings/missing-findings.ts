@@ -1,4 +1,4 @@
-import { fullName, type GearKind } from '../model/gear';
+import { fullName, type GearKind, type LampGear } from '../model/gear';
 import { portsFor } from '../model/ports-by-role';
 import type { Scene } from '../model/scene';
 import { countPieces, lampStandOf } from '../rigs/kit';
@@ -19,6 +19,10 @@ interface MissingRole {
   proposals: () => Proposal[];
   comesAlong?: true;
 }
+
+/** A lamp that is not in use runs all the same once it has the cell it takes. */
+const wantsCell = ({ form, cellType }: LampGear): boolean =>
+  form !== 'practical' && cellType !== undefined;
 
 /** What no scene can do without, and the kit does not have. */
 function missingRoles({ rigs, kit, shelf, project }: PlanContext): MissingRole[] {
@@ -123,12 +127,23 @@ function missingRoles({ rigs, kit, shelf, project }: PlanContext): MissingRole[]
       }));
     }
     if (scene.room && scene.lightSource === 'lamps' && !rig.keyLamp) {
-      miss('lamp', scene, () => ({
-        kind: 'lamp',
-        title: 'No lamp that runs here',
-        why: 'This scene makes its own light and no lamp in the bag can run there.',
-        proposals: () => add('lamp')
-      }));
+      const idle = kit.of('lamp').find(({ gear }) => wantsCell(gear))?.gear;
+      if (idle)
+        miss('lamp cell', scene, () => ({
+          comesAlong: true,
+          kind: 'cell',
+          title: `No power for ${idle.model}`,
+          why: `It runs from ${idle.cellType} here and none is in the bag.`,
+          proposals: () =>
+            add('cell', (gear: { cellType: string }) => gear.cellType === idle.cellType)
+        }));
+      else
+        miss('lamp', scene, () => ({
+          kind: 'lamp',
+          title: 'No lamp that runs here',
+          why: 'This scene makes its own light and no lamp in the bag can run there.',
+          proposals: () => add('lamp')
+        }));
     }
     if (rig.keyLamp && rig.keyLamp.part.gear.form !== 'bulb' && lampStandOf(kit) === undefined) {
       miss('light stand', scene, () => ({
@@ -138,19 +153,6 @@ function missingRoles({ rigs, kit, shelf, project }: PlanContext): MissingRole[]
         why: `${fullName(rig.keyLamp!.part.gear)} needs something to stand on.`,
         proposals: () => add('support', (gear: { form: string }) => gear.form === 'light stand')
       }));
-    }
-    const foreignLamp = rig.keyLamp?.part.gear;
-    if (foreignLamp && !foreignLamp.runsFromMains && foreignLamp.internalCellWh === undefined) {
-      const lit = foreignLamp.cellType;
-      if (countPieces(kit.of('cell'), (gear) => gear.cellType === lit) === 0) {
-        miss('lamp cell', scene, () => ({
-          comesAlong: true,
-          kind: 'cell',
-          title: `No power for ${foreignLamp.model}`,
-          why: `It runs from ${lit}.`,
-          proposals: () => add('cell', (gear: { cellType: string }) => gear.cellType === lit)
-        }));
-      }
     }
   }
   // Cells nobody can fill again.
