@@ -1,8 +1,7 @@
-import { plainToInstance } from 'class-transformer';
-import { validateSync } from 'class-validator';
 import { gearKindNames } from '../model/gear';
 import { gearClasses } from '../model/gear/classes';
 import { type Fault, faultsOf } from './faults';
+import { errorsOf } from './instance-of';
 
 /** Faults of what claims to be a part; its kind first, for without it nothing else can be checked. */
 export function checkGear(value: unknown, path: string): Fault[] {
@@ -12,8 +11,5 @@ export function checkGear(value: unknown, path: string): Fault[] {
   const kind = gearKindNames.find((name) => name === (value as { kind?: unknown }).kind);
   if (!kind)
     return [{ field: `${path}.kind`, says: `must be one of: ${gearKindNames.join(', ')}` }];
-  return faultsOf(
-    validateSync(plainToInstance(gearClasses[kind] as new () => object, value)),
-    path
-  );
+  return faultsOf(errorsOf(gearClasses[kind], value as Record<string, unknown>), path);
 }

@@ -1,10 +1,9 @@
-import { plainToInstance } from 'class-transformer';
-import { validateSync } from 'class-validator';
 import type { GearItem } from '../model/gear';
 import { type Project, Project as ProjectClass, projectFaults } from '../model/project';
 import { makeShelf, type Shelf } from '../model/shelf';
 import { type Fault, faultsOf } from './faults';
 import { checkGear } from './gear-check';
+import { errorsOf } from './instance-of';
 import { bringForward } from './migrations';
 import { SATCHEL_VERSION } from './satchel-version';
 
@@ -20,7 +19,14 @@ export interface SatchelFile {
   version: typeof SATCHEL_VERSION;
   project: Project;
   shelf: GearItem[];
+  /** Marks of the files this project has passed through, oldest first, this file's own last. */
+  history?: string[];
 }
+
+/** Deeper than this nothing of ours nests, and programs begin to fail. */
+const DEEPEST = 40;
+const MOST_HISTORY = 100;
+const MOST_SHELF = 20_000;
 
 export type SatchelReading = { ok: true; file: SatchelFile } | { ok: false; faults: Fault[] };
 
@@ -35,7 +41,60 @@ function isPlainObject(value: unknown): value is Record<string, unknown> {
 
 function gearFaults(list: unknown, path: string): Fault[] {
   if (!Array.isArray(list)) return [{ field: path, says: 'must be a list of parts' }];
+  if (list.length > MOST_SHELF)
+    return [{ field: path, says: `holds ${list.length} parts; at most ${MOST_SHELF} are read` }];
   return list.flatMap((gear: unknown, index) => checkGear(gear, `${path}[${index}]`));
+}
+
+/** What no part of a file may be, whatever it is called: nested without end, or named like an object's own insides. */
+function shapeFaults(value: unknown): Fault[] {
+  let level: unknown[] = [value];
+  for (let depth = 0; level.length > 0; depth++) {
+    if (depth > DEEPEST)
+      return [
+        { field: '', says: `The file nests deeper than ${DEEPEST} levels; nothing of ours does` }
+      ];
+    const next: unknown[] = [];
+    for (const one of level) {
+      if (typeof one !== 'object' || one === null) continue;
+      if (Object.hasOwn(one, '__proto__'))
+        return [{ field: '__proto__', says: 'is no name a field can have; take it out' }];
+      for (const inner of Object.values(one)) next.push(inner);
+    }
+    level = next;
+  }
+  return [];
+}
+
+/** The same without any `null`: older builds let it stand for something left out. */
+export function withoutNulls(value: unknown): unknown {
+  if (Array.isArray(value)) return value.filter((one) => one !== null).map(withoutNulls);
+  if (!isPlainObject(value)) return value;
+  return Object.fromEntries(
+    Object.entries(value)
+      .filter(([, one]) => one !== null)
+      .map(([key, one]) => [key, withoutNulls(one)])
+  );
+}
+
+function historyFaults(history: unknown): Fault[] {
+  const isHistory =
+    history === undefined ||
+    (Array.isArray(history) &&
+      history.length <= MOST_HISTORY &&
+      history.every((mark) => typeof mark === 'string' && mark.length <= 60));
+  return isHistory
+    ? []
+    : [{ field: 'history', says: `must be a list of at most ${MOST_HISTORY} marks, or left out` }];
+}
+
+function idsTwice(list: readonly { id: string }[], path: string): Fault[] {
+  const seen = new Set<string>();
+  for (const { id } of list) {
+    if (seen.has(id)) return [{ field: path, says: `uses the id "${id}" twice; ids must differ` }];
+    seen.add(id);
+  }
+  return [];
 }
 
 /** Checks what claims to be a project. The plain object itself is kept, unknown fields and all. */
@@ -43,7 +102,7 @@ export function checkProject(value: unknown, path = 'project'): Fault[] {
   if (!isPlainObject(value)) return [{ field: path, says: 'must be an object' }];
   const own = gearFaults(value.ownGear, `${path}.ownGear`);
   if (own.length > 0) return own;
-  const faults = faultsOf(validateSync(plainToInstance(ProjectClass, value)), path);
+  const faults = faultsOf(errorsOf(ProjectClass, value), path);
   if (faults.length > 0) return faults;
   return projectFaults(value as unknown as Project).map(({ field, says }) => ({
     field: `${path}.${field}`,
@@ -54,6 +113,8 @@ export function checkProject(value: unknown, path = 'project'): Fault[] {
 /** Checks a parsed satchel file. All or nothing: any fault and nothing is taken. */
 export function checkSatchel(given: unknown): SatchelReading {
   if (!isPlainObject(given)) return fault('', 'The file must hold one JSON object');
+  const shape = shapeFaults(given);
+  if (shape.length > 0) return { ok: false, faults: shape };
   if (given.format !== SATCHEL_FORMAT)
     return fault('format', `must be "${SATCHEL_FORMAT}"; this is some other file`);
   const { version } = given;
@@ -72,9 +133,15 @@ export function checkSatchel(given: unknown): SatchelReading {
   const brought = bringForward(given, version);
   if (!brought.ok) return brought;
   const { value } = brought;
-  const faults = [...checkProject(value.project), ...gearFaults(value.shelf, 'shelf')];
+  const faults = [
+    ...checkProject(value.project),
+    ...gearFaults(value.shelf, 'shelf'),
+    ...historyFaults(value.history)
+  ];
   if (faults.length > 0) return { ok: false, faults };
   const file = value as unknown as SatchelFile;
+  const twice = idsTwice(file.shelf, 'shelf');
+  if (twice.length > 0) return { ok: false, faults: twice };
   const known = makeShelf(file.shelf, file.project.ownGear);
   const lost = file.project.plans.flatMap((plan, planAt) =>
     plan.lines.flatMap((line, lineAt): Fault[] =>
@@ -109,13 +176,18 @@ export function readSatchel(text: string): SatchelReading {
 }
 
 /** The file of a project, with every part its plans name. */
-export function makeSatchel(project: Project, shelf: Shelf): SatchelFile {
+export function makeSatchel(
+  project: Project,
+  shelf: Shelf,
+  history?: readonly string[]
+): SatchelFile {
   const named = new Set(project.plans.flatMap((plan) => plan.lines.map((line) => line.gearId)));
   return {
     format: SATCHEL_FORMAT,
     version: SATCHEL_VERSION,
     project,
-    shelf: [...named].flatMap((id) => shelf.byId.get(id) ?? [])
+    shelf: [...named].flatMap((id) => shelf.byId.get(id) ?? []),
+    ...(history === undefined ? {} : { history: [...history] })
   };
 }
 

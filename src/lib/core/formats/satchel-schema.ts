@@ -3,34 +3,48 @@ import { gearClasses } from '../model/gear/classes';
 import { BuiltInLens, PictureProfile, RecordingMode } from '../model/gear/body';
 import { SizeMm } from '../model/gear/base';
 import { Price } from '../model/gear/price';
-import { microphoneForms } from '../model/word-lists';
+import { microphoneForms, sceneWants } from '../model/word-lists';
 import { LampPlacing, Plan, PlanLine, Rig } from '../model/plan';
 import { pockets } from '../model/pocket';
 import { Port } from '../model/ports';
-import { Project } from '../model/project';
-import { Angle, Room, Scene } from '../model/scene';
+import { Dismissal, OwnRules, Project } from '../model/project';
+import { Angle, Room, Scene, Window } from '../model/scene';
 import { type FieldAsk, fieldsOfClass } from '../model/stated';
+import {
+  MOST_ANGLES,
+  MOST_DISMISSED,
+  MOST_LAMPS,
+  MOST_LINES,
+  MOST_MINOR,
+  MOST_MODES,
+  MOST_OWN_PARTS,
+  MOST_PIECES,
+  MOST_PLANS,
+  MOST_PORTS,
+  MOST_PROFILES,
+  MOST_RIGS,
+  MOST_SCENES
+} from '../model/limits';
 import { SATCHEL_FORMAT, SATCHEL_VERSION } from './satchel-file';
 
 type Json = Record<string, unknown>;
 
-/** What one field asks for, as JSON Schema says it. A figure that may be unsaid may be left out or null. */
+/** What one field asks for, as JSON Schema says it. A figure that may be unsaid may be left out, never null. */
 function schemaOfAsk(ask: FieldAsk): Json {
-  const optional = (type: string) => (ask.needed ? type : [type, 'null']);
   switch (ask.type) {
     case 'number':
       return {
-        type: optional('number'),
+        type: 'number',
         minimum: ask.min,
         maximum: ask.max,
         description: ask.unit
       };
     case 'word':
-      return { enum: ask.needed ? [...ask.words] : [...ask.words, null] };
+      return { enum: [...ask.words] };
     case 'yes/no':
-      return { type: optional('boolean') };
+      return { type: 'boolean' };
     case 'text':
-      return { type: optional('string'), maxLength: ask.maxLength };
+      return { type: 'string', maxLength: ask.maxLength };
   }
 }
 
@@ -52,9 +66,14 @@ function objectOf(
 }
 
 const ref = (name: string): Json => ({ $ref: `#/$defs/${name}` });
-const orNull = (schema: Json): Json => ({ anyOf: [schema, { type: 'null' }] });
 const listOf = (items: Json, more: Json = {}): Json => ({ type: 'array', items, ...more });
-const minor: Json = { type: 'integer', minimum: 0, maximum: 1e12, description: 'minor units' };
+const minor: Json = {
+  type: 'integer',
+  minimum: 0,
+  maximum: MOST_MINOR,
+  description: 'minor units'
+};
+const day: Json = { type: 'string', pattern: '^\\d{4}-\\d{2}-\\d{2}$', description: 'a day' };
 const yesNo: Json = { type: 'boolean' };
 
 /** The JSON Schema (draft 2020-12) of a satchel file, made from the same classes that check it. */
@@ -69,7 +88,8 @@ export function satchelSchema(): Json {
       format: { const: SATCHEL_FORMAT },
       version: { const: SATCHEL_VERSION },
       project: ref('project'),
-      shelf: listOf(ref('gear'))
+      shelf: listOf(ref('gear')),
+      history: listOf({ type: 'string', maxLength: 60 }, { maxItems: 100 })
     },
     $defs: {
       project: objectOf(
@@ -79,14 +99,22 @@ export function satchelSchema(): Json {
           mainsHz: { enum: [50, 60] },
           limitMinor: minor,
           reserveMinor: minor,
-          pocketLimitsMinor: orNull({
+          pocketLimitsMinor: {
             type: 'object',
             propertyNames: { enum: [...pockets] },
-            additionalProperties: { type: 'integer', minimum: 0 }
-          }),
-          scenes: listOf(ref('scene'), { maxItems: 40 }),
-          plans: listOf(ref('plan'), { minItems: 1 }),
-          ownGear: listOf(ref('gear'))
+            additionalProperties: minor
+          },
+          itemLimitMinor: minor,
+          pricesAsOf: day,
+          ownWeights: {
+            type: 'object',
+            additionalProperties: { type: 'number', minimum: 0, maximum: 100 }
+          },
+          rules: objectOf(OwnRules),
+          dismissed: listOf(objectOf(Dismissal), { maxItems: MOST_DISMISSED }),
+          scenes: listOf(ref('scene'), { maxItems: MOST_SCENES }),
+          plans: listOf(ref('plan'), { minItems: 1, maxItems: MOST_PLANS }),
+          ownGear: listOf(ref('gear'), { maxItems: MOST_OWN_PARTS })
         },
         ['currency', 'mainsHz', 'limitMinor', 'reserveMinor', 'scenes', 'plans', 'ownGear']
       ),
@@ -97,38 +125,47 @@ export function satchelSchema(): Json {
           live: yesNo,
           wantsSeeSelf: yesNo,
           wantsFaceSharp: yesNo,
-          room: orNull(ref('room')),
-          angles: listOf(ref('angle'), { minItems: 1, maxItems: 6 })
+          room: ref('room'),
+          window: objectOf(Window),
+          niceToHave: listOf({ enum: [...sceneWants] }, { uniqueItems: true }),
+          angles: listOf(ref('angle'), { minItems: 1, maxItems: MOST_ANGLES })
         },
         ['mustDo', 'live', 'wantsSeeSelf', 'wantsFaceSharp', 'angles']
       ),
       angle: objectOf(Angle),
       room: objectOf(Room),
-      plan: objectOf(Plan, { lines: listOf(ref('line')), rigs: listOf(ref('rig')) }, [
-        'lines',
-        'rigs'
-      ]),
+      plan: objectOf(
+        Plan,
+        {
+          lines: listOf(ref('line'), { maxItems: MOST_LINES }),
+          rigs: listOf(ref('rig'), { maxItems: MOST_RIGS })
+        },
+        ['lines', 'rigs']
+      ),
       line: objectOf(
         PlanLine,
         {
-          quantity: { type: 'integer', minimum: 1, maximum: 999 },
+          quantity: { type: 'integer', minimum: 1, maximum: MOST_PIECES },
           locked: yesNo,
-          shippingMinor: orNull({ type: 'integer', minimum: 0 })
+          shippingMinor: minor,
+          cashBackMinor: minor,
+          resaleMinor: minor
         },
         ['quantity', 'locked']
       ),
       rig: objectOf(Rig, {
-        boostOn: { type: ['boolean', 'null'] },
-        lamps: orNull(listOf(objectOf(LampPlacing)))
+        boostOn: yesNo,
+        lamps: listOf(objectOf(LampPlacing), { maxItems: MOST_LAMPS })
       }),
       price: objectOf(
         Price,
         {
           likely: minor,
-          low: orNull(minor),
-          high: orNull(minor),
+          low: minor,
+          high: minor,
           currency: { type: 'string', pattern: '^[A-Z]{3}$' },
-          date: { type: 'string', pattern: '^\\d{4}-\\d{2}-\\d{2}$' }
+          date: day,
+          dealEnds: day
         },
         ['likely', 'currency', 'date']
       ),
@@ -148,19 +185,19 @@ export function satchelSchema(): Json {
 
 function gearSchema(kind: (typeof gearKindNames)[number]): Json {
   const common: Json = {
-    priceNew: orNull(ref('price')),
-    priceUsed: orNull(ref('price')),
-    sizeMm: orNull(objectOf(SizeMm)),
-    ports: listOf(ref('port'))
+    priceNew: ref('price'),
+    priceUsed: ref('price'),
+    sizeMm: objectOf(SizeMm),
+    ports: listOf(ref('port'), { maxItems: MOST_PORTS })
   };
   if (kind === 'body') {
     return objectOf(
       gearClasses.body,
       {
         ...common,
-        modes: listOf(objectOf(RecordingMode)),
-        profiles: orNull(listOf(objectOf(PictureProfile))),
-        builtInLens: orNull(objectOf(BuiltInLens))
+        modes: listOf(objectOf(RecordingMode), { maxItems: MOST_MODES }),
+        profiles: listOf(objectOf(PictureProfile), { maxItems: MOST_PROFILES }),
+        builtInLens: objectOf(BuiltInLens)
       },
       ['ports', 'modes']
     );
@@ -168,7 +205,7 @@ function gearSchema(kind: (typeof gearKindNames)[number]): Json {
   if (kind === 'wind cover')
     return objectOf(
       gearClasses[kind],
-      { ...common, fitsForms: listOf({ enum: [...microphoneForms] }) },
+      { ...common, fitsForms: listOf({ enum: [...microphoneForms] }, { uniqueItems: true }) },
       ['ports', 'fitsForms']
     );
   return objectOf(gearClasses[kind], common, ['ports']);

@@ -1,3 +1,3 @@
-// class-validator and class-transformer read property types through this polyfill. The decorators in
+// class-validator reads property types through this polyfill. The decorators in
 // stated.ts import it, so that it is there before any model class is defined.
 import 'reflect-metadata';

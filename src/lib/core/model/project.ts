@@ -1,31 +1,29 @@
-import { Type } from 'class-transformer';
-import {
-  ArrayMaxSize,
-  ArrayMinSize,
-  IsArray,
-  IsIn,
-  IsInt,
-  IsObject,
-  IsOptional,
-  Matches,
-  Max,
-  Min,
-  ValidateNested
-} from 'class-validator';
+import { IsIn, IsObject } from 'class-validator';
 import type { GearItem } from './gear';
-import { GearBase } from './gear/base';
-import { gearDiscriminator } from './gear/classes';
 import { Plan } from './plan';
 import { type Pocket, pockets } from './pocket';
 import { Scene } from './scene';
-import { NeededText, NeededWord, StatedNumber, StatedText, StatedYesNo } from './stated';
+import {
+  CurrencyCode,
+  Day,
+  Holds,
+  HoldsList,
+  Id,
+  ListOf,
+  MayBeLeftOut,
+  MinorUnits,
+  NeededText,
+  NeededWord,
+  StatedNumber,
+  StatedText,
+  StatedYesNo
+} from './stated';
+import { MOST_DISMISSED, MOST_MINOR, MOST_OWN_PARTS, MOST_PLANS, MOST_SCENES } from './limits';
 import { schoolIds, unitSystems } from './word-lists';
 
 export type SchoolId = (typeof schoolIds)[number];
 
 export type UnitSystem = (typeof unitSystems)[number];
-
-const money = { message: 'must be a whole number of minor units, not negative' };
 
 /** A finding a person lets be, with the reason; it comes back when the reason is taken away. */
 export class Dismissal {
@@ -45,21 +43,20 @@ export class OwnRules {
 
 /** Everything one person plans for, in one document: saved whole or not at all. */
 export class Project {
-  @NeededText(60) id!: string;
+  @Id() id!: string;
   @NeededText(200) name!: string;
-  @Matches(/^[A-Z]{3}$/, { message: 'must be a three-letter currency code such as GBP' })
-  currency!: string;
+  @CurrencyCode() currency!: string;
   @NeededWord(unitSystems) units!: UnitSystem;
   @IsIn([50, 60], { message: 'must be 50 or 60 Hz' }) mainsHz!: 50 | 60;
   @NeededWord(schoolIds) school!: SchoolId;
-  @IsInt(money) @Min(0, money) @Max(1e12, money) limitMinor!: number;
-  @IsInt(money) @Min(0, money) @Max(1e12, money) reserveMinor!: number;
+  @MinorUnits() limitMinor!: number;
+  @MinorUnits() reserveMinor!: number;
   /** Limits per pocket a person has set by hand; a pocket left out has none. */
-  @IsOptional()
+  @MayBeLeftOut()
   @IsObject({ message: 'must be an object of pocket names and minor units' })
   pocketLimitsMinor?: Partial<Record<Pocket, number>>;
   /** No single part may cost more. */
-  @IsOptional() @IsInt(money) @Min(0, money) itemLimitMinor?: number;
+  @MayBeLeftOut() @MinorUnits() itemLimitMinor?: number;
   /** What one is willing to carry in a day, cases and computer not counted. */
   @StatedNumber('kg', 0.1, 100) carriedLimitKg?: number;
   /** Longest wait before the first take. */
@@ -67,43 +64,23 @@ export class Project {
   /** Most switches one trusts oneself to remember. */
   @StatedNumber('count', 1, 40) switchLimit?: number;
   /** Weights of one's own for the seven axes, in place of the school's. */
-  @IsOptional()
+  @MayBeLeftOut()
   @IsObject({ message: 'must be an object of axis names and weights' })
   ownWeights?: Record<string, number>;
   /** The day prices and deals are looked at; the app puts in today. Left out, none is called stale. */
-  @IsOptional()
-  @Matches(/^\d{4}-\d{2}-\d{2}$/, { message: 'must be a day written as YYYY-MM-DD' })
-  pricesAsOf?: string;
-  @IsOptional()
-  @IsObject({ message: 'must be an object' })
-  @ValidateNested()
-  @Type(() => OwnRules)
+  @MayBeLeftOut() @Day() pricesAsOf?: string;
+  @Holds(() => OwnRules)
   rules?: OwnRules;
-  @IsOptional()
-  @IsArray({ message: 'must be a list of findings let be' })
-  @ArrayMaxSize(500, { message: 'holds at most five hundred findings let be' })
-  @IsObject({ each: true, message: 'must hold objects only' })
-  @ValidateNested({ each: true })
-  @Type(() => Dismissal)
+  @MayBeLeftOut()
+  @HoldsList(() => Dismissal, { what: 'findings let be', max: MOST_DISMISSED })
   dismissed?: Dismissal[];
-  @IsArray({ message: 'must be a list of scenes' })
-  @ArrayMaxSize(40, { message: 'holds at most forty scenes' })
-  @IsObject({ each: true, message: 'must hold objects only' })
-  @ValidateNested({ each: true })
-  @Type(() => Scene)
+  @HoldsList(() => Scene, { what: 'scenes', max: MOST_SCENES })
   scenes!: Scene[];
-  @IsArray({ message: 'must be a list of plans' })
-  @ArrayMinSize(1, { message: 'needs at least one plan' })
-  @IsObject({ each: true, message: 'must hold objects only' })
-  @ValidateNested({ each: true })
-  @Type(() => Plan)
+  @HoldsList(() => Plan, { what: 'plans', min: 1, max: MOST_PLANS })
   plans!: Plan[];
-  @NeededText(60) activePlanId!: string;
-  /** Parts of one's own, and changed copies of shelf parts; they stand before the shelf. */
-  @IsArray({ message: 'must be a list of parts' })
-  @IsObject({ each: true, message: 'must hold objects only' })
-  @ValidateNested({ each: true })
-  @Type(() => GearBase, gearDiscriminator)
+  @Id() activePlanId!: string;
+  /** Parts of one's own, and changed copies of shelf parts; they stand before the shelf; each is checked by its own kind. */
+  @ListOf('parts', MOST_OWN_PARTS)
   ownGear!: GearItem[];
 }
 
@@ -122,8 +99,11 @@ export function projectFaults(project: Project): { field: string; says: string }
         field: `pocketLimitsMinor.${pocket}`,
         says: `is no pocket; the pockets are ${pockets.join(', ')}`
       });
-    } else if (!Number.isInteger(limit) || limit < 0) {
-      faults.push({ field: `pocketLimitsMinor.${pocket}`, says: money.message });
+    } else if (!Number.isInteger(limit) || limit < 0 || limit > MOST_MINOR) {
+      faults.push({
+        field: `pocketLimitsMinor.${pocket}`,
+        says: `must be a whole number of minor units, not negative, at most ${MOST_MINOR}`
+      });
     }
   }
   for (const [axis, weight] of Object.entries(project.ownWeights ?? {}))
@@ -147,11 +127,20 @@ export function projectFaults(project: Project): { field: string; says: string }
     ['scenes', project.scenes.map((scene) => scene.id)],
     ['plans', project.plans.map((plan) => plan.id)],
     ['ownGear', project.ownGear.map((gear) => gear.id)],
-    ...project.plans.map(
-      (plan) => [`plan "${plan.name}" lines`, plan.lines.map((line) => line.id)] as const
-    )
+    ['dismissed', (project.dismissed ?? []).map(({ key }) => key)],
+    ...project.scenes.map(
+      (scene) => [`scene "${scene.name}" angles`, scene.angles.map((angle) => angle.id)] as const
+    ),
+    ...project.plans.flatMap((plan) => [
+      [`plan "${plan.name}" lines`, plan.lines.map((line) => line.id)] as const,
+      [
+        `plan "${plan.name}" rigs`,
+        plan.rigs.map(({ sceneId, angleId }) => JSON.stringify([sceneId, angleId]))
+      ] as const
+    ])
   ] as const) {
-    const twice = ids.find((id, at) => ids.indexOf(id) !== at);
+    const seen = new Set<string>();
+    const twice = ids.find((id) => seen.size === seen.add(id).size);
     if (twice !== undefined)
       faults.push({ field: list, says: `uses the id "${twice}" twice; ids must differ` });
   }

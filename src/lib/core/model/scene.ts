@@ -1,21 +1,17 @@
-import { Type } from 'class-transformer';
+import { IsBoolean } from 'class-validator';
+import { MOST_ANGLES } from './limits';
 import {
-  ArrayMaxSize,
-  ArrayMinSize,
-  IsArray,
-  IsBoolean,
-  IsIn,
-  IsOptional,
-  ValidateNested,
-  IsObject
-} from 'class-validator';
-import {
+  Holds,
+  HoldsList,
+  Id,
+  MayBeLeftOut,
   NeededNumber,
   NeededText,
   NeededWord,
   StatedNumber,
   StatedWord,
-  StatedYesNo
+  StatedYesNo,
+  WordList
 } from './stated';
 import {
   sceneStyles,
@@ -47,7 +43,7 @@ export type Voice = (typeof voices)[number];
 
 /** One camera position of a scene. */
 export class Angle {
-  @NeededText(60) id!: string;
+  @Id() id!: string;
   @NeededText(120) name!: string;
   @NeededWord(cameraPlaces) cameraPlace!: CameraPlace;
   /** From the lens to the face, or to the work when hands are filmed. */
@@ -85,31 +81,20 @@ export class Window {
 
 /** What is filmed and where, said once and measured where it matters. */
 export class Scene {
-  @NeededText(60) id!: string;
+  @Id() id!: string;
   @NeededText(120) name!: string;
   @NeededWord(sceneStyles) style!: SceneStyle;
   /** Share of what the person makes, for weighing scenes against each other. */
   @NeededNumber('%', 0, 100) sharePercent!: number;
   @IsBoolean({ message: 'must be true or false' }) mustDo!: boolean;
-  @IsArray({ message: 'must be a list of angles' })
-  @ArrayMinSize(1, { message: 'needs at least one camera angle' })
-  @ArrayMaxSize(6, { message: 'holds at most six camera angles' })
-  @IsObject({ each: true, message: 'must hold objects only' })
-  @ValidateNested({ each: true })
-  @Type(() => Angle)
+  @HoldsList(() => Angle, { what: 'camera angles', min: 1, max: MOST_ANGLES })
   angles!: Angle[];
   @NeededWord(orientations) orientation!: Orientation;
   /** Present indoors, absent outdoors. */
-  @IsOptional()
-  @IsObject({ message: 'must be an object' })
-  @ValidateNested()
-  @Type(() => Room)
+  @Holds(() => Room)
   room?: Room;
   /** A measured window; its light comes on top of what the place has. */
-  @IsOptional()
-  @IsObject({ message: 'must be an object' })
-  @ValidateNested()
-  @Type(() => Window)
+  @Holds(() => Window)
   window?: Window;
   @NeededNumber('dB(A)', 0, 110) noiseDbA!: number;
   @NeededWord(voices) voice!: Voice;
@@ -133,9 +118,8 @@ export class Scene {
   /** Watched large and near, in all its pixels: what counts as sharp is half as large. */
   @StatedYesNo() seenLargeIn4K?: boolean;
   /** Wants that would be nice but are not insisted on. */
-  @IsOptional()
-  @IsArray({ message: 'must be a list of wants' })
-  @IsIn([...sceneWants], { each: true, message: `must each be one of: ${sceneWants.join(', ')}` })
+  @MayBeLeftOut()
+  @WordList(sceneWants, 'wants')
   niceToHave?: SceneWant[];
   /** Cannot be filmed again: a wedding, a bird, a last day. */
   @StatedYesNo() onceOnly?: boolean;

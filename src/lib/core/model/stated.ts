@@ -1,14 +1,25 @@
 import './metadata';
 import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  ArrayUnique,
+  IsArray,
   IsBoolean,
   IsIn,
+  IsInt,
   IsNumber,
-  IsOptional,
+  IsObject,
   IsString,
+  Matches,
   Max,
   MaxLength,
-  Min
+  Min,
+  MinLength,
+  ValidateBy,
+  ValidateIf,
+  ValidateNested
 } from 'class-validator';
+import { MOST_MINOR } from './limits';
 
 /** The unit a stated figure is kept in. Shown units are the interface's business. */
 export type StatedUnit =
@@ -82,6 +93,133 @@ export function fieldsOfClass(make: abstract new () => object): Map<string, Fiel
   return fields;
 }
 
+/** Left out means unknown or none. What is there must be right: `null` is no way of leaving out. */
+export function MayBeLeftOut(): PropertyDecorator {
+  return ValidateIf((_, value) => value !== undefined);
+}
+
+/** Which class checks what lies in a place; one that depends on the value is asked with it. */
+type ClassFor = (value: Readonly<Record<string, unknown>>) => (new () => object) | undefined;
+
+/** Places of a class that hold objects checked by a class of their own. */
+const held = new Map<object, Map<string, ClassFor>>();
+
+function noteHeld(target: object, key: string | symbol, classFor: ClassFor): void {
+  let own = held.get(target);
+  if (!own) held.set(target, (own = new Map()));
+  own.set(String(key), classFor);
+}
+
+/** The class that checks what a field of a class holds; undefined where it holds no objects. */
+export function classHeld(make: abstract new () => object, key: string): ClassFor | undefined {
+  for (
+    let target: object | null = make.prototype as object;
+    target;
+    target = Object.getPrototypeOf(target) as object | null
+  ) {
+    const classFor = held.get(target)?.get(key);
+    if (classFor) return classFor;
+  }
+  return undefined;
+}
+
+/** An object with fields of its own, or left out. */
+export function Holds(classFor: ClassFor): PropertyDecorator {
+  return (target, key) => {
+    MayBeLeftOut()(target, key);
+    IsObject({ message: 'must be an object, or left out' })(target, key as string);
+    ValidateNested()(target, key as string);
+    noteHeld(target, key, classFor);
+  };
+}
+
+/** A list of objects with fields of their own. */
+export function HoldsList(
+  classFor: ClassFor,
+  { what, min, max }: { what: string; min?: number; max: number }
+): PropertyDecorator {
+  return (target, key) => {
+    ListOf(what, max)(target, key);
+    if (min !== undefined)
+      ArrayMinSize(min, { message: `must hold at least ${min} of the ${what}` })(
+        target,
+        key as string
+      );
+    IsObject({ each: true, message: 'must hold objects only' })(target, key as string);
+    ValidateNested({ each: true })(target, key as string);
+    noteHeld(target, key, classFor);
+  };
+}
+
+/** A list, whatever it holds. */
+export function ListOf(what: string, max: number): PropertyDecorator {
+  return (target, key) => {
+    IsArray({ message: `must be a list of ${what}` })(target, key as string);
+    ArrayMaxSize(max, { message: `holds at most ${max} ${what}` })(target, key as string);
+  };
+}
+
+/** A list of words of a closed list, each once. */
+export function WordList(words: readonly string[], what: string): PropertyDecorator {
+  return (target, key) => {
+    ListOf(what, words.length)(target, key);
+    IsIn([...words], { each: true, message: `must each be one of: ${words.join(', ')}` })(
+      target,
+      key as string
+    );
+    ArrayUnique({ message: 'must hold each only once' })(target, key as string);
+  };
+}
+
+/** Money in whole minor units (pence, cents). */
+export function MinorUnits(): PropertyDecorator {
+  return (target, key) => {
+    const message = 'must be a whole number of minor units (pence, cents), not negative';
+    IsInt({ message })(target, key as string);
+    Min(0, { message })(target, key as string);
+    Max(MOST_MINOR, { message: `${message}, at most ${MOST_MINOR}` })(target, key as string);
+  };
+}
+
+/** A day of the calendar. */
+export function Day(): PropertyDecorator {
+  return ValidateBy(
+    {
+      name: 'day',
+      validator: {
+        validate: (value) =>
+          typeof value === 'string' &&
+          /^\d{4}-\d{2}-\d{2}$/.test(value) &&
+          !Number.isNaN(Date.parse(value)) &&
+          new Date(value).toISOString().startsWith(value)
+      }
+    },
+    { message: 'must be a day of the calendar written as YYYY-MM-DD' }
+  );
+}
+
+/** A currency by its code. */
+export function CurrencyCode(): PropertyDecorator {
+  return Matches(/^[A-Z]{3}$/, { message: 'must be a three-letter currency code such as GBP' });
+}
+
+/** A name that other things refer to: text that is there and can stand in an address. */
+export function Id(maxLength = 60): PropertyDecorator {
+  return (target, key) => {
+    NeededText(maxLength)(target, key);
+    MinLength(1, { message: 'must not be empty' })(target, key as string);
+    ValidateBy(
+      { name: 'well-formed', validator: { validate: isWellFormed } },
+      { message: 'must be whole characters' }
+    )(target, key as string);
+  };
+}
+
+/** Half of a pair of code units is no character and cannot stand in an address. */
+function isWellFormed(value: unknown): boolean {
+  return typeof value === 'string' && !/[\uD800-\uDFFF]/u.test(value);
+}
+
 /**
  * A number a maker states and a part may leave unsaid. Unsaid stays undefined and is treated as
  * unknown everywhere; it is never replaced by a friendly guess.
@@ -89,7 +227,7 @@ export function fieldsOfClass(make: abstract new () => object): Map<string, Fiel
 export function StatedNumber(unit: StatedUnit, min: number, max: number): PropertyDecorator {
   return (target, key) => {
     const says = `must be a number from ${min} to ${max} ${unit}, or left out when unknown`;
-    IsOptional()(target, key);
+    MayBeLeftOut()(target, key);
     IsNumber({}, { message: says })(target, key as string);
     Min(min, { message: says })(target, key as string);
     Max(max, { message: says })(target, key as string);
@@ -111,7 +249,7 @@ export function NeededNumber(unit: StatedUnit, min: number, max: number): Proper
 /** Yes, no, or unsaid. */
 export function StatedYesNo(): PropertyDecorator {
   return (target, key) => {
-    IsOptional()(target, key);
+    MayBeLeftOut()(target, key);
     IsBoolean({ message: 'must be true, false, or left out when unknown' })(target, key as string);
     note(target, key, { type: 'yes/no', needed: false });
   };
@@ -120,7 +258,7 @@ export function StatedYesNo(): PropertyDecorator {
 /** One word of a closed list, or unsaid. */
 export function StatedWord(words: readonly string[]): PropertyDecorator {
   return (target, key) => {
-    IsOptional()(target, key);
+    MayBeLeftOut()(target, key);
     IsIn([...words], { message: `must be one of: ${words.join(', ')}; or left out when unknown` })(
       target,
       key as string
@@ -150,7 +288,7 @@ export function NeededText(maxLength = 200): PropertyDecorator {
 /** Free text that may be left out. */
 export function StatedText(maxLength = 2000): PropertyDecorator {
   return (target, key) => {
-    IsOptional()(target, key);
+    MayBeLeftOut()(target, key);
     NeededText(maxLength)(target, key);
     note(target, key, { type: 'text', maxLength, needed: false });
   };

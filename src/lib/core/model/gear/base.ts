@@ -1,6 +1,5 @@
-import { Type } from 'class-transformer';
-import { IsArray, IsOptional, ValidateNested, IsObject } from 'class-validator';
-import { NeededText, StatedNumber, StatedText, StatedYesNo } from '../stated';
+import { Holds, HoldsList, Id, NeededText, StatedNumber, StatedText, StatedYesNo } from '../stated';
+import { MOST_PORTS } from '../limits';
 import { Port } from '../ports';
 import { Price } from './price';
 
@@ -13,30 +12,18 @@ export class SizeMm {
 
 /** What every part has, whatever it is. Every specification may be unsaid. */
 export abstract class GearBase {
-  @NeededText(80) id!: string;
+  @Id(80) id!: string;
   abstract kind: string;
   @NeededText(120) maker!: string;
   @NeededText(200) model!: string;
-  @IsOptional()
-  @IsObject({ message: 'must be an object' })
-  @ValidateNested()
-  @Type(() => Price)
+  @Holds(() => Price)
   priceNew?: Price;
-  @IsOptional()
-  @IsObject({ message: 'must be an object' })
-  @ValidateNested()
-  @Type(() => Price)
+  @Holds(() => Price)
   priceUsed?: Price;
   @StatedNumber('g', 0.1, 60_000) massG?: number;
-  @IsOptional()
-  @IsObject({ message: 'must be an object' })
-  @ValidateNested()
-  @Type(() => SizeMm)
+  @Holds(() => SizeMm)
   sizeMm?: SizeMm;
-  @IsArray({ message: 'must be a list of ports' })
-  @IsObject({ each: true, message: 'must hold objects only' })
-  @ValidateNested({ each: true })
-  @Type(() => Port)
+  @HoldsList(() => Port, { what: 'ports', max: MOST_PORTS })
   ports!: Port[];
   /** Made or rebuilt at home. */
   @StatedYesNo() ownMade?: boolean;

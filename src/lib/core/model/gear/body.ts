@@ -1,7 +1,9 @@
-import { Type } from 'class-transformer';
-import { IsArray, IsOptional, ValidateNested, IsObject } from 'class-validator';
 import { type SensorFormat, sensorFormatNames } from '../sensor-formats';
+import { MOST_MODES, MOST_PROFILES } from '../limits';
 import {
+  Holds,
+  HoldsList,
+  MayBeLeftOut,
   NeededNumber,
   NeededText,
   NeededWord,
@@ -71,22 +73,13 @@ export class BodyGear extends GearBase {
   @NeededWord(bodyForms) form!: (typeof bodyForms)[number];
   @NeededWord(sensorFormatNames) sensorFormat!: SensorFormat;
   @StatedWord(screenForms) screen?: ScreenForm;
-  @IsArray({ message: 'must be a list of recording modes' })
-  @IsObject({ each: true, message: 'must hold objects only' })
-  @ValidateNested({ each: true })
-  @Type(() => RecordingMode)
+  @HoldsList(() => RecordingMode, { what: 'recording modes', max: MOST_MODES })
   modes!: RecordingMode[];
-  @IsOptional()
-  @IsObject({ message: 'must be an object' })
-  @ValidateNested()
-  @Type(() => BuiltInLens)
+  @Holds(() => BuiltInLens)
   builtInLens?: BuiltInLens;
   /** Picture profiles with the lowest sensitivity each allows. */
-  @IsOptional()
-  @IsArray({ message: 'must be a list of picture profiles' })
-  @IsObject({ each: true, message: 'must hold objects only' })
-  @ValidateNested({ each: true })
-  @Type(() => PictureProfile)
+  @MayBeLeftOut()
+  @HoldsList(() => PictureProfile, { what: 'picture profiles', max: MOST_PROFILES })
   profiles?: PictureProfile[];
   @StatedYesNo() stabilised?: boolean;
   @StatedNumber('ISO', 25, 25_600) baseIso?: number;

@@ -27,7 +27,7 @@ import { SupportGear } from './support';
 import { HeadGear } from './head';
 import { BallastGear } from './ballast';
 import { WindCoverGear } from './wind-cover';
-import { type GearKind, gearKindNames, type GearOf } from './index';
+import type { GearKind, GearOf } from './index';
 
 /** The class of every kind: what a part may state, and how it is checked. */
 export const gearClasses: { [K in GearKind]: new () => GearOf<K> } = {
@@ -60,13 +60,4 @@ export const gearClasses: { [K in GearKind]: new () => GearOf<K> } = {
   'mirror box': MirrorBoxGear,
   'capture device': CaptureDeviceGear,
   sundry: SundryGear
-};
-
-/** For class-transformer: which class a plain object with this `kind` becomes. */
-export const gearDiscriminator = {
-  discriminator: {
-    property: 'kind',
-    subTypes: gearKindNames.map((name) => ({ name, value: gearClasses[name] }))
-  },
-  keepDiscriminatorProperty: true
 };

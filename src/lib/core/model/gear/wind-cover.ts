@@ -1,5 +1,4 @@
-import { IsArray, IsIn } from 'class-validator';
-import { NeededWord } from '../stated';
+import { NeededWord, WordList } from '../stated';
 import { GearBase } from './base';
 import type { MicrophoneForm, WindCover } from './microphone';
 import { microphoneForms, windCovers } from '../word-lists';
@@ -7,10 +6,6 @@ import { microphoneForms, windCovers } from '../word-lists';
 export class WindCoverGear extends GearBase {
   kind = 'wind cover' as const;
   @NeededWord(windCovers) cover!: WindCover;
-  @IsArray({ message: 'must be a list of microphone forms' })
-  @IsIn([...microphoneForms], {
-    each: true,
-    message: `must each be one of: ${microphoneForms.join(', ')}`
-  })
+  @WordList(microphoneForms, 'microphone forms')
   fitsForms!: MicrophoneForm[];
 }
