@@ -22,6 +22,8 @@ export function actWords(act: Act, project: Project, shelf: Shelf): string {
       if (act.patch.step === 'later') return `put ${nameOfLine(act.lineId)} off`;
       if (act.patch.state === 'owned') return `own ${nameOfLine(act.lineId)} already`;
       return `change ${nameOfLine(act.lineId)}`;
+    case 'step quantity':
+      return `change ${nameOfLine(act.lineId)}`;
     case 'remove line':
       return `leave ${nameOfLine(act.lineId)}`;
     case 'move line':

@@ -29,6 +29,7 @@ export type ProjectSettings = Pick<
 export type Act =
   | { type: 'add line'; line: PlanLine; before?: string }
   | { type: 'change line'; lineId: string; patch: Partial<Omit<PlanLine, 'id'>> }
+  | { type: 'step quantity'; lineId: string; by: number }
   | { type: 'remove line'; lineId: string }
   | { type: 'move line'; lineId: string; before: string | undefined }
   | {

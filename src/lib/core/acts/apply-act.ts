@@ -1,4 +1,12 @@
 import { produce } from 'immer';
+import {
+  MOST_ANGLES,
+  MOST_LINES,
+  MOST_OWN_PARTS,
+  MOST_PIECES,
+  MOST_PLANS,
+  MOST_SCENES
+} from '../model/limits';
 import type { Rig } from '../model/plan';
 import type { Project } from '../model/project';
 import { activePlan } from '../model/active-plan';
@@ -34,10 +42,16 @@ function find<T extends { id: string }>(list: T[], id: string, what: string): T 
   return item;
 }
 
+/** What could not be written into a file is not taken in. */
+function roomFor(list: readonly unknown[], most: number, what: string, more = 1): void {
+  if (list.length + more > most)
+    throw new ActError(`There is room for ${most} ${what} at most; take one away first.`);
+}
+
 /** Assigns what is said and removes what is said to be undefined, so that no empty keys pile up. */
 function patchInto<T extends object>(target: T, patch: Partial<T>): void {
   for (const [key, value] of Object.entries(patch) as [keyof T, T[keyof T] | undefined][]) {
-    if (value === undefined) delete target[key];
+    if (value === undefined || value === null) delete target[key];
     else target[key] = value;
   }
 }
@@ -50,11 +64,18 @@ export function applyActTo(draft: Project, act: Act): void {
       if (plan.lines.some((line) => line.id === act.line.id)) {
         throw new ActError(`A line "${act.line.id}" is already in the plan.`);
       }
+      roomFor(plan.lines, MOST_LINES, 'lines');
       placeBefore(plan.lines, { ...act.line }, act.before);
       return;
     case 'change line':
       patchInto(find(plan.lines, act.lineId, 'line'), act.patch);
       return;
+    case 'step quantity': {
+      // A step, not a sum: two tabs that press at once both count.
+      const line = find(plan.lines, act.lineId, 'line');
+      line.quantity = Math.min(MOST_PIECES, Math.max(1, line.quantity + act.by));
+      return;
+    }
     case 'remove line': {
       take(plan.lines, act.lineId, 'line');
       for (const rig of plan.rigs) forgetLine(rig, act.lineId);
@@ -82,6 +103,7 @@ export function applyActTo(draft: Project, act: Act): void {
       return;
     }
     case 'add scene':
+      roomFor(draft.scenes, MOST_SCENES, 'scenes');
       draft.scenes.push(act.scene);
       return;
     case 'change scene':
@@ -93,9 +115,12 @@ export function applyActTo(draft: Project, act: Act): void {
         act.patch
       );
       return;
-    case 'add angle':
-      find(draft.scenes, act.sceneId, 'scene').angles.push(act.angle);
+    case 'add angle': {
+      const { angles } = find(draft.scenes, act.sceneId, 'scene');
+      roomFor(angles, MOST_ANGLES, 'angles of a scene');
+      angles.push(act.angle);
       return;
+    }
     case 'remove angle': {
       const { angles } = find(draft.scenes, act.sceneId, 'scene');
       if (angles.length === 1) throw new ActError('A scene keeps at least one angle.');
@@ -114,13 +139,16 @@ export function applyActTo(draft: Project, act: Act): void {
       return;
     case 'put gear': {
       const at = draft.ownGear.findIndex((gear) => gear.id === act.gear.id);
-      if (at < 0) draft.ownGear.push(act.gear);
-      else draft.ownGear[at] = act.gear;
+      if (at < 0) {
+        roomFor(draft.ownGear, MOST_OWN_PARTS, 'parts of your own');
+        draft.ownGear.push(act.gear);
+      } else draft.ownGear[at] = act.gear;
       return;
     }
     case 'put many gear': {
       const own = new Map(draft.ownGear.map((gear) => [gear.id, gear]));
       for (const gear of act.gear) own.set(gear.id, gear);
+      roomFor([], MOST_OWN_PARTS, 'parts of your own', own.size);
       draft.ownGear = [...own.values()];
       return;
     }
@@ -128,6 +156,7 @@ export function applyActTo(draft: Project, act: Act): void {
       take(draft.ownGear, act.gearId, 'part of your own');
       return;
     case 'add plan':
+      roomFor(draft.plans, MOST_PLANS, 'plans');
       draft.plans.push(act.plan);
       return;
     case 'show plan':
@@ -207,6 +236,7 @@ function touchesLinesOnly(act: Act, touched: Touched): boolean {
     case 'add line':
       return true;
     case 'change line':
+    case 'step quantity':
     case 'remove line':
     case 'move line':
       touched.lines.add(act.lineId);

@@ -76,6 +76,18 @@ const cases: Case[] = [
     to: 'later'
   },
   {
+    act: { type: 'step quantity', lineId: 'line-3', by: 3 },
+    says: 'change Orrowby Linnet',
+    makes: (p) => activePlan(p).lines[2]!.quantity,
+    to: 4
+  },
+  {
+    act: { type: 'step quantity', lineId: 'line-3', by: 5000 },
+    says: 'change Orrowby Linnet',
+    makes: (p) => activePlan(p).lines[2]!.quantity,
+    to: 999
+  },
+  {
     act: { type: 'remove line', lineId: 'line-3' },
     says: 'leave Orrowby Linnet',
     makes: (p) => lines(p).includes('line-3'),
@@ -281,6 +293,7 @@ describe('every act', () => {
     const kinds: Record<Act['type'], true> = {
       'add line': true,
       'change line': true,
+      'step quantity': true,
       'remove line': true,
       'move line': true,
       'set rig': true,

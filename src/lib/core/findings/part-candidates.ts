@@ -77,7 +77,7 @@ export function leaveOut(line: PlanLine, model: string): SettingProposal {
 
 /** One more piece of a line that is there already. */
 export function oneMoreOf(line: PlanLine): Act {
-  return { type: 'change line', lineId: line.id, patch: { quantity: line.quantity + 1 } };
+  return { type: 'step quantity', lineId: line.id, by: 1 };
 }
 
 /** The brief and setting of the angle a remedy speaks of. */

@@ -7,13 +7,36 @@ const MOST_UNPACKED_BYTES = 200 * 1024 * 1024;
 /** Files in a ZIP carry a time; a fixed one makes the same projects the same bytes. */
 const FIXED_TIME = new Date('2000-01-01T00:00:00Z');
 
-/** Every project as a satchel file in one ZIP. */
-export function writeBackup(files: readonly SatchelFile[]): Uint8Array {
+/** A name no other entry has, whatever signs the ids are made of. */
+function entryName(id: string, ending: string, taken: Set<string>): string {
+  const plain = id.replace(/[^\w-]+/g, '-').toLowerCase() || 'project';
+  let name = `${plain}${ending}`;
+  for (let number = 2; taken.has(name); number++) name = `${plain}-${number}${ending}`;
+  taken.add(name);
+  return name;
+}
+
+/**
+ * Every project as a satchel file in one ZIP.
+ *
+ * @param unreadable what is kept of projects that cannot be read, put in as it lies there
+ */
+export function writeBackup(
+  files: readonly SatchelFile[],
+  unreadable: readonly { id: string; value: unknown }[] = []
+): Uint8Array {
+  const taken = new Set<string>();
   const entries = Object.fromEntries(
-    files.map((file) => [
-      `${file.project.id.replace(/[^\w-]+/g, '-')}.satchel.json`,
-      [strToU8(writeSatchel(file)), { mtime: FIXED_TIME }] as const
-    ])
+    [
+      ...files.map((file) => ({
+        name: entryName(file.project.id, '.satchel.json', taken),
+        text: writeSatchel(file)
+      })),
+      ...unreadable.map(({ id, value }) => ({
+        name: entryName(id, '.unreadable.json', taken),
+        text: `${JSON.stringify(value, null, 2)}\n`
+      }))
+    ].map(({ name, text }) => [name, [strToU8(text), { mtime: FIXED_TIME }] as const])
   );
   return zipSync(entries as unknown as Parameters<typeof zipSync>[0], {
     level: 6,

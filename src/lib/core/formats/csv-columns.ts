@@ -107,10 +107,30 @@ export function readGearRows(
   columns: readonly ColumnMatch[],
   defaults: CsvDefaults
 ): CsvReading {
+  const reading = readingGearRows(headers, rows, columns, defaults);
+  for (;;) {
+    const step = reading.next();
+    if (step.done) return step.value;
+  }
+}
+
+/** So many rows are read before it is told how far it has come. */
+const ROWS_AT_ONCE = 50;
+
+/** The same in slices, each telling the share done, for a worker that can be stopped. */
+export function* readingGearRows(
+  headers: readonly string[],
+  rows: readonly (readonly string[])[],
+  columns: readonly ColumnMatch[],
+  defaults: CsvDefaults
+): Generator<number, CsvReading, void> {
   const gear: GearItem[] = [];
   const refused: RefusedRow[] = [];
   const ids = new Set<string>();
-  rows.forEach((row, at) => {
+  /** The last number given to an id, so that a thousand equal names are not counted through a thousand times. */
+  const numbers = new Map<string, number>();
+  for (const [at, row] of rows.entries()) {
+    if (at % ROWS_AT_ONCE === ROWS_AT_ONCE - 1) yield at / rows.length;
     const faults: Fault[] = [];
     const cell = (key: string) => {
       const column = columns.indexOf(key);
@@ -167,9 +187,11 @@ export function readGearRows(
       }
     }
     if (faults.length === 0 && kind) {
-      let id = slug(`${String(part.maker)} ${String(part.model)}`) || `row-${at + 2}`;
-      for (let number = 2; ids.has(id); number++)
-        id = `${slug(`${String(part.maker)} ${String(part.model)}`)}-${number}`;
+      const wanted = slug(`${String(part.maker)} ${String(part.model)}`) || `row-${at + 2}`;
+      let id = wanted;
+      let number = numbers.get(wanted) ?? 2;
+      for (; ids.has(id); number++) id = `${wanted}-${number}`;
+      numbers.set(wanted, number);
       part.id = id;
       if (kind === 'body') part.modes = [];
       if (kind === 'wind cover') part.fitsForms = [];
@@ -186,7 +208,7 @@ export function readGearRows(
       ids.add(String(part.id));
       gear.push(part as unknown as GearItem);
     }
-  });
+  }
   return { gear, refused };
 }
 

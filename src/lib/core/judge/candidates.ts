@@ -88,7 +88,8 @@ function joinsOf(after: Judgement, before: Plan, taken: PlanLine): string[] {
     .map(({ line, gear }) => gear?.model ?? line.gearId);
 }
 
-function judgeCandidate(
+/** One part judged as if it were taken into the whole kit. */
+export function judgeCandidate(
   project: Project,
   shelf: Shelf,
   before: Judgement,
@@ -177,6 +178,20 @@ export function judgeCandidates(
   pocket: Pocket,
   onfirst?: (first: Candidate[]) => void
 ): Candidate[] {
+  const judging = judgingCandidates(project, shelf, pocket, onfirst);
+  for (;;) {
+    const step = judging.next();
+    if (step.done) return step.value;
+  }
+}
+
+/** The same part by part, for a worker that has other things to do between. */
+export function* judgingCandidates(
+  project: Project,
+  shelf: Shelf,
+  pocket: Pocket,
+  onfirst?: (first: Candidate[]) => void
+): Generator<void, Candidate[], void> {
   const before = judgePlan(project, activePlan(project), shelf);
   const parts = nearestFirst(
     shelf.items.filter((gear) => pocketOf(gear) === pocket),
@@ -189,6 +204,7 @@ export function judgeCandidates(
     judged.push(judgeCandidate(project, shelf, before, gear));
     if (judged.length === FIRST_SCREEN && parts.length > FIRST_SCREEN)
       onfirst?.([...judged].sort(bestFirst));
+    yield;
   }
   return judged.sort(bestFirst);
 }

@@ -40,6 +40,19 @@ export interface Question {
  * move the merit most. Each end is judged on the whole plan.
  */
 export function questionsOf(project: Project, shelf: Shelf, judgement: Judgement): Question[] {
+  const asking = askingQuestions(project, shelf, judgement);
+  for (;;) {
+    const step = asking.next();
+    if (step.done) return step.value;
+  }
+}
+
+/** The same question by question, for a worker that has other things to do between. */
+export function* askingQuestions(
+  project: Project,
+  shelf: Shelf,
+  judgement: Judgement
+): Generator<void, Question[], void> {
   const before = watched(project, judgement);
   const questions: Question[] = [];
   const standing = new Set(judgement.findings.map((finding) => finding.key));
@@ -68,6 +81,7 @@ export function questionsOf(project: Project, shelf: Shelf, judgement: Judgement
         low.judged.merit.onceSettledHundredths - high.judged.merit.onceSettledHundredths
       )
     });
+    yield;
   }
   return questions.sort(
     (a, b) =>

@@ -100,13 +100,13 @@ function tried(
   };
 }
 
-function remedyOf(
+function* remedyOf(
   project: Project,
   shelf: Shelf,
   before: Judgement,
   finding: Finding,
   proposal: Proposal
-): Remedy | undefined {
+): Generator<void, Remedy | undefined, void> {
   if (!('parts' in proposal))
     return tried(project, shelf, before, finding, proposal.label, proposal.act);
   const plan = activePlan(project);
@@ -117,6 +117,7 @@ function remedyOf(
     const remedy = tried(project, shelf, before, finding, proposal.label(gear), act);
     if (remedy?.mends) return remedy;
     easing ??= remedy;
+    yield;
   }
   return easing;
 }
@@ -155,6 +156,20 @@ export function remediesFor(
   judgement: Judgement,
   finding: Finding
 ): Remedy[] {
+  const looking = lookingForRemedies(project, shelf, judgement, finding);
+  for (;;) {
+    const step = looking.next();
+    if (step.done) return step.value;
+  }
+}
+
+/** The same one tried part at a time, for a worker that has other things to do between. */
+export function* lookingForRemedies(
+  project: Project,
+  shelf: Shelf,
+  judgement: Judgement,
+  finding: Finding
+): Generator<void, Remedy[], void> {
   const context = contextOf(project, shelf, judgement, finding);
   if (!context) return [];
   const proposals =
@@ -163,7 +178,8 @@ export function remediesFor(
       : finding.row.propose(context as AngleContext, finding);
   const remedies: Remedy[] = [];
   for (const proposal of proposals) {
-    const remedy = remedyOf(project, shelf, judgement, finding, proposal);
+    const remedy = yield* remedyOf(project, shelf, judgement, finding, proposal);
+    yield;
     if (remedy && !remedies.some((one) => one.label === remedy.label)) remedies.push(remedy);
     if (remedies.filter((one) => one.mends && one.brings.length === 0).length >= MOST_REMEDIES)
       break;
