@@ -28,7 +28,7 @@ const outer = {
   routes: ['routes', 'ui', 'state', 'data', 'workers', 'catalogue'],
   ui: ['ui', 'state', 'workers', 'catalogue'],
   state: ['state', 'data', 'workers', 'catalogue'],
-  workers: ['workers', 'catalogue'],
+  workers: ['workers', 'data', 'catalogue'],
   data: ['data', 'catalogue'],
   catalogue: ['catalogue']
 };

@@ -1,38 +1,145 @@
 import { shelfOf } from '../catalogue/load-catalogue';
-import { judgeCandidates } from '../core/judge/candidates';
+import { judgeCandidate, judgingCandidates } from '../core/judge/candidates';
 import { closeJoints } from '../core/judge/close-joints';
 import { disputesOf } from '../core/judge/disputes';
 import { judgePlan } from '../core/judge/judge-plan';
-import { questionsOf } from '../core/judge/questions';
-import { remediesFor } from '../core/judge/settle';
+import { askingQuestions } from '../core/judge/questions';
+import { lookingForRemedies, remediesFor } from '../core/judge/settle';
 import { activePlan } from '../core/model/active-plan';
+import type { Pocket } from '../core/model/pocket';
+import type { Project } from '../core/model/project';
+import { readingGearRows } from '../core/formats/csv-columns';
 import { packFirstKit } from '../core/pack/first-kit';
-import type { JudgeWorker } from './judge-protocol';
+import { SatchelDatabase } from '../data/database';
+import { ProjectRepository } from '../data/project-repository';
+import type { Candidate } from '../core/judge/candidates';
+import type { CsvReading } from '../core/formats/csv-columns';
+import type { JudgeWorker, Outcome, SettledPart } from './judge-protocol';
+import { atOnce, priorities, Scheduler, type Sliced } from './scheduler';
+
+const judged = (project: Project) => {
+  const shelf = shelfOf(project);
+  return { shelf, judgement: judgePlan(project, activePlan(project), shelf) };
+};
+
+/** Remedies are handed over in handfuls: a message for each would cost more than finding them. */
+const HANDFUL = 6;
+
+function* settling(
+  project: Project,
+  visible: readonly string[],
+  onpart: (part: SettledPart) => void
+): Sliced<void> {
+  const { shelf, judgement } = judged(project);
+  const seen = new Set(visible);
+  const first = judgement.findings.filter(({ key }) => seen.has(key));
+  const rest = judgement.findings.filter(({ key }) => !seen.has(key));
+  for (const [findings, priority] of [
+    [first, priorities.visible],
+    [rest, priorities.later]
+  ] as const) {
+    let remedies: NonNullable<SettledPart['remedies']> = {};
+    for (const [at, finding] of findings.entries()) {
+      const looking = lookingForRemedies(project, shelf, judgement, finding);
+      for (;;) {
+        yield priority;
+        const step = looking.next();
+        if (!step.done) continue;
+        remedies[finding.key] = step.value;
+        break;
+      }
+      if (at % HANDFUL === HANDFUL - 1 || at === findings.length - 1) {
+        onpart({ remedies });
+        remedies = {};
+      }
+    }
+  }
+  yield priorities.later;
+  onpart({ joints: closeJoints(project, shelf, judgement) });
+  const asking = askingQuestions(project, shelf, judgement);
+  for (;;) {
+    yield priorities.later;
+    const step = asking.next();
+    if (step.done) {
+      onpart({ questions: step.value });
+      return;
+    }
+  }
+}
+
+function* choosing(
+  project: Project,
+  pocket: Pocket,
+  onfirst: (first: Candidate[]) => void
+): Sliced<Candidate[]> {
+  let told = false;
+  const judging = judgingCandidates(project, shelfOf(project), pocket, (first) => {
+    told = true;
+    onfirst(first);
+  });
+  for (;;) {
+    const step = judging.next();
+    if (step.done) return step.value;
+    yield told ? priorities.soon : priorities.urgent;
+  }
+}
+
+function* readingRows(...asked: Parameters<JudgeWorker['readRows']>): Sliced<CsvReading> {
+  const [headers, rows, columns, defaults, onprogress] = asked;
+  const reading = readingGearRows(headers, rows, columns, defaults);
+  for (;;) {
+    const step = reading.next();
+    if (step.done) return step.value;
+    onprogress(step.value);
+    yield priorities.soon;
+  }
+}
+
+async function must<T>(outcome: Promise<Outcome<T>>): Promise<T> {
+  const one = await outcome;
+  if (!one.cancelled) return one.done as T;
+  throw new Error('This was asked for again before it was answered.');
+}
 
 /** What the judging worker does, apart from the worker it is done in. */
-export const judgeWork: JudgeWorker = {
-  async settle(project) {
-    const shelf = shelfOf(project);
-    const judgement = judgePlan(project, activePlan(project), shelf);
-    return {
-      remedies: Object.fromEntries(
-        judgement.findings.map((finding) => [
-          finding.key,
-          remediesFor(project, shelf, judgement, finding)
-        ])
-      ),
-      joints: closeJoints(project, shelf, judgement),
-      questions: questionsOf(project, shelf, judgement)
-    };
-  },
-  async candidates(project, pocket, onfirst) {
-    return judgeCandidates(project, shelfOf(project), pocket, onfirst);
-  },
-  async disputes(project, where) {
-    const shelf = shelfOf(project);
-    return disputesOf(project, shelf, judgePlan(project, activePlan(project), shelf), where);
-  },
-  async packFirst(project) {
-    return packFirstKit(project, shelfOf(project));
-  }
-};
+export function makeJudgeWork(queue = new Scheduler()): JudgeWorker {
+  let asked = 0;
+  /** Answers nothing else takes the place of. */
+  const own = <T>(what: string, work: () => T) =>
+    must(queue.run(`${what} ${asked++}`, priorities.urgent, atOnce(work)));
+  return {
+    settle: (project, visible, onpart) =>
+      queue.run('settle', priorities.visible, settling(project, visible, onpart)),
+    remediesOf: (project, findingKey) =>
+      own('remedies', () => {
+        const { shelf, judgement } = judged(project);
+        const finding = judgement.findings.find(({ key }) => key === findingKey);
+        return finding && remediesFor(project, shelf, judgement, finding);
+      }),
+    candidates: (project, pocket, onfirst) =>
+      queue.run('candidates', priorities.urgent, choosing(project, pocket, onfirst)),
+    candidate: (project, gearId) =>
+      own('candidate', () => {
+        const { shelf, judgement } = judged(project);
+        const gear = shelf.byId.get(gearId);
+        return gear && judgeCandidate(project, shelf, judgement, gear);
+      }),
+    leavePocket: () => queue.cancel('candidates'),
+    disputes: (project, where) =>
+      own('disputes', () => {
+        const { shelf, judgement } = judged(project);
+        return disputesOf(project, shelf, judgement, where);
+      }),
+    packFirst: (project) => own('pack', () => packFirstKit(project, shelfOf(project))),
+    readRows: (...rows) => queue.run('rows', priorities.soon, readingRows(...rows)),
+    stopReadingRows: () => queue.cancel('rows'),
+    async takeSnapshot(projectId) {
+      const database = new SatchelDatabase();
+      try {
+        await new ProjectRepository(database).takeSnapshot(projectId);
+      } finally {
+        database.close();
+      }
+    }
+  };
+}

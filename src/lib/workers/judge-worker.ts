@@ -1,4 +1,4 @@
 import { expose } from 'comlink';
-import { judgeWork } from './judge-work';
+import { makeJudgeWork } from './judge-work';
 
-expose(judgeWork);
+expose(makeJudgeWork());
