@@ -93,13 +93,13 @@ test('what is kept but cannot be read is saved as it is, and one begins anew bes
   ).toBeVisible();
   await expect(page.getByText(/project\.scenes must be a list/)).toBeVisible();
   const download = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'Save it as it is' }).click();
+  await page.getByRole('button', { name: 'Export this project as it lies' }).click();
   const chunks: Buffer[] = [];
   for await (const chunk of await (await download).createReadStream()) chunks.push(chunk as Buffer);
   const saved = JSON.parse(Buffer.concat(chunks).toString('utf8'));
-  expect(saved.project.scenes).toBe('gone');
-  expect(saved.project.plans[0].lines).toHaveLength(14);
-  await page.getByRole('button', { name: 'Begin anew' }).click();
+  expect(saved.row.project.scenes).toBe('gone');
+  expect(saved.row.project.plans[0].lines).toHaveLength(14);
+  await page.getByRole('button', { name: 'Begin a new project' }).click();
   await expect(page.getByRole('button', { name: 'Pack a first kit' })).toBeVisible();
 });
 

@@ -70,7 +70,7 @@ test.describe('plans and projects', () => {
     await dialog.getByRole('button', { name: 'Drop Loom by the sea' }).click();
     await page.waitForURL((url) => url.pathname === '/');
     const first = page.getByRole('main');
-    await expect(first.getByText('Loom by the sea is dropped')).toBeVisible();
+    await expect(first.getByText('Loom by the sea is deleted')).toBeVisible();
     await first.getByRole('button', { name: 'bring it back' }).click();
     await page.waitForURL('**/satchel');
     await expect(verdict(page)).toHaveText('£58.00 over');

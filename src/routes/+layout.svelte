@@ -5,6 +5,7 @@
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import { SkeletonText } from 'carbon-components-svelte';
+  import { library } from '$lib/state/library.svelte';
   import { satchel } from '$lib/state/project-store.svelte';
   import { theme } from '$lib/state/theme.svelte';
   import type { Command } from '$lib/ui/shell/palette-entries';
@@ -12,6 +13,7 @@
   import TopBar from '$lib/ui/shell/TopBar.svelte';
   import { views } from '$lib/ui/shell/views';
   import Strap from '$lib/ui/strap/Strap.svelte';
+  import Lazy from '$lib/ui/shell/Lazy.svelte';
 
   const { children }: { children: Snippet } = $props();
   let keysOpen = $state(false);
@@ -45,6 +47,20 @@
       await goto('/satchel', { replaceState: true });
     }
   });
+
+  const wordsOf = (error: unknown) =>
+    (error instanceof Error ? error.message : String(error)).replace(/\.$/, '');
+
+  /** Closing the page would forget what is not in the database yet. */
+  function onbeforeunload(event: BeforeUnloadEvent) {
+    if (satchel.saved !== 'saved') event.preventDefault();
+  }
+
+  /** What breaks off beside any view is told, not swallowed. */
+  function onunhandledrejection(event: PromiseRejectionEvent) {
+    event.preventDefault();
+    satchel.failure = `Something broke off: ${wordsOf(event.reason)}. What you did is kept.`;
+  }
 
   const typing = (target: EventTarget | null) =>
     target instanceof HTMLElement &&
@@ -81,15 +97,20 @@
   }
 </script>
 
-<svelte:window {onkeydown} />
+<svelte:window {onkeydown} {onbeforeunload} {onunhandledrejection} />
 
 <a class="skip" href="#work">Skip to the work</a>
 <TopBar bind:plansOpen onkeys={() => (keysOpen = true)} onfind={() => (paletteOpen = true)} />
 {#if satchel.judgement}
-  <Strap
-    money={satchel.judgement.money}
-    onpostpone={(lineId) => satchel.act({ type: 'change line', lineId, patch: { step: 'later' } })}
-  />
+  {@const { money } = satchel.judgement}
+  <svelte:boundary>
+    <Strap
+      {money}
+      onpostpone={(lineId) =>
+        satchel.act({ type: 'change line', lineId, patch: { step: 'later' } })}
+    />
+    {#snippet failed()}<p class="tab-only" role="note">The strap could not be drawn.</p>{/snippet}
+  </svelte:boundary>
 {/if}
 {#if satchel.keeping === 'tab'}
   <p class="tab-only" role="note">
@@ -99,36 +120,75 @@
 {/if}
 {#if satchel.failure && satchel.status !== 'failed'}
   <div class="failure">
-    {#await import('$lib/ui/shell/FailureNote.svelte') then { default: FailureNote }}
-      <FailureNote says={satchel.failure} onclose={() => satchel.forgetFailure()} />
-    {/await}
+    <Lazy load={() => import('$lib/ui/shell/FailureNote.svelte')}>
+      {#snippet children(FailureNote)}
+        <FailureNote says={satchel.failure} onclose={() => satchel.forgetFailure()} />
+      {/snippet}
+    </Lazy>
   </div>
 {/if}
+{#if satchel.unsaved.length > 0}
+  <div class="failure">
+    <Lazy load={() => import('$lib/ui/shell/UnsavedNote.svelte')}>
+      {#snippet children(UnsavedNote)}<UnsavedNote />{/snippet}
+    </Lazy>
+  </div>
+{/if}
+{#snippet faultCard(title: string, says: string, onagain?: () => void)}
+  <Lazy load={() => import('$lib/ui/shell/FaultCard.svelte')}>
+    {#snippet children(FaultCard)}<FaultCard {title} {says} {onagain} />{/snippet}
+  </Lazy>
+{/snippet}
 <main id="work" tabindex="-1">
   {#if satchel.status === 'loading'}
     <div class="waiting" aria-busy="true">
       <SkeletonText heading /><SkeletonText paragraph lines={4} />
     </div>
   {:else if satchel.status === 'failed'}
-    {#await import('$lib/ui/shell/UnreadableCard.svelte') then { default: UnreadableCard }}
-      <UnreadableCard />
-    {/await}
+    {@render faultCard('What is kept here cannot be opened', satchel.failure)}
+  {:else if satchel.judgeFault !== undefined}
+    {@render faultCard(
+      'This project cannot be judged',
+      `Something in it was not expected: ${wordsOf(satchel.judgeFault)}.`
+    )}
   {:else}
-    {@render children()}
+    {#key satchel.project?.id}
+      <svelte:boundary>
+        {@render children()}
+        {#snippet failed(error, reset)}
+          {@render faultCard(
+            'This view could not be drawn',
+            `Something in it was not expected: ${wordsOf(error)}.`,
+            reset
+          )}
+        {/snippet}
+      </svelte:boundary>
+    {/key}
   {/if}
 </main>
+{#if library.waiting}
+  <Lazy load={() => import('$lib/ui/shell/ArrivalsDialog.svelte')}>
+    {#snippet children(ArrivalsDialog)}<ArrivalsDialog />{/snippet}
+  </Lazy>
+{/if}
 {#if satchel.status === 'ready'}
-  {#await import('$lib/ui/shell/PhoneBar.svelte') then { default: PhoneBar }}<PhoneBar />{/await}
+  <Lazy load={() => import('$lib/ui/shell/PhoneBar.svelte')}>
+    {#snippet children(PhoneBar)}<PhoneBar />{/snippet}
+  </Lazy>
 {/if}
 {#if keysOpen}
-  {#await import('$lib/ui/shell/KeysDialog.svelte') then { default: KeysDialog }}
-    <KeysDialog bind:open={keysOpen} />
-  {/await}
+  <Lazy load={() => import('$lib/ui/shell/KeysDialog.svelte')}
+    >{#snippet children(KeysDialog)}
+      <KeysDialog bind:open={keysOpen} />
+    {/snippet}</Lazy
+  >
 {/if}
 {#if paletteWanted}
-  {#await import('$lib/ui/shell/Palette.svelte') then { default: Palette }}
-    <Palette bind:open={paletteOpen} oncommand={command} />
-  {/await}
+  <Lazy load={() => import('$lib/ui/shell/Palette.svelte')}
+    >{#snippet children(Palette)}
+      <Palette bind:open={paletteOpen} oncommand={command} />
+    {/snippet}</Lazy
+  >
 {/if}
 
 <style>

@@ -1,12 +1,28 @@
+import { applyPatches, type Patch } from 'immer';
 import type { Act } from '../core/acts/act';
 import { actWords } from '../core/acts/act-words';
-import { applyRecorded, redoChange, undoChange } from '../core/acts/record-act';
+import { applyRecorded } from '../core/acts/record-act';
 import type { Project } from '../core/model/project';
 import { shelfOf } from '../catalogue/load-catalogue';
-import { CHECKS, type ProjectRow, type SatchelDatabase, type StepRow } from './database';
+import {
+  CHECKS,
+  type CopyRow,
+  type FileMark,
+  type HeadRow,
+  type ProjectRow,
+  type SatchelDatabase,
+  type StepRow
+} from './database';
 
 /** The log grows no longer than this; older acts can no longer be undone. */
 const MOST_STEPS = 500;
+/** So many small writes are gone through when a project is opened; past it a snapshot is due. */
+const MOST_JOURNAL = 64;
+/** Files a project has passed through that are remembered. */
+const MOST_MARKS = 50;
+/** What was replaced or deleted is kept this long. */
+export const COPY_DAYS = 30;
+const DAY_MS = 24 * 60 * 60 * 1000;
 
 /** What is kept cannot be read as a project any more. */
 export class StoredProjectError extends Error {}
@@ -17,89 +33,132 @@ export interface UndoState {
   redo: string | undefined;
 }
 
-/** A project taken away, with all that brings it back. */
-export interface RemovedProject {
-  row: ProjectRow;
-  steps: StepRow[];
+/** A project as the database holds it. */
+export interface KeptProject extends UndoState {
+  project: Project;
+  head: HeadRow;
 }
 
-function rowOf(project: Project, revision: number): ProjectRow {
-  return { id: project.id, project, savedAt: Date.now(), revision, checkedAs: CHECKS };
+/** A project to keep, with the files it has passed through. */
+export interface IncomingProject {
+  project: Project;
+  marks: readonly string[];
 }
 
-/** Reads and writes whole projects. Every write is one transaction over the project and its log. */
+/** Everything kept of one project, just as it lies there. */
+export interface RawProject {
+  head: HeadRow | undefined;
+  row: ProjectRow | undefined;
+  journal: unknown[];
+  log: unknown[];
+}
+
+const marksAt = (marks: readonly string[], revision: number): FileMark[] =>
+  marks.slice(-MOST_MARKS).map((id) => ({ id, revision }));
+
+/** Keys of one project in a table whose key begins with the project's. */
+const all = (id: string): [[string, number], [string, number]] => [
+  [id, -Infinity],
+  [id, Infinity]
+];
+
+/**
+ * Reads and writes projects. A write is one transaction: a small patch in the journal, a step in the
+ * log, and the head. The snapshot is written anew only now and then.
+ */
 export class ProjectRepository {
   constructor(private readonly db: SatchelDatabase) {}
 
-  async list(): Promise<{ id: string; name: string; savedAt: number }[]> {
-    const rows = await this.db.projects.orderBy('savedAt').reverse().toArray();
-    return rows.map(({ id, project, savedAt }) => ({ id, name: project.name, savedAt }));
+  private get tables() {
+    const { heads, projects, journal, log, copies, settings } = this.db;
+    return [heads, projects, journal, log, copies, settings];
   }
 
-  /** The row as kept; a project older than the checks is checked before anything trusts it. @throws StoredProjectError */
-  async load(id: string): Promise<ProjectRow | undefined> {
-    const row = await this.db.projects.get(id);
-    if (!row || row.checkedAs === CHECKS) return row;
+  /** Every project kept here, the last changed first. Nothing but the heads is read. */
+  async list(): Promise<{ id: string; name: string; savedAt: number }[]> {
+    const heads = await this.db.heads.orderBy('savedAt').reverse().toArray();
+    return heads.map(({ id, name, savedAt }) => ({ id, name, savedAt }));
+  }
+
+  /** The project as kept, checked when no check has passed it yet. @throws StoredProjectError */
+  async load(id: string): Promise<KeptProject | undefined> {
+    const { head, row, journal } = await this.db.transaction(
+      'r',
+      this.db.heads,
+      this.db.projects,
+      this.db.journal,
+      async () => {
+        const [head, row] = await Promise.all([this.db.heads.get(id), this.db.projects.get(id)]);
+        const since = row ? row.revision + 1 : 0;
+        const journal = await this.db.journal
+          .where(':id')
+          .between([id, since], [id, Infinity])
+          .toArray();
+        return { head, row, journal };
+      }
+    );
+    if (!head && !row) return undefined;
+    if (!head || !row) throw new StoredProjectError('Part of the project kept here is missing.');
+    let project =
+      row.checkedAs === CHECKS && looksLikeProject(row.project)
+        ? row.project
+        : await this.checked(row);
+    try {
+      for (const { patches } of journal) project = applyPatches(project, patches);
+    } catch (error) {
+      throw new StoredProjectError(
+        `A change kept here cannot be read: ${error instanceof Error ? error.message : String(error)}`
+      );
+    }
+    if (journal.length > 0 && !looksLikeProject(project))
+      throw new StoredProjectError('The project kept here cannot be read after its last changes.');
+    return this.withWords({ project, head });
+  }
+
+  /** A project that older checks have passed, or none: mended where only the form is old, and checked whole. */
+  private async checked(row: ProjectRow): Promise<Project> {
     // Checking is fetched only for what an older build has kept.
-    const { checkProject } = await import('../core/formats/satchel-file');
+    const { checkProject, withoutNulls } = await import('../core/formats/satchel-file');
     const { faultSentence } = await import('../core/formats/faults');
-    const faults = checkProject(row.project, 'project');
-    if (faults.length > 0) {
+    const project = withoutNulls(row.project) as Project;
+    const faults = checkProject(project, 'project');
+    if (faults.length > 0)
       throw new StoredProjectError(
         `The project kept here cannot be read: ${faults.slice(0, 3).map(faultSentence).join(' ')}`
       );
-    }
-    await this.db.projects.update(id, { checkedAs: CHECKS });
-    return { ...row, checkedAs: CHECKS };
+    await this.db.projects.update(row.id, { project, checkedAs: CHECKS });
+    return project;
   }
 
-  /** The row opened last, unchecked. */
-  async openAsKept(): Promise<unknown> {
-    const id = await this.openId();
-    return id === undefined ? undefined : this.db.projects.get(id);
+  private async withWords({
+    project,
+    head
+  }: {
+    project: Project;
+    head: HeadRow;
+  }): Promise<KeptProject> {
+    const [undo, redo] = await Promise.all([
+      head.position > 0 ? this.db.log.get([head.id, head.position - 1]) : undefined,
+      head.position < head.top ? this.db.log.get([head.id, head.position]) : undefined
+    ]);
+    return { project, head, undo: undo?.label, redo: redo?.label };
   }
 
-  /** Every project kept here, in the order of their ids. */
-  async all(): Promise<Project[]> {
-    return (await this.db.projects.orderBy('id').toArray()).map(({ project }) => project);
-  }
-
-  /** Keeps several projects in one transaction and opens the first. */
-  async addAll(projects: readonly Project[]): Promise<number> {
-    return this.db.transaction(
-      'rw',
-      this.db.projects,
-      this.db.steps,
-      this.db.settings,
-      async () => {
-        let first = 0;
-        for (const project of [...projects].reverse()) first = await this.add(project);
-        return first;
-      }
-    );
-  }
-
-  /** Takes a project away, with its log. */
-  async remove(id: string): Promise<RemovedProject | undefined> {
-    const tables = [this.db.projects, this.db.steps, this.db.settings];
-    return this.db.transaction('rw', tables, async () => {
-      const row = await this.db.projects.get(id);
-      const steps = await this.db.steps.where('projectId').equals(id).toArray();
-      await this.db.projects.delete(id);
-      await this.db.steps.where('projectId').equals(id).delete();
-      if ((await this.openId()) === id) await this.db.settings.delete('open project');
-      return row && { row, steps };
-    });
-  }
-
-  /** Puts a removed project back as it was, its log too, and opens it. */
-  async putBack({ row, steps }: RemovedProject): Promise<void> {
-    const tables = [this.db.projects, this.db.steps, this.db.settings];
-    await this.db.transaction('rw', tables, async () => {
-      await this.db.projects.put(row);
-      await this.db.steps.bulkPut(steps);
-      await this.setOpenId(row.id);
-    });
+  /** Everything kept of a project as it lies there, readable or not. */
+  async raw(id: string): Promise<RawProject> {
+    const [head, row, journal, log] = await Promise.all([
+      this.db.heads.get(id),
+      this.db.projects.get(id),
+      this.db.journal
+        .where(':id')
+        .between(...all(id))
+        .toArray(),
+      this.db.log
+        .where(':id')
+        .between(...all(id))
+        .toArray()
+    ]);
+    return { head, row, journal, log };
   }
 
   async openId(): Promise<string | undefined> {
@@ -110,109 +169,339 @@ export class ProjectRepository {
     await this.db.settings.put({ key: 'open project', value: id });
   }
 
-  /** Keeps a project that was not here before, and opens it. */
-  async add(project: Project): Promise<number> {
-    return this.db.transaction(
-      'rw',
-      this.db.projects,
-      this.db.steps,
-      this.db.settings,
-      async () => {
-        await this.db.steps.where('projectId').equals(project.id).delete();
-        const before = await this.db.projects.get(project.id);
-        const revision = (before?.revision ?? 0) + 1;
-        await this.db.projects.put(rowOf(project, revision));
-        await this.db.settings.put({ key: 'open project', value: project.id });
-        return revision;
-      }
-    );
-  }
-
-  /**
-   * Applies an act to what is kept now, which may be newer than what this tab shows, and logs it.
-   * @throws ActError when the act names what another tab has taken away
-   */
-  async commit(projectId: string, act: Act): Promise<ProjectRow> {
-    return this.db.transaction('rw', this.db.projects, this.db.steps, async () => {
-      const row = await this.rowOf(projectId);
-      const { project, change } = applyRecorded(row.project, act);
-      if (change.patches.length === 0) return row;
-      const label = actWords(act, row.project, shelfOf(row.project));
-      await this.db.steps.where({ projectId, undone: 1 }).delete();
-      await this.db.steps.add({ projectId, at: Date.now(), label, change, undone: 0 } as StepRow);
-      await this.forgetOldSteps(projectId);
-      return this.write(project, row);
+  /** Keeps projects that are not here yet in one transaction and opens the first. @throws when an id is taken */
+  async addAll(incoming: readonly IncomingProject[]): Promise<void> {
+    await this.db.transaction('rw', this.tables, async () => {
+      for (const one of incoming) await this.addOne(one);
+      if (incoming[0]) await this.setOpenId(incoming[0].project.id);
     });
   }
 
-  async undo(projectId: string): Promise<ProjectRow | undefined> {
-    return this.turn(projectId, 0);
+  private async addOne({ project, marks }: IncomingProject): Promise<void> {
+    const { id } = project;
+    if (await this.db.heads.get(id)) throw new Error(`A project "${id}" is kept here already.`);
+    await this.db.projects.put({ id, project, revision: 1, checkedAs: CHECKS });
+    await this.db.heads.put({
+      id,
+      name: project.name,
+      savedAt: Date.now(),
+      revision: 1,
+      position: 0,
+      top: 0,
+      marks: marksAt(marks, 1)
+    });
   }
 
-  async redo(projectId: string): Promise<ProjectRow | undefined> {
-    return this.turn(projectId, 1);
+  /** Keeps one project that is not here yet, and opens it. */
+  async add(project: Project, marks: readonly string[] = []): Promise<KeptProject> {
+    await this.addAll([{ project, marks }]);
+    return (await this.load(project.id))!;
   }
 
-  async undoState(projectId: string): Promise<UndoState> {
-    const [undo, redo] = await Promise.all([
-      this.lastStep(projectId, 0),
-      this.lastStep(projectId, 1)
-    ]);
-    return { undo: undo?.label, redo: redo?.label };
+  /** An id like the one given that no project here has. */
+  async freeId(wanted: string): Promise<string> {
+    const taken = new Set(await this.db.heads.toCollection().primaryKeys());
+    let id = wanted;
+    for (let number = 2; taken.has(id); number++) id = `${wanted.slice(0, 50)}-${number}`;
+    return id;
+  }
+
+  /**
+   * Puts another project in the place of the one kept under its id. The one replaced is kept as a copy,
+   * and where it could be read the replacing is an act that undo takes back.
+   */
+  async replace({ project, marks }: IncomingProject): Promise<void> {
+    // Before the transaction, which would not wait for the checks to be fetched.
+    const known = await this.load(project.id).catch(() => undefined);
+    await this.db.transaction('rw', this.tables, async () => {
+      await this.keepCopy(project.id, 'replaced');
+      const kept = known && (await this.load(project.id));
+      if (kept) {
+        const { head } = await this.commit(kept, { type: 'replace project', project });
+        await this.db.heads.update(project.id, { marks: marksAt(marks, head.revision) });
+      } else {
+        await this.forget(project.id);
+        await this.addOne({ project, marks });
+      }
+      await this.setOpenId(project.id);
+    });
+  }
+
+  /** Takes a project away, with its log; it is kept as a copy for a while. */
+  async remove(id: string): Promise<CopyRow | undefined> {
+    return this.db.transaction('rw', this.tables, async () => {
+      const copy = await this.keepCopy(id, 'deleted');
+      await this.forget(id);
+      if ((await this.openId()) === id) await this.db.settings.delete('open project');
+      return copy;
+    });
+  }
+
+  private async forget(id: string): Promise<void> {
+    await this.db.heads.delete(id);
+    await this.db.projects.delete(id);
+    await this.db.journal
+      .where(':id')
+      .between(...all(id))
+      .delete();
+    await this.db.log
+      .where(':id')
+      .between(...all(id))
+      .delete();
+  }
+
+  private async keepCopy(id: string, why: CopyRow['why']): Promise<CopyRow | undefined> {
+    const { head, row, journal, log } = await this.raw(id);
+    if (!head || !row) return undefined;
+    let { project, revision } = row;
+    try {
+      for (const { patches } of journal as { patches: Patch[] }[])
+        project = applyPatches(project, patches);
+      revision = head.revision;
+    } catch {
+      // What cannot be read goes into the copy as it lies there.
+    }
+    const copy = {
+      projectId: id,
+      name: head.name,
+      at: Date.now(),
+      why,
+      head,
+      row: { ...row, project, revision },
+      steps: log as StepRow[]
+    };
+    const number = await this.db.copies.add(copy as CopyRow);
+    return { ...copy, number };
+  }
+
+  /** Copies of what was replaced or deleted, the newest first; those whose time is over are dropped. */
+  async copies(
+    now = Date.now()
+  ): Promise<Pick<CopyRow, 'number' | 'projectId' | 'name' | 'at' | 'why'>[]> {
+    await this.db.copies
+      .where('at')
+      .below(now - COPY_DAYS * DAY_MS)
+      .delete();
+    const copies = await this.db.copies.orderBy('at').reverse().toArray();
+    return copies.map(({ number, projectId, name, at, why }) => ({
+      number,
+      projectId,
+      name,
+      at,
+      why
+    }));
+  }
+
+  /** Puts a copy back, its log too, and opens it: under its own id where that is free, else beside what is there. */
+  async putBack(number: number): Promise<string | undefined> {
+    return this.db.transaction('rw', this.tables, async () => {
+      const copy = await this.db.copies.get(number);
+      if (!copy) return undefined;
+      const { head, row, steps } = copy;
+      const id = await this.freeId(copy.projectId);
+      const project =
+        id === copy.projectId || !looksLikeProject(row.project)
+          ? row.project
+          : { ...row.project, id };
+      await this.db.projects.put({ ...row, id, project });
+      await this.db.heads.put({ ...head, id, savedAt: Date.now(), revision: row.revision });
+      await this.db.log.bulkPut(steps.map((step) => ({ ...step, projectId: id })));
+      await this.db.copies.delete(number);
+      await this.setOpenId(id);
+      return id;
+    });
+  }
+
+  /** Notes that a project as it is now has gone out into a file. Answers with every mark the file carries. */
+  async mark(id: string, mark: string): Promise<string[]> {
+    return this.db.transaction('rw', this.db.heads, async () => {
+      const head = await this.db.heads.get(id);
+      if (!head) return [mark];
+      const marks = [...head.marks, { id: mark, revision: head.revision }].slice(-MOST_MARKS);
+      await this.db.heads.update(id, { marks });
+      return marks.map((one) => one.id);
+    });
+  }
+
+  /**
+   * Applies an act to what is kept now, which may be newer than what this tab knows, and logs it.
+   * @param known the project as this tab last saw it in the database
+   * @throws ActError when the act names what another tab has taken away
+   */
+  async commit(known: KeptProject, act: Act): Promise<KeptProject> {
+    return this.write(known, async ({ project, head }) => {
+      const { project: next, change } = applyRecorded(project, act);
+      if (change.patches.length === 0) return undefined;
+      const label = actWords(act, project, shelfOf(project));
+      const step = { projectId: head.id, position: head.position, at: Date.now(), label, change };
+      if (head.top > head.position)
+        await this.db.log
+          .where(':id')
+          .between([head.id, head.position], [head.id, Infinity])
+          .delete();
+      return {
+        project: next,
+        patches: change.patches,
+        position: head.position + 1,
+        top: head.position + 1,
+        step,
+        words: { undo: label, redo: undefined }
+      };
+    });
+  }
+
+  async undo(known: KeptProject): Promise<KeptProject> {
+    return this.turn(known, 'undo');
+  }
+
+  async redo(known: KeptProject): Promise<KeptProject> {
+    return this.turn(known, 'redo');
+  }
+
+  private async turn(known: KeptProject, way: 'undo' | 'redo'): Promise<KeptProject> {
+    const kept = await this.write(known, async ({ project, head }) => {
+      const at = way === 'undo' ? head.position - 1 : head.position;
+      const step = at < 0 || at >= head.top ? undefined : await this.db.log.get([head.id, at]);
+      if (!step) return undefined;
+      const patches = way === 'undo' ? step.change.inverse : step.change.patches;
+      return {
+        project: applyPatches(project, patches),
+        patches,
+        position: way === 'undo' ? at : at + 1,
+        top: head.top
+      };
+    });
+    return this.withWords(kept);
+  }
+
+  /** One change in one transaction, on what is kept then. */
+  private async write(
+    known: KeptProject,
+    change: (now: KeptProject) => Promise<
+      | {
+          project: Project;
+          patches: Patch[];
+          position: number;
+          top: number;
+          step?: StepRow;
+          words?: UndoState;
+        }
+      | undefined
+    >
+  ): Promise<KeptProject> {
+    const { heads, projects, journal, log } = this.db;
+    const { id } = known.head;
+    return this.db.transaction('rw', heads, projects, journal, log, async () => {
+      const head = await heads.get(id);
+      if (!head)
+        throw new StoredProjectError(
+          'The project is not kept here any more; it may have been deleted in another tab.'
+        );
+      const now =
+        head.revision === known.head.revision ? { ...known, head } : await this.since(known, head);
+      const done = await change(now);
+      if (!done) return now;
+      const next: HeadRow = {
+        ...head,
+        name: done.project.name,
+        savedAt: Date.now(),
+        revision: head.revision + 1,
+        position: done.position,
+        top: done.top
+      };
+      await Promise.all([
+        journal.add({ projectId: id, revision: next.revision, patches: done.patches }),
+        done.step && log.put(done.step),
+        heads.put(next)
+      ]);
+      return { project: done.project, head: next, undo: undefined, redo: undefined, ...done.words };
+    });
+  }
+
+  /** What another tab has written since, on top of what this one knows; from the snapshot where that is newer. */
+  private async since(known: KeptProject, head: HeadRow): Promise<KeptProject> {
+    const rows = await this.db.journal
+      .where(':id')
+      .between([head.id, known.head.revision + 1], [head.id, Infinity])
+      .toArray();
+    if (rows.length === 0 || rows.length !== head.revision - known.head.revision)
+      return (await this.load(head.id))!;
+    let { project } = known;
+    for (const { patches } of rows) project = applyPatches(project, patches);
+    return { project, head, undo: undefined, redo: undefined };
   }
 
   /** What was done last and can be undone, newest first, in words. */
   async recentActs(projectId: string, most: number): Promise<string[]> {
-    const steps = await this.db.steps.where({ projectId, undone: 0 }).reverse().sortBy('sequence');
-    return steps.slice(0, most).map(({ label }) => label);
+    const head = await this.db.heads.get(projectId);
+    if (!head) return [];
+    const steps = await this.db.log
+      .where(':id')
+      .between([projectId, Math.max(0, head.position - most)], [projectId, head.position])
+      .toArray();
+    return steps.reverse().map(({ label }) => label);
   }
 
-  /** The kept row, for watching. */
-  row(projectId: string): Promise<ProjectRow | undefined> {
-    return this.db.projects.get(projectId);
+  /** The head, for watching. */
+  head(projectId: string): Promise<HeadRow | undefined> {
+    return this.db.heads.get(projectId);
   }
 
-  private async write(project: Project, before: ProjectRow): Promise<ProjectRow> {
-    const row = rowOf(project, before.revision + 1);
-    await this.db.projects.put(row);
-    return row;
+  /** True when so many writes lie behind the snapshot that a new one should be taken. */
+  async snapshotIsDue(id: string): Promise<boolean> {
+    return (
+      (await this.db.journal
+        .where(':id')
+        .between(...all(id))
+        .count()) >= MOST_JOURNAL
+    );
   }
 
-  private async rowOf(projectId: string): Promise<ProjectRow> {
-    const row = await this.db.projects.get(projectId);
-    if (!row)
-      throw new StoredProjectError(
-        'The project is not kept here any more; it may have been deleted in another tab.'
-      );
-    return row;
-  }
-
-  private async lastStep(projectId: string, undone: 0 | 1): Promise<StepRow | undefined> {
-    const steps = await this.db.steps.where({ projectId, undone }).sortBy('sequence');
-    // Undone steps wait in the order they were done: the earliest of them comes back first.
-    return undone === 0 ? steps.at(-1) : steps[0];
-  }
-
-  private async turn(projectId: string, undone: 0 | 1): Promise<ProjectRow | undefined> {
-    return this.db.transaction('rw', this.db.projects, this.db.steps, async () => {
-      const step = await this.lastStep(projectId, undone);
-      if (!step) return undefined;
-      const row = await this.rowOf(projectId);
-      const project =
-        undone === 0 ? undoChange(row.project, step.change) : redoChange(row.project, step.change);
-      await this.db.steps.update(step.sequence, { undone: undone === 0 ? 1 : 0 });
-      return this.write(project, row);
+  /** Writes a snapshot of a project as it is and drops the journal before it; the log keeps its newest steps. */
+  async takeSnapshot(id: string): Promise<void> {
+    await this.db.transaction('rw', this.tables, async () => {
+      const kept = await this.load(id);
+      if (!kept) return;
+      const { project, head } = kept;
+      await this.db.projects.put({ id, project, revision: head.revision, checkedAs: CHECKS });
+      await this.db.journal
+        .where(':id')
+        .between(...all(id))
+        .delete();
+      await this.db.log
+        .where(':id')
+        .between([id, -Infinity], [id, head.position - MOST_STEPS])
+        .delete();
     });
   }
 
-  private async forgetOldSteps(projectId: string): Promise<void> {
-    const count = await this.db.steps.where('projectId').equals(projectId).count();
-    if (count <= MOST_STEPS) return;
-    const oldest = await this.db.steps
-      .where('projectId')
-      .equals(projectId)
-      .limit(count - MOST_STEPS)
-      .primaryKeys();
-    await this.db.steps.bulkDelete(oldest);
+  /** Every project kept here, those that cannot be read as they lie there; in the order of their ids. */
+  async everything(): Promise<{ id: string; kept?: KeptProject; raw?: RawProject }[]> {
+    const ids = await this.db.heads.toCollection().primaryKeys();
+    return Promise.all(
+      ids.map(async (id) => {
+        try {
+          const kept = await this.load(id);
+          if (kept) return { id, kept };
+        } catch {
+          // Told by what is handed out in its place.
+        }
+        return { id, raw: await this.raw(id) };
+      })
+    );
   }
+}
+
+/** The rough shape, for what a check has passed before and something has spoilt since. */
+function looksLikeProject(value: unknown): value is Project {
+  const project = value as Partial<Project> | null | undefined;
+  return (
+    typeof project === 'object' &&
+    project !== null &&
+    Array.isArray(project.scenes) &&
+    Array.isArray(project.plans) &&
+    project.plans.length > 0 &&
+    project.plans.every((plan) => Array.isArray(plan?.lines) && Array.isArray(plan.rigs)) &&
+    Array.isArray(project.ownGear)
+  );
 }

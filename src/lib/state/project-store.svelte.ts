@@ -2,109 +2,105 @@ import { liveQuery, type Subscription } from 'dexie';
 import { catalogue, shelfOf } from '../catalogue/load-catalogue';
 import { demoProject } from '../catalogue/demo-project';
 import { answerAct } from '../core/acts/answer-act';
-import { ActError, applyAct } from '../core/acts/apply-act';
+import { actWords } from '../core/acts/act-words';
+import { ActError } from '../core/acts/apply-act';
 import type { Act } from '../core/acts/act';
-import { faultSentence } from '../core/formats/faults';
-import { judgePlan } from '../core/judge/judge-plan';
-import type { JointsClosed } from '../core/judge/close-joints';
+import { withFreshIds } from '../core/acts/fresh-ids';
+import { judgePlan, type Judgement } from '../core/judge/judge-plan';
+import type { Candidate } from '../core/judge/candidates';
 import type { Question } from '../core/judge/questions';
 import type { Remedy } from '../core/judge/settle';
 import type { Plan } from '../core/model/plan';
 import type { Project } from '../core/model/project';
 import { activePlan } from '../core/model/active-plan';
-import { type ProjectRow, SatchelDatabase } from '../data/database';
+import { SatchelDatabase } from '../data/database';
 import {
+  type KeptProject,
   ProjectRepository,
-  type RemovedProject,
   StoredProjectError,
   type UndoState
 } from '../data/project-repository';
 import { askJudge } from '../workers/connect-judge';
+import { ActQueue } from './act-queue';
 import { asOfToday } from './as-of-today';
-
-/** Reading and checking files is fetched when a file is asked for, not with the first view. */
-const files = () => import('../core/formats/satchel-file');
+import { sentenceOf } from './fault-words';
+import { RemedyStore } from './remedy-store.svelte';
 
 type Status = 'loading' | 'no project' | 'ready' | 'failed';
 type Saved = 'saved' | 'saving' | 'failed';
 
-/** The database wraps the browser's own error, sometimes twice. */
-function isStorageFull(error: unknown): boolean {
-  for (
-    let inner = error;
-    typeof inner === 'object' && inner !== null;
-    inner = (inner as { inner?: unknown }).inner
-  ) {
-    if ((inner as { name?: unknown }).name === 'QuotaExceededError') return true;
-  }
-  return false;
-}
+/** An act is in the database before the page draws it, unless that takes longer than a frame. */
+const FRAME_MS = 16;
 
-/** A fault a person should read, with what to do about it. */
-function sentenceOf(error: unknown): string {
-  if (error instanceof ActError) return error.message;
-  if (isStorageFull(error)) {
-    return 'The browser has no room left to keep this. Export the project to a file, then make room.';
-  }
-  return error instanceof Error ? error.message : String(error);
-}
+const freshId = (kind: string): string =>
+  `${kind}-${crypto.randomUUID().replaceAll('-', '').slice(0, 12)}`;
 
 /**
  * The one project store: what is kept, what follows from it, and the acts that change it. The truth
- * is the row in the database; everything else is derived.
+ * is what the database holds; everything else is derived.
  */
-class ProjectStore {
+export class ProjectStore {
   status = $state<Status>('loading');
   saved = $state<Saved>('saved');
+  /** What was done and is not in the database yet because writing failed, oldest first, in words. */
+  unsaved = $state.raw<readonly string[]>([]);
+  /** Why writing failed, in a sentence. */
+  unsavedWhy = $state('');
   failure = $state('');
   project = $state.raw<Project | undefined>(undefined);
   undoState = $state.raw<UndoState>({ undo: undefined, redo: undefined });
-  remedies = $state.raw<Record<string, Remedy[]>>({});
-  joints = $state.raw<JointsClosed | undefined>(undefined);
-  questions = $state.raw<readonly Question[]>([]);
-  settling = $state(false);
-  /** Why remedies could not be looked for. The findings themselves are judged on the page and stand. */
-  settleFailure = $state('');
-  /** The project dropped last; it comes back as long as this tab is open. */
-  dropped = $state.raw<RemovedProject | undefined>(undefined);
+  /** The project that was to be opened, where it cannot be read. */
+  unreadableId = $state<string | undefined>(undefined);
   /** Where what is done is kept: a browser that refuses storage leaves this tab's memory. */
   keeping = $state<'browser' | 'tab'>('browser');
   /** The scene the bag shows its pictures for. */
   sceneId = $state('');
+  readonly advice = new RemedyStore();
 
   readonly shelf = $derived(this.project ? shelfOf(this.project) : catalogue);
   readonly plan = $derived(this.project && activePlan(this.project));
   /** The project as it is judged: prices looked at as of today. What is kept carries no day. */
   readonly asJudged = $derived(this.project && asOfToday(this.project));
-  readonly judgement = $derived(
-    this.asJudged && this.plan ? judgePlan(this.asJudged, this.plan, this.shelf) : undefined
-  );
+  readonly #judged = $derived.by((): { judgement?: Judgement; fault?: unknown } => {
+    if (!this.asJudged || !this.plan) return {};
+    try {
+      return { judgement: judgePlan(this.asJudged, this.plan, this.shelf) };
+    } catch (fault) {
+      return { fault };
+    }
+  });
+  readonly judgement = $derived(this.#judged.judgement);
+  /** Why the project on screen cannot be judged. */
+  readonly judgeFault = $derived(this.#judged.fault);
 
-  private repository = new ProjectRepository(new SatchelDatabase());
-  private watching: Subscription | undefined;
-  /** The revision on screen; an act of ours is shown before its own is known. */
-  private revision = 0;
-  private pending = 0;
-  private settleRound = 0;
+  repository = new ProjectRepository(new SatchelDatabase());
+  #queue: ActQueue | undefined;
+  #watching: Subscription | undefined;
+  #snapshot: ReturnType<typeof setTimeout> | undefined;
 
-  /** Opens what was open last, or says there is nothing yet. */
+  /** Opens what was open last or, where nobody knows which that was, what was changed last. */
   async open(): Promise<void> {
     if (this.status === 'ready') return;
+    let id: string | undefined;
     try {
-      const id = await this.repository.openId();
-      const row = id === undefined ? undefined : await this.repository.load(id);
-      if (row) this.show(row.project, row.revision);
+      id = (await this.repository.openId()) ?? (await this.repository.list())[0]?.id;
+      const kept = id === undefined ? undefined : await this.repository.load(id);
+      if (kept) this.show(kept);
       else this.status = 'no project';
     } catch (error) {
-      if (error instanceof StoredProjectError) {
-        this.status = 'failed';
-        this.failure = sentenceOf(error);
-      } else await this.keepInTab();
+      if (error instanceof StoredProjectError) this.#cannotRead(id, error);
+      else await this.#keepInTab();
     }
   }
 
+  #cannotRead(id: string | undefined, error: unknown): void {
+    this.status = 'failed';
+    this.unreadableId = id;
+    this.failure = sentenceOf(error);
+  }
+
   /** A private window or forbidden storage: everything works, undo included, until the tab is closed. */
-  private async keepInTab(): Promise<void> {
+  async #keepInTab(): Promise<void> {
     const { indexedDB, IDBKeyRange } = await import('fake-indexeddb');
     this.repository = new ProjectRepository(
       new SatchelDatabase('in this tab', { indexedDB, IDBKeyRange })
@@ -113,27 +109,39 @@ class ProjectStore {
     this.status = 'no project';
   }
 
-  /** What is kept but cannot be read, just as it is, so that it can be mended by hand. */
-  async unreadableText(): Promise<string> {
-    return `${JSON.stringify(await this.repository.openAsKept(), null, 2)}\n`;
+  /** What is kept but cannot be read or shown, just as it is, so that it can be mended by hand. */
+  async rawText(): Promise<string> {
+    const id = this.project?.id ?? this.unreadableId;
+    const raw = id === undefined ? undefined : await this.repository.raw(id);
+    return `${JSON.stringify(raw, null, 2)}\n`;
   }
 
   /** Leaves what cannot be read where it is and begins anew beside it. */
   beginBeside(): void {
     this.failure = '';
+    this.#close();
     this.status = 'no project';
   }
 
-  /** Keeps a project that is new here and shows it. */
-  async begin(project: Project): Promise<void> {
-    let revision = 0;
+  /** Keeps a project that is new here, under an id of its own, and shows it. */
+  async begin(project: Project, marks: readonly string[] = []): Promise<void> {
+    let kept: KeptProject;
     try {
-      revision = await this.repository.add(project);
+      const id = await this.repository.freeId(project.id);
+      kept = await this.repository.add(id === project.id ? project : { ...project, id }, marks);
     } catch (error) {
-      this.saved = 'failed';
       this.failure = sentenceOf(error);
+      await this.#keepInTabWith(project);
+      return;
     }
-    this.show(project, revision);
+    this.show(kept);
+    this.#askToStay();
+  }
+
+  /** What cannot be kept in the browser is worked on in this tab, which says so. */
+  async #keepInTabWith(project: Project): Promise<void> {
+    await this.#keepInTab();
+    this.show(await this.repository.add(project));
   }
 
   async beginDemo(): Promise<void> {
@@ -152,12 +160,12 @@ class ProjectStore {
     const packed = activePlan(await askJudge((judge) => judge.packFirst(project)));
     // Somebody may have put something in while parts were tried.
     if (!this.plan || this.judgement?.kit.parts.length !== 0) return;
-    const there = new Set(this.plan.lines.map(({ id }) => id));
+    const there = this.plan.lines.map(({ id }) => id);
     await this.act({
       type: 'together',
       acts: [
         ...packed.lines
-          .filter(({ id }) => !there.has(id))
+          .filter(({ id }) => !there.includes(id))
           .map((line): Act => ({ type: 'add line', line })),
         ...packed.rigs.map(({ sceneId, angleId, ...patch }): Act => ({
           type: 'set rig',
@@ -169,17 +177,75 @@ class ProjectStore {
     });
   }
 
-  /** Does an act: at once on screen, then in the database, where it is logged for undo. */
-  async act(act: Act): Promise<void> {
-    const project = this.project;
-    if (!project) return;
+  /** Does an act: in the database, where it is logged for undo, and on screen, within a frame. */
+  async act(proposed: Act): Promise<void> {
+    const queue = this.#queue;
+    if (!queue) return;
+    // Two proposals for one plan number what they add alike; here each gets ids of its own.
+    const act = withFreshIds(proposed, freshId);
+    const words = actWords(act, queue.latest, this.shelf);
+    let written: Promise<void>;
     try {
-      this.take(applyAct(project, act));
+      written = queue.do(act, words);
     } catch (error) {
-      this.failure = sentenceOf(error);
+      this.#refused(words, error);
       return;
     }
-    await this.write(() => this.repository.commit(project.id, act), true);
+    this.#noteState();
+    await Promise.race([written, new Promise((resolve) => setTimeout(resolve, FRAME_MS))]);
+    if (queue === this.#queue) this.#take(queue.latest);
+    await written;
+  }
+
+  /** Takes a remedy. One that was proposed for a kit which has changed since is looked for again first. */
+  async settleWith(findingKey: string, remedy: Remedy): Promise<void> {
+    await this.#actOn(this.advice.basis, remedy.act, remedy.label, async (project) => {
+      const remedies = await this.advice.again(project, findingKey);
+      if (!remedies) return 'settled';
+      return remedies.find(({ label }) => label === remedy.label)?.act;
+    });
+  }
+
+  /** Takes a candidate of a pocket, judged for `basis`. */
+  async choose(basis: Project | undefined, candidate: Candidate): Promise<void> {
+    if (!candidate.act) return;
+    await this.#actOn(basis, candidate.act, candidate.gear.model, async (project) => {
+      const again = await askJudge((judge) =>
+        judge.candidate(asOfToday(project), candidate.gear.id)
+      );
+      return again?.packed ? 'settled' : again?.act;
+    });
+  }
+
+  async #actOn(
+    basis: Project | undefined,
+    act: Act,
+    label: string,
+    again: (project: Project) => Promise<Act | 'settled' | undefined>
+  ): Promise<void> {
+    const queue = this.#queue;
+    if (!queue) return;
+    let proposal: Act | 'settled' | undefined = act;
+    // The plan may move on once more while it is asked.
+    for (let now = queue.latest, known = basis; known !== now && proposal !== 'settled';) {
+      known = now;
+      try {
+        proposal = await again(now);
+      } catch (error) {
+        this.failure = sentenceOf(error);
+        return;
+      }
+      now = queue.latest;
+    }
+    if (proposal === 'settled') {
+      this.failure = `“${label}” was not needed any more: what was done before it settled this already. Nothing was added.`;
+    } else if (proposal) await this.act(proposal);
+    else
+      this.failure = `“${label}” was not done: the kit has changed since it was proposed, and it does not fit any more. What fits now is offered below.`;
+  }
+
+  #refused(words: string, error: unknown): void {
+    this.failure = `“${words}” was not done. ${sentenceOf(error)}`;
   }
 
   /** Writes a seller's answer on the part; everything is judged anew. */
@@ -189,8 +255,19 @@ class ProjectStore {
   }
 
   async undo(): Promise<void> {
-    const id = this.project?.id;
-    if (id !== undefined) await this.write(() => this.repository.undo(id));
+    await this.#turn('undo');
+  }
+
+  async redo(): Promise<void> {
+    await this.#turn('redo');
+  }
+
+  async #turn(way: 'undo' | 'redo'): Promise<void> {
+    const queue = this.#queue;
+    if (!queue) return;
+    const written = queue.turn(way, `${way} ${this.undoState[way] ?? ''}`.trim());
+    this.#noteState();
+    await written;
   }
 
   /** What was done last, newest first. */
@@ -203,109 +280,38 @@ class ProjectStore {
     for (let step = 0; step < count; step++) await this.undo();
   }
 
-  async redo(): Promise<void> {
-    const id = this.project?.id;
-    if (id !== undefined) await this.write(() => this.repository.redo(id));
+  /** Tries again to write what could not be written. */
+  async writeAgain(): Promise<void> {
+    await this.#queue?.write();
   }
 
   /** The satchel file of what is on screen; works even when the browser keeps nothing. */
   async exportText(): Promise<string> {
-    if (!this.project) return '';
-    const { makeSatchel, writeSatchel } = await files();
-    return writeSatchel(makeSatchel(this.project, this.shelf));
-  }
-
-  /** Reads a satchel file; answers with sentences when it cannot, and then nothing has changed. */
-  async importText(text: string): Promise<string[]> {
-    const { projectFromSatchel, readSatchel } = await files();
-    const reading = readSatchel(text);
-    if (!reading.ok) return reading.faults.map(faultSentence);
-    const project = projectFromSatchel(reading.file, catalogue);
-    if (this.project && this.project.id === project.id)
-      await this.act({ type: 'replace project', project });
-    else await this.begin(project);
-    return [];
-  }
-
-  /** Every project kept here in one ZIP. */
-  async backup(): Promise<Uint8Array> {
-    const { writeBackup } = await import('../core/formats/backup');
-    const { makeSatchel } = await files();
-    const projects = await this.repository.all();
-    return writeBackup(projects.map((project) => makeSatchel(project, shelfOf(project))));
-  }
-
-  /** Takes every project of a backup, all or none; answers with sentences when it cannot. */
-  async restore(bytes: Uint8Array): Promise<string[]> {
-    const { readBackup } = await import('../core/formats/backup');
-    const { projectFromSatchel } = await files();
-    const reading = readBackup(bytes);
-    if (!reading.ok) return reading.faults.map(faultSentence);
-    const projects = reading.files.map((file) => projectFromSatchel(file, catalogue));
-    const revision = await this.repository.addAll(projects);
-    this.show(projects[0]!, revision);
-    return [];
-  }
-
-  /** The projects kept here, the last changed first. */
-  async list(): Promise<{ id: string; name: string }[]> {
-    return this.repository.list();
-  }
-
-  async openProject(id: string): Promise<void> {
-    const row = await this.repository.load(id);
-    if (!row) return;
-    await this.repository.setOpenId(id);
-    this.show(row.project, row.revision);
-  }
-
-  /** Takes a project and its log away; the one changed last is opened in its place. */
-  async dropProject(id: string): Promise<void> {
-    try {
-      this.dropped = (await this.repository.remove(id)) ?? this.dropped;
-    } catch (error) {
-      this.failure = sentenceOf(error);
-      return;
+    const queue = this.#queue;
+    if (!queue) return '';
+    const { makeSatchel, writeSatchel } = await import('../core/formats/satchel-file');
+    const project = queue.latest;
+    const mark = freshId('file');
+    let history = [...queue.kept.head.marks.map(({ id }) => id), mark];
+    // A file that holds more than the database is not one the kept project has passed through.
+    if (queue.isKept) {
+      history = await this.repository.mark(project.id, mark).catch(() => history);
     }
-    if (this.project?.id !== id) return;
-    const [next] = await this.repository.list();
-    if (next) await this.openProject(next.id);
-    else {
-      this.watching?.unsubscribe();
-      this.project = undefined;
-      this.status = 'no project';
-    }
-  }
-
-  /** Brings the project dropped last back, with its undo, and opens it. */
-  async bringBack(): Promise<void> {
-    const { dropped } = this;
-    if (!dropped) return;
-    try {
-      await this.repository.putBack(dropped);
-    } catch (error) {
-      this.failure = sentenceOf(error);
-      return;
-    }
-    this.dropped = undefined;
-    await this.openProject(dropped.row.id);
+    return writeSatchel(makeSatchel(project, shelfOf(project), history));
   }
 
   /** Another plan that begins as one of these, shown at once. */
   async branchPlan(planId: string): Promise<void> {
     const plan = this.project?.plans.find((one) => one.id === planId);
-    if (plan) await this.addPlan({ ...structuredClone(plan), name: `${plan.name}, branched` });
+    if (plan) await this.#addPlan({ ...structuredClone(plan), name: `${plan.name}, branched` });
   }
 
   async beginPlan(): Promise<void> {
-    await this.addPlan({ id: '', name: 'a new plan', lines: [], rigs: [] });
+    await this.#addPlan({ id: '', name: 'a new plan', lines: [], rigs: [] });
   }
 
-  private async addPlan(plan: Plan): Promise<void> {
-    const { plans } = this.project!;
-    let number = plans.length + 1;
-    while (plans.some(({ id }) => id === `plan-${number}`)) number += 1;
-    const id = `plan-${number}`;
+  async #addPlan(plan: Plan): Promise<void> {
+    const id = freshId('plan');
     await this.act({
       type: 'together',
       acts: [
@@ -319,76 +325,90 @@ class ProjectStore {
     this.failure = '';
   }
 
-  private show(project: Project, revision: number): void {
-    this.take(project, revision);
-    this.status = 'ready';
+  /** Shows a project as the database holds it, in place of what was shown. */
+  show(kept: KeptProject): void {
+    this.#close();
+    const { project } = kept;
+    const queue = new ActQueue(this.repository, kept, {
+      onchange: (latest) => this.#take(latest),
+      onrefused: ({ label }, error: ActError) => this.#refused(label, error),
+      onstate: () => this.#noteState()
+    });
+    this.#queue = queue;
+    this.unreadableId = undefined;
+    this.undoState = { undo: kept.undo, redo: kept.redo };
     this.sceneId = project.scenes[0]?.id ?? '';
-    this.watching?.unsubscribe();
-    this.watching = liveQuery(async () => ({
-      row: await this.repository.row(project.id),
-      undoState: await this.repository.undoState(project.id)
-    })).subscribe({
-      next: ({ row, undoState }) => {
-        this.undoState = undoState;
+    this.#take(project);
+    this.status = 'ready';
+    this.#noteState();
+    this.#watching = liveQuery(() => this.repository.head(project.id)).subscribe({
+      next: (head) => {
         // Our own writes are on screen already; another tab's come in once ours are through.
-        if (row && this.pending === 0 && row.revision !== this.revision)
-          this.take(row.project, row.revision);
+        if (head && head.revision > queue.kept.head.revision)
+          void queue.catchUp().catch((error: unknown) => (this.failure = sentenceOf(error)));
       },
-      error: (error) => {
-        this.saved = 'failed';
-        this.failure = sentenceOf(error);
-      }
+      error: (error) => (this.failure = sentenceOf(error))
     });
   }
 
-  private take(project: Project, revision = this.revision): void {
+  /** Shows nothing any more. */
+  showNothing(): void {
+    this.#close();
+    this.status = 'no project';
+  }
+
+  #close(): void {
+    this.#watching?.unsubscribe();
+    this.#queue?.close();
+    this.#queue = undefined;
+    this.project = undefined;
+    clearTimeout(this.#snapshot);
+    this.#snapshot = undefined;
+  }
+
+  #take(project: Project): void {
+    if (project === this.project) return;
     this.project = project;
-    this.revision = revision;
     if (!project.scenes.some((scene) => scene.id === this.sceneId))
       this.sceneId = project.scenes[0]?.id ?? '';
-    void this.settle(project);
+    void this.advice.look(project);
   }
 
-  private async write(work: () => Promise<ProjectRow | undefined>, shown = false): Promise<void> {
-    this.pending += 1;
-    const expected = this.revision + this.pending;
-    this.saved = 'saving';
-    try {
-      const kept = await work();
-      this.pending -= 1;
-      if (this.pending === 0) {
-        // With no other tab between, what is kept is what is on screen.
-        if (kept && shown && kept.revision === expected) this.revision = kept.revision;
-        else if (kept) this.take(kept.project, kept.revision);
-        this.saved = 'saved';
-      }
-    } catch (error) {
-      this.pending -= 1;
-      this.saved = 'failed';
-      this.failure = sentenceOf(error);
-    }
-  }
-
-  /** Asks the worker for remedies; a newer question makes an older answer stale. */
+  /** Looks for remedies again, after a fault. */
   async settleAgain(): Promise<void> {
-    if (this.project) await this.settle(this.project);
+    if (this.project) await this.advice.look(this.project);
   }
 
-  private async settle(project: Project): Promise<void> {
-    const round = ++this.settleRound;
-    this.settling = true;
-    this.settleFailure = '';
+  /** Kept is only what every act before it is, too. */
+  #noteState(): void {
+    const queue = this.#queue;
+    if (!queue) return;
+    const failed = queue.failure !== undefined && !queue.isKept;
+    this.saved = queue.isKept ? 'saved' : failed ? 'failed' : 'saving';
+    this.unsaved = failed ? queue.pending.map(({ label }) => label) : [];
+    this.unsavedWhy = failed ? sentenceOf(queue.failure) : '';
+    if (!queue.isKept) return;
+    this.undoState = { undo: queue.kept.undo, redo: queue.kept.redo };
+    this.#snapshot ??= setTimeout(() => void this.#takeSnapshot(), 2000);
+  }
+
+  /** Every act is a small write; now and then, when nothing else is going on, the whole is written anew. */
+  async #takeSnapshot(): Promise<void> {
+    this.#snapshot = undefined;
+    const id = this.project?.id;
+    if (id === undefined || this.keeping === 'tab') return;
     try {
-      const settled = await askJudge((judge) => judge.settle(asOfToday(project)));
-      if (round !== this.settleRound) return;
-      this.remedies = settled.remedies;
-      this.joints = settled.joints;
-      this.questions = settled.questions;
-    } catch (error) {
-      if (round !== this.settleRound) return;
-      this.settleFailure = sentenceOf(error);
+      if (await this.repository.snapshotIsDue(id))
+        await askJudge((judge) => judge.takeSnapshot(id));
+    } catch {
+      // The journal holds everything; the next act tries again.
     }
-    this.settling = false;
+  }
+
+  /** A browser short of room drops what it was not asked to keep. */
+  #askToStay(): void {
+    if (this.keeping === 'browser')
+      void globalThis.navigator?.storage?.persist?.().catch(() => undefined);
   }
 }
 

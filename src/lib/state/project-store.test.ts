@@ -6,26 +6,38 @@ import { demoProject } from '../catalogue/demo-project';
 import { activePlan } from '../core/model/active-plan';
 import type { GearOf } from '../core/model/gear';
 import { startScene } from '../core/model/scene-starts';
-import { judgeWork } from '../workers/judge-work';
+import { makeJudgeWork } from '../workers/judge-work';
 import type { JudgeWorker } from '../workers/judge-protocol';
+import type { Outcome } from '../workers/judge-protocol';
 
 /** The real judge, asked in this thread; a test may let it break off. */
 const judge = { breaks: false };
-vi.mock('../workers/connect-judge', () => ({
-  askJudge: <T>(ask: (worker: JudgeWorker) => Promise<T>) =>
-    judge.breaks ? Promise.reject(new Error('the judge did not start')) : ask(judgeWork)
-}));
+vi.mock('../workers/connect-judge', async (actual) => {
+  const { doneOf, isCancelled } = await actual<typeof import('../workers/connect-judge')>();
+  const work = makeJudgeWork();
+  return {
+    isCancelled,
+    askJudge: async <T>(ask: (worker: JudgeWorker) => Promise<T | Outcome<T>>) => {
+      if (judge.breaks) throw new Error('the judge did not start');
+      return doneOf(await ask(work));
+    }
+  };
+});
 
 type Store = (typeof import('./project-store.svelte'))['satchel'];
 
 /** A tab: a store of its own on the one database of this browser. */
 async function openTab(): Promise<Store> {
+  return (await openTabWithLibrary()).satchel;
+}
+async function openTabWithLibrary() {
   vi.resetModules();
   const { satchel } = await import('./project-store.svelte');
+  const { library } = await import('./library.svelte');
   await satchel.open();
-  return satchel;
+  return { satchel, library };
 }
-const settled = (store: Store) => vi.waitFor(() => expect(store.settling).toBe(false));
+const settled = (store: Store) => vi.waitFor(() => expect(store.advice.settling).toBe(false));
 const lineIds = (store: Store) => store.plan!.lines.map(({ id }) => id);
 
 beforeEach(() => {
@@ -42,11 +54,11 @@ describe('the project of a tab', () => {
     expect(store.status).toBe('ready');
     expect(store.judgement!.findings.length).toBeGreaterThan(0);
     await settled(store);
-    expect(Object.keys(store.remedies).sort()).toEqual(
+    expect(Object.keys(store.advice.remedies).sort()).toEqual(
       store.judgement!.findings.map(({ key }) => key).sort()
     );
     const filter = store.judgement!.findings.find(({ code }) => code === 'L8')!;
-    expect(store.remedies[filter.key]!.length).toBeGreaterThan(0);
+    expect(store.advice.remedies[filter.key]!.length).toBeGreaterThan(0);
   });
 
   it('is there again when the tab is opened again, with what was done and its undo', async () => {
@@ -62,12 +74,12 @@ describe('the project of a tab', () => {
     expect(lineIds(second)).not.toContain('line-1');
   });
 
-  it('shows an act at once and keeps it after', async () => {
+  it('shows an act within a frame and says when it is kept', async () => {
     const store = await openTab();
     await store.beginDemo();
     const keeping = store.act({ type: 'set project', patch: { limitMinor: 7 } });
-    expect(store.project!.limitMinor).toBe(7);
     expect(store.saved).toBe('saving');
+    await vi.waitFor(() => expect(store.project!.limitMinor).toBe(7), { interval: 1 });
     await keeping;
     expect(store.saved).toBe('saved');
   });
@@ -77,7 +89,9 @@ describe('the project of a tab', () => {
     await store.beginDemo();
     const before = store.project;
     await store.act({ type: 'remove line', lineId: 'gone' });
-    expect(store.failure).toBe('There is no line "gone" here any more.');
+    expect(store.failure).toBe(
+      '“leave a part” was not done. There is no line "gone" here any more.'
+    );
     expect(store.project).toBe(before);
     store.forgetFailure();
     expect(store.failure).toBe('');
@@ -150,72 +164,256 @@ describe('several projects', () => {
   const other = () => ({ ...demoProject(), id: 'another', name: 'Another loom' });
 
   it('are listed, the last changed first, and opened by name', async () => {
-    const store = await openTab();
+    const { satchel: store, library } = await openTabWithLibrary();
     await store.beginDemo();
     await store.begin(other());
-    expect((await store.list()).map(({ name }) => name)).toEqual([
+    expect((await library.list()).map(({ name }) => name)).toEqual([
       'Another loom',
       'Saltmarsh loom'
     ]);
-    await store.openProject('saltmarsh-loom');
+    await library.open('saltmarsh-loom');
     expect(store.project!.name).toBe('Saltmarsh loom');
-    await store.openProject('nobody');
+    await library.open('nobody');
     expect(store.project!.name).toBe('Saltmarsh loom');
   });
 
-  it('come back with their undo when dropped, and the next one opens meanwhile', async () => {
-    const store = await openTab();
+  it('come back with their undo when deleted, and the next one opens meanwhile', async () => {
+    const { satchel: store, library } = await openTabWithLibrary();
     await store.beginDemo();
     await store.begin(other());
     await store.act({ type: 'remove line', lineId: 'line-1' });
-    await store.dropProject('another');
+    await library.remove('another');
     expect(store.project!.name).toBe('Saltmarsh loom');
-    await store.bringBack();
+    await library.bringBack(library.deleted!.number);
+    expect(library.deleted).toBeUndefined();
     expect(store.project!.name).toBe('Another loom');
     expect(lineIds(store)).not.toContain('line-1');
     await store.undo();
     expect(lineIds(store)).toContain('line-1');
-    await store.dropProject('another');
-    await store.dropProject('saltmarsh-loom');
+    await library.remove('another');
+    await library.remove('saltmarsh-loom');
     expect([store.status, store.project]).toEqual(['no project', undefined]);
+    expect(await library.copies()).toHaveLength(2);
+  });
+
+  it('begun twice under one id stand beside each other', async () => {
+    const { satchel: store, library } = await openTabWithLibrary();
+    await store.beginDemo();
+    await store.act({ type: 'remove line', lineId: 'line-1' });
+    await store.beginDemo();
+    expect(lineIds(store)).toContain('line-1');
+    expect(await library.list()).toHaveLength(2);
+  });
+
+  it('can be reached when nobody knows which was open last', async () => {
+    const first = await openTab();
+    await first.beginDemo();
+    const { SatchelDatabase } = await import('../data/database');
+    await new SatchelDatabase().settings.clear();
+    expect((await openTab()).project!.name).toBe('Saltmarsh loom');
+  });
+
+  it('that cannot be read never hide the others', async () => {
+    const first = await openTab();
+    await first.begin(other());
+    await first.beginDemo();
+    const { SatchelDatabase } = await import('../data/database');
+    await new SatchelDatabase().projects.update('saltmarsh-loom', { project: 'spoilt' as never });
+    const { satchel: store, library } = await openTabWithLibrary();
+    expect(store.status).toBe('failed');
+    expect(await store.rawText()).toContain('"project": "spoilt"');
+    await library.open('another');
+    expect([store.status, store.project!.name]).toEqual(['ready', 'Another loom']);
+    await library.open('saltmarsh-loom');
+    expect(store.failure).toMatch(/cannot be read/);
+    expect(store.project!.name).toBe('Another loom');
   });
 });
 
 describe('files', () => {
-  it('go out and come in equal, into the same project as one act', async () => {
-    const store = await openTab();
-    await store.beginDemo();
+  async function withDemo() {
+    const tab = await openTabWithLibrary();
+    await tab.satchel.beginDemo();
+    return tab;
+  }
+  const standing = (library: { waiting: readonly { standing: string }[] | undefined }) =>
+    library.waiting?.map((one) => one.standing);
+
+  it('of a project that is kept just like that open it and change nothing', async () => {
+    const { satchel: store, library } = await withDemo();
+    const text = await store.exportText();
+    expect(await library.importText(text)).toEqual([]);
+    expect(library.waiting).toBeUndefined();
+    expect(store.project).toEqual(demoProject());
+    expect(await library.list()).toHaveLength(1);
+  });
+
+  it('older than what is kept change nothing before it is said what to do', async () => {
+    const { satchel: store, library } = await withDemo();
     const text = await store.exportText();
     await store.act({ type: 'remove line', lineId: 'line-1' });
-    expect(await store.importText(text)).toEqual([]);
+    const newer = store.project;
+    expect(await library.importText(text)).toEqual([]);
+    expect(standing(library)).toEqual(['older']);
+    expect(store.project).toBe(newer);
+    library.leave();
+    expect([library.waiting, store.project]).toEqual([undefined, newer]);
+  });
+
+  it('replace what is kept only when chosen; undo and a copy bring it back', async () => {
+    const { satchel: store, library } = await withDemo();
+    const text = await store.exportText();
+    await store.act({ type: 'remove line', lineId: 'line-1' });
+    await library.importText(text);
+    await library.take(library.waiting!, { 0: 'replace' });
     expect(store.project).toEqual(demoProject());
+    expect(await library.copies()).toMatchObject([{ why: 'replaced' }]);
     await store.undo();
     expect(lineIds(store)).not.toContain('line-1');
   });
 
+  it('stand beside what is kept when both are wanted', async () => {
+    const { satchel: store, library } = await withDemo();
+    const text = await store.exportText();
+    await store.act({ type: 'remove line', lineId: 'line-1' });
+    await library.importText(text);
+    await library.take(library.waiting!, { 0: 'keep both' });
+    expect(store.project).toMatchObject({ id: 'saltmarsh-loom-2', name: 'Saltmarsh loom (2)' });
+    expect(lineIds(store)).toContain('line-1');
+    await library.open('saltmarsh-loom');
+    expect(lineIds(store)).not.toContain('line-1');
+  });
+
+  it('that have gone on elsewhere are newer, and then both have changed', async () => {
+    const { satchel: store } = await withDemo();
+    const text = await store.exportText();
+    // Another machine goes on from the file.
+    const { indexedDB } = Dexie.dependencies;
+    Dexie.dependencies.indexedDB = new IDBFactory();
+    const elsewhere = await openTabWithLibrary();
+    await elsewhere.library.importText(text);
+    await elsewhere.satchel.act({ type: 'remove line', lineId: 'line-2' });
+    const gone = await elsewhere.satchel.exportText();
+    Dexie.dependencies.indexedDB = indexedDB;
+    const home = await openTabWithLibrary();
+    await home.library.importText(gone);
+    expect(standing(home.library)).toEqual(['newer']);
+    home.library.leave();
+    await home.satchel.act({ type: 'remove line', lineId: 'line-1' });
+    await home.library.importText(gone);
+    expect(standing(home.library)).toEqual(['both changed']);
+  });
+
   it('with faults change nothing and say what is wrong', async () => {
-    const store = await openTab();
-    await store.beginDemo();
+    const { satchel: store, library } = await withDemo();
     const before = store.project;
     const text = (await store.exportText()).replace(/"limitMinor": \d+/, '"limitMinor": -5');
-    const faults = await store.importText(text);
+    const faults = await library.importText(text);
     expect(faults.join(' ')).toMatch(/limitMinor/);
-    expect(await store.importText('no satchel')).toHaveLength(1);
+    expect(await library.importText('no satchel')).toHaveLength(1);
     expect(store.project).toBe(before);
   });
 
+  it('the demo as it ships never takes the place of the one worked in', async () => {
+    const { satchel: store, library } = await withDemo();
+    await store.act({ type: 'remove line', lineId: 'line-1' });
+    await library.openDemo();
+    expect(lineIds(store)).not.toContain('line-1');
+    expect(library.waiting).toHaveLength(1);
+  });
+
   it('of everything bring every project back, or none', async () => {
+    const { satchel: store, library } = await withDemo();
+    await store.begin({ ...demoProject(), id: 'another', name: 'Another loom' });
+    const zip = await library.backup();
+    await library.remove('another');
+    await library.remove('saltmarsh-loom');
+    expect(await library.importBackup(zip)).toEqual([]);
+    expect(await library.list()).toHaveLength(2);
+    const broken = await library.importBackup(zip.slice(0, 40));
+    expect(broken.length).toBeGreaterThan(0);
+    expect(await library.list()).toHaveLength(2);
+  });
+
+  it('of everything ask project by project where one is kept', async () => {
+    const { satchel: store, library } = await withDemo();
+    await store.begin({ ...demoProject(), id: 'another', name: 'Another loom' });
+    const zip = await library.backup();
+    await store.act({ type: 'remove line', lineId: 'line-1' });
+    await library.importBackup(zip);
+    expect(standing(library)!.sort()).toEqual(['older', 'same']);
+    expect(lineIds(store)).not.toContain('line-1');
+  });
+
+  it('of everything lose no project whose id is written with other signs', async () => {
+    const { satchel: store, library } = await withDemo();
+    for (const id of ['a b', 'a-b', 'A/b', 'ä'])
+      await store.begin({ ...demoProject(), id, name: id });
+    const zip = await library.backup();
+    for (const { id } of await library.list()) await library.remove(id);
+    await library.importBackup(zip);
+    expect((await library.list()).map(({ id }) => id).sort()).toEqual([
+      'A/b',
+      'a b',
+      'a-b',
+      'saltmarsh-loom',
+      'ä'
+    ]);
+  });
+});
+
+describe('fast hands', () => {
+  it('that take two remedies at once get both, or hear which was not needed any more', async () => {
     const store = await openTab();
     await store.beginDemo();
-    await store.begin({ ...demoProject(), id: 'another', name: 'Another loom' });
-    const zip = await store.backup();
-    await store.dropProject('another');
-    await store.dropProject('saltmarsh-loom');
-    expect(await store.restore(zip)).toEqual([]);
-    expect(await store.list()).toHaveLength(2);
-    const broken = await store.restore(zip.slice(0, 40));
-    expect(broken.length).toBeGreaterThan(0);
-    expect(await store.list()).toHaveLength(2);
+    await settled(store);
+    const takes = store.judgement!.findings.flatMap((finding) => {
+      const remedy = store.advice.remedies[finding.key]?.find(({ costMinor }) => costMinor > 0);
+      return remedy ? [{ finding, remedy }] : [];
+    });
+    const [first] = takes;
+    const second = takes.find(
+      ({ finding, remedy }) =>
+        finding.code !== first!.finding.code && remedy.label !== first!.remedy.label
+    );
+    await Promise.all([
+      store.settleWith(first!.finding.key, first!.remedy),
+      store.settleWith(second!.finding.key, second!.remedy)
+    ]);
+    const stands = (key: string) => store.judgement!.findings.some((one) => one.key === key);
+    expect(stands(first!.finding.key)).toBe(false);
+    expect(!stands(second!.finding.key) || store.failure !== '').toBe(true);
+    expect(new Set(lineIds(store)).size).toBe(lineIds(store).length);
+  });
+
+  it('that take one remedy twice pay once', async () => {
+    const store = await openTab();
+    await store.beginDemo();
+    await settled(store);
+    const finding = store.judgement!.findings.find(({ code }) => code === 'L8')!;
+    const remedy = store.advice.remedies[finding.key]!.find(({ mends }) => mends)!;
+    await Promise.all([
+      store.settleWith(finding.key, remedy),
+      store.settleWith(finding.key, remedy)
+    ]);
+    const bought = store.judgement!.money.firmMinor;
+    expect(store.failure).toMatch(/not needed any more/);
+    await store.undo();
+    expect(bought - store.judgement!.money.firmMinor).toBe(remedy.costMinor);
+  });
+
+  it('of two tabs on one line count every press', async () => {
+    const here = await openTab();
+    await here.beginDemo();
+    const there = await openTab();
+    await Promise.all(
+      Array.from({ length: 40 }, (_, press) =>
+        (press % 2 ? here : there).act({ type: 'step quantity', lineId: 'line-1', by: 1 })
+      )
+    );
+    await vi.waitFor(() => {
+      for (const tab of [here, there]) expect(tab.plan!.lines[0]!.quantity).toBe(41);
+    });
   });
 });
 
@@ -224,12 +422,12 @@ describe('when something breaks', () => {
     judge.breaks = true;
     const store = await openTab();
     await store.beginDemo();
-    await vi.waitFor(() => expect(store.settleFailure).toBe('the judge did not start'));
+    await vi.waitFor(() => expect(store.advice.failure).toBe('the judge did not start'));
     expect(store.judgement!.findings.length).toBeGreaterThan(0);
     judge.breaks = false;
     await store.settleAgain();
-    expect(store.settleFailure).toBe('');
-    expect(Object.keys(store.remedies).length).toBeGreaterThan(0);
+    expect(store.advice.failure).toBe('');
+    expect(Object.keys(store.advice.remedies).length).toBeGreaterThan(0);
   });
 
   it('an older answer never overwrites a newer question', async () => {
@@ -238,7 +436,7 @@ describe('when something breaks', () => {
     await store.act({ type: 'remove line', lineId: 'line-1' });
     await settled(store);
     const keys = store.judgement!.findings.map(({ key }) => key).sort();
-    expect(Object.keys(store.remedies).sort()).toEqual(keys);
+    expect(Object.keys(store.advice.remedies).sort()).toEqual(keys);
   });
 
   it('a browser that keeps nothing is worked in until the tab is closed', async () => {
@@ -260,12 +458,11 @@ describe('when something breaks', () => {
     const db = new SatchelDatabase();
     await db.projects.toCollection().modify((row) => {
       (row.project as unknown as Record<string, unknown>).scenes = 'spoilt';
-      row.checkedAs = 0;
     });
     const store = await openTab();
     expect(store.status).toBe('failed');
     expect(store.failure).toMatch(/scenes/);
-    expect(await store.unreadableText()).toContain('"scenes": "spoilt"');
+    expect(await store.rawText()).toContain('"scenes": "spoilt"');
     store.beginBeside();
     expect([store.status, store.failure]).toEqual(['no project', '']);
     db.close();
@@ -280,12 +477,12 @@ describe('a seller’s answer', () => {
     delete linnet.drawW;
     await store.act({ type: 'put gear', gear: linnet });
     await settled(store);
-    const question = store.questions.find(({ leaf }) => leaf === 'bodyDraw')!;
+    const question = store.advice.questions.find(({ leaf }) => leaf === 'bodyDraw')!;
     const was = store.shelf.byId.get(question.field!.gearId)!;
     await store.answer(question, 5.9);
     expect(store.shelf.byId.get('orrowby-linnet')).toMatchObject({ drawW: 5.9 });
     expect(activePlan(store.project!).lines.some(({ gearId }) => gearId === was.id)).toBe(true);
     await settled(store);
-    expect(store.questions.map(({ key }) => key)).not.toContain(question.key);
+    expect(store.advice.questions.map(({ key }) => key)).not.toContain(question.key);
   });
 });

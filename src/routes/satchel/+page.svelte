@@ -12,6 +12,7 @@
   import SceneRail from '$lib/ui/scenes/SceneRail.svelte';
   import SchoolNote from '$lib/ui/scenes/SchoolNote.svelte';
   import SettleList from '$lib/ui/settle/SettleList.svelte';
+  import Lazy from '$lib/ui/shell/Lazy.svelte';
 
   const judgement = $derived(satchel.judgement);
   const angle = $derived(
@@ -94,36 +95,42 @@
     <aside class="settle" aria-label="To settle">
       <SettleList
         findings={judgement.findings}
-        remedies={satchel.remedies}
-        settling={satchel.settling}
-        settleFailure={satchel.settleFailure}
+        remedies={satchel.advice.remedies}
+        settling={satchel.advice.settling}
+        settleFailure={satchel.advice.failure}
         ontryagain={() => satchel.settleAgain()}
         emptyBag={judgement.kit.parts.length === 0
           ? { school: satchel.project.school, onpack: () => satchel.packPlan() }
           : undefined}
         currency={satchel.project.currency}
-        joints={satchel.joints}
-        questions={satchel.questions}
+        joints={satchel.advice.joints}
+        questions={satchel.advice.questions}
         dismissed={satchel.project.dismissed ?? []}
         onanswer={(question, value) => satchel.answer(question, value)}
         onact={(act) => satchel.act(act)}
+        onremedy={(finding, remedy) => satchel.settleWith(finding.key, remedy)}
+        onlisted={(keys) => (satchel.advice.visible = keys)}
         onwhy={showWhy}
       />
     </aside>
   </div>
   {#if settingsFor !== ''}
-    {#await import('$lib/ui/settings/SettingsDialog.svelte') then { default: SettingsDialog }}
-      <SettingsDialog
-        bind:open={settingsOpen}
-        angles={judgement.angles.filter(({ scene }) => scene.id === settingsFor)}
-        units={satchel.project.units}
-      />
-    {/await}
+    <Lazy load={() => import('$lib/ui/settings/SettingsDialog.svelte')}
+      >{#snippet children(SettingsDialog)}
+        <SettingsDialog
+          bind:open={settingsOpen}
+          angles={judgement.angles.filter(({ scene }) => scene.id === settingsFor)}
+          units={satchel.project!.units}
+        />
+      {/snippet}</Lazy
+    >
   {/if}
   {#if why}
-    {#await import('$lib/ui/why/WhyDialog.svelte') then { default: WhyDialog }}
-      <WhyDialog bind:open={whyOpen} title={whyTitle} {why} units={satchel.project!.units} />
-    {/await}
+    <Lazy load={() => import('$lib/ui/why/WhyDialog.svelte')}
+      >{#snippet children(WhyDialog)}
+        <WhyDialog bind:open={whyOpen} title={whyTitle} {why} units={satchel.project!.units} />
+      {/snippet}</Lazy
+    >
   {/if}
 {/if}
 

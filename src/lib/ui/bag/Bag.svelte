@@ -13,6 +13,7 @@
   import LevelBars from './LevelBars.svelte';
   import { pocketSummaries } from './pocket-summary';
   import PocketPanel from './PocketPanel.svelte';
+  import Lazy from '../shell/Lazy.svelte';
 
   interface Props {
     project: Project;
@@ -57,9 +58,9 @@
         {#if angle}
           {#if pocket === 'sound'}<LevelBars record={angle.record} />
           {:else if pocket === 'light'}
-            {#if angle.rig.keyLamp}{#await import('./LightFalloff.svelte') then { default: LightFalloff }}<LightFalloff
-                  {angle}
-                />{/await}{:else}<DensityScale record={angle.record} />{/if}
+            {#if angle.rig.keyLamp}<Lazy load={() => import('./LightFalloff.svelte')}
+                >{#snippet children(LightFalloff)}<LightFalloff {angle} />{/snippet}</Lazy
+              >{:else}<DensityScale record={angle.record} />{/if}
           {:else if pocket === 'body'}<BodyChecks {angle} />
           {:else if pocket === 'lens'}<FramingThumb {angle} />{/if}
         {/if}

@@ -31,13 +31,13 @@
           <button
             aria-label="One {name} fewer"
             disabled={line.quantity <= 1}
-            onclick={() => change(line.id, { quantity: line.quantity - 1 })}>−</button
+            onclick={() => onact({ type: 'step quantity', lineId: line.id, by: -1 })}>−</button
           >
           <span class="figures">{line.quantity}</span>
           <button
             aria-label="One {name} more"
             disabled={line.quantity >= 999}
-            onclick={() => change(line.id, { quantity: line.quantity + 1 })}>+</button
+            onclick={() => onact({ type: 'step quantity', lineId: line.id, by: 1 })}>+</button
           >
         </span>
         <span class="figures sum"

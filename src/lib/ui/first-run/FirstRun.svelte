@@ -1,14 +1,15 @@
 <script lang="ts">
   import { Button } from 'carbon-components-svelte';
   import { goto } from '$app/navigation';
-  import { satchel } from '../../state/project-store.svelte';
+  import { library } from '../../state/library.svelte';
   import Glyph from '../glyphs/Glyph.svelte';
+  import Lazy from '../shell/Lazy.svelte';
 
   const { hasProject }: { hasProject: boolean } = $props();
 
   async function openDemo() {
-    await satchel.beginDemo();
-    await goto('/satchel');
+    await library.openDemo();
+    if (!library.waiting) await goto('/satchel');
   }
 </script>
 
@@ -29,16 +30,20 @@
       <Button on:click={openDemo}>Open the Saltmarsh loom</Button>
       <span>A weaver’s kit, packed, with real things left to settle.</span>
     </p>
-    {#if satchel.dropped}
-      {#await import('../shell/DroppedNote.svelte') then { default: DroppedNote }}
-        <DroppedNote onback={() => goto('/satchel')} />
-      {/await}
+    {#if library.deleted}
+      <Lazy load={() => import('../shell/DroppedNote.svelte')}
+        >{#snippet children(DroppedNote)}
+          <DroppedNote onback={() => goto('/satchel')} />
+        {/snippet}</Lazy
+      >
     {/if}
     {#if hasProject}<p><a href="/satchel">Back to the kit that is open</a></p>{/if}
   </section>
-  {#await import('./ThreeQuestions.svelte') then { default: ThreeQuestions }}
-    <ThreeQuestions />
-  {/await}
+  <Lazy load={() => import('./ThreeQuestions.svelte')}
+    >{#snippet children(ThreeQuestions)}
+      <ThreeQuestions />
+    {/snippet}</Lazy
+  >
 </div>
 
 <style>

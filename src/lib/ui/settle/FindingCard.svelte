@@ -1,5 +1,4 @@
 <script lang="ts">
-  import type { Act } from '../../core/acts/act';
   import type { FigureId } from '../../core/figures/table';
   import type { Finding } from '../../core/findings/finding';
   import type { Remedy } from '../../core/judge/settle';
@@ -14,12 +13,13 @@
     /** How far looking for remedies has come. */
     search: RemedySearch;
     currency: string;
-    onact: (act: Act) => void;
+    onremedy: (remedy: Remedy) => void;
     onwhy: (finding: Finding, figure: FigureId) => void;
     /** Lets the finding be, with a reason that is kept. */
     ondismiss: (reason: string) => void;
   }
-  const { finding, scenes, remedies, search, currency, onact, onwhy, ondismiss }: Props = $props();
+  const { finding, scenes, remedies, search, currency, onremedy, onwhy, ondismiss }: Props =
+    $props();
 
   const severityWords = { stop: 'stops', warn: 'costs', note: 'worth knowing' } as const;
   const severityGlyphs = { stop: '■', warn: '▲', note: '○' } as const;
@@ -63,7 +63,7 @@
           label={remedy.label}
           price={price(remedy)}
           first={index === 0}
-          ontake={() => onact(remedy.act)}
+          ontake={() => onremedy(remedy)}
         />
         {#if !remedy.mends}<span class="aside">eases it</span>{/if}
         {#each remedy.brings as brought, at (at)}<span class="aside">but then: {brought}</span

@@ -10,6 +10,7 @@
   import FindingCard from './FindingCard.svelte';
   import { groupFindings } from './group-findings';
   import RemedyButton from './RemedyButton.svelte';
+  import Lazy from '../shell/Lazy.svelte';
 
   interface Props {
     findings: readonly Finding[];
@@ -26,6 +27,9 @@
     dismissed: readonly Dismissal[];
     onanswer: (question: Question, value: number | string | boolean) => void;
     onact: (act: Act) => void;
+    onremedy: (finding: Finding, remedy: Remedy) => void;
+    /** Told which findings are listed, so that their remedies are looked for first. */
+    onlisted: (keys: readonly string[]) => void;
     onwhy: (finding: Finding, figure: FigureId) => void;
   }
   const {
@@ -40,6 +44,8 @@
     questions,
     dismissed,
     onact,
+    onremedy,
+    onlisted,
     onanswer,
     onwhy
   }: Props = $props();
@@ -72,6 +78,7 @@
       acts: keysLike(finding).map((key) => ({ type: 'dismiss', key, reason }))
     });
   const pressing = $derived(grouped.filter(({ finding }) => finding.severity !== 'note'));
+  $effect(() => onlisted(pressing.map(({ finding }) => finding.key)));
   const notes = $derived(grouped.filter(({ finding }) => finding.severity === 'note'));
   const count = (severity: 'stop' | 'warn') =>
     pressing.filter(({ finding }) => finding.severity === severity).length;
@@ -86,7 +93,7 @@
     remedies={remedies[finding.key]}
     search={settling ? 'going on' : settleFailure ? 'broken off' : 'done'}
     {currency}
-    {onact}
+    onremedy={(remedy) => onremedy(finding, remedy)}
     {onwhy}
     ondismiss={(reason) => dismiss(finding, reason)}
   />
@@ -98,9 +105,11 @@
     : ''}
 </h2>
 {#if emptyBag}
-  {#await import('./EmptyBagCard.svelte') then { default: EmptyBagCard }}
-    <EmptyBagCard school={emptyBag.school} onpack={emptyBag.onpack} />
-  {/await}
+  <Lazy load={() => import('./EmptyBagCard.svelte')}
+    >{#snippet children(EmptyBagCard)}
+      <EmptyBagCard school={emptyBag.school} onpack={emptyBag.onpack} />
+    {/snippet}</Lazy
+  >
 {/if}
 {#if settleFailure}
   <div class="card settled broken" role="alert">
@@ -118,9 +127,11 @@
   </div>
 {/if}
 {#if questions.length > 0}
-  {#await import('./AskList.svelte') then { default: AskList }}
-    <AskList {questions} {onanswer} />
-  {/await}
+  <Lazy load={() => import('./AskList.svelte')}
+    >{#snippet children(AskList)}
+      <AskList {questions} {onanswer} />
+    {/snippet}</Lazy
+  >
 {/if}
 {#if joints?.act}
   <div class="card joints">

@@ -1,17 +1,17 @@
 <script lang="ts">
-  import { satchel } from '$lib/state/project-store.svelte';
+  import { library } from '$lib/state/library.svelte';
 
   const { onback }: { onback: () => void } = $props();
 
   async function bringBack() {
-    await satchel.bringBack();
+    if (library.deleted) await library.bringBack(library.deleted.number);
     onback();
   }
 </script>
 
-{#if satchel.dropped}
+{#if library.deleted}
   <p role="status">
-    <b>{satchel.dropped.row.project.name}</b> is dropped, and gone once this tab is closed.
+    <b>{library.deleted.name}</b> is deleted; it is kept for 30 days, under Plans and projects.
     <button onclick={bringBack}>bring it back</button>
   </p>
 {/if}

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { Button, InlineNotification, Modal } from 'carbon-components-svelte';
   import { goto } from '$app/navigation';
+  import { library } from '$lib/state/library.svelte';
   import { satchel } from '$lib/state/project-store.svelte';
   import { saveFile } from './save-file';
   import { saveSatchel } from './save-satchel';
@@ -14,11 +15,11 @@
   let backupInput = $state<HTMLInputElement>();
 
   $effect(() => {
-    if (open) void satchel.list().then((list) => (projects = list));
+    if (open) void library.list().then((list) => (projects = list));
   });
 
   async function saveBackup() {
-    const bytes = await satchel.backup();
+    const bytes = await library.backup();
     saveFile('hearty-satchel-backup.zip', 'application/zip', bytes);
   }
 
@@ -27,16 +28,19 @@
     const file = field.files?.[0];
     field.value = '';
     if (!file) return;
-    faults = await satchel.restore(new Uint8Array(await file.arrayBuffer()));
-    if (faults.length > 0) return;
-    open = false;
-    await goto('/satchel');
+    faults = await library.importBackup(new Uint8Array(await file.arrayBuffer()));
+    if (faults.length === 0) await arrived();
   }
 
   async function openProject(id: string) {
-    await satchel.openProject(id);
+    await library.open(id);
+    await arrived();
+  }
+
+  /** What came in is open, or waits for a choice in a dialog of its own. */
+  async function arrived() {
     open = false;
-    await goto('/satchel');
+    if (!library.waiting && satchel.status === 'ready') await goto('/satchel');
   }
 
   async function importFile(event: Event) {
@@ -45,18 +49,15 @@
     field.value = '';
     if (!file) return;
     opened = '';
-    faults = await satchel.importText(await file.text());
-    if (faults.length === 0) {
-      opened = `${file.name} is open.`;
-      open = false;
-      await goto('/satchel');
-    }
+    faults = await library.importText(await file.text());
+    if (faults.length > 0) return;
+    if (!library.waiting) opened = `${file.name} is open.`;
+    await arrived();
   }
 
   async function openDemo() {
-    await satchel.beginDemo();
-    open = false;
-    await goto('/satchel');
+    await library.openDemo();
+    await arrived();
   }
 </script>
 
@@ -88,12 +89,12 @@
     </div>
     <div>
       <p>
-        The Saltmarsh loom again as it ships. What you changed in it is put aside; undo does not
-        reach across.
+        The Saltmarsh loom again as it ships. Where you changed it, you are asked first whether to
+        keep both.
       </p>
       <Button size="small" kind="tertiary" on:click={openDemo}>Open the demo anew</Button>
     </div>
-    {#if projects.length > 1}
+    {#if projects.some(({ id }) => id !== satchel.project?.id)}
       <div>
         <p>Other projects kept here:</p>
         <ul class="projects">

@@ -26,7 +26,7 @@
           project: satchel.asJudged,
           shelf: satchel.shelf,
           judgement: satchel.judgement,
-          remedies: satchel.remedies,
+          remedies: satchel.advice.remedies,
           undo: satchel.undoState.undo,
           redo: satchel.undoState.redo
         })
@@ -65,6 +65,7 @@
     if (!entry) return;
     open = false;
     if ('go' in entry.run) void goto(entry.run.go);
+    else if ('remedy' in entry.run) void satchel.settleWith(entry.run.findingKey, entry.run.remedy);
     else if ('act' in entry.run) void satchel.act(entry.run.act);
     else oncommand(entry.run.command);
   }

@@ -1,13 +1,26 @@
 <script lang="ts">
   import { Button, Modal, TextInput } from 'carbon-components-svelte';
   import { goto } from '$app/navigation';
+  import { library } from '$lib/state/library.svelte';
   import { satchel } from '$lib/state/project-store.svelte';
+  import { dayWords } from './day-words';
   import DroppedNote from './DroppedNote.svelte';
 
   /** Plans of this project and the projects kept here: begin, branch, rename, show, drop. */
   let { open = $bindable(false) }: { open?: boolean } = $props();
   let projects = $state.raw<{ id: string; name: string }[]>([]);
   let done = $state.raw<string[]>([]);
+  let copies = $state.raw<Awaited<ReturnType<typeof library.copies>>>([]);
+
+  async function refresh() {
+    [projects, copies] = await Promise.all([library.list(), library.copies()]);
+  }
+
+  async function bringBack(number: number) {
+    await library.bringBack(number);
+    open = false;
+    await goto('/satchel');
+  }
 
   /** The open one by the name it has now; the list was read when the dialog opened. */
   const named = $derived(
@@ -18,20 +31,20 @@
 
   $effect(() => {
     if (open) {
-      void satchel.list().then((list) => (projects = list));
+      void refresh();
       void satchel.recentActs().then((list) => (done = list));
     }
   });
 
   async function toProject(id: string) {
-    await satchel.openProject(id);
+    await library.open(id);
     open = false;
     await goto('/satchel');
   }
 
   async function dropProject(id: string) {
-    await satchel.dropProject(id);
-    projects = await satchel.list();
+    await library.remove(id);
+    await refresh();
     if (satchel.status === 'no project') {
       open = false;
       await goto('/');
@@ -129,7 +142,21 @@
       </li>
     {/each}
   </ul>
-  <DroppedNote onback={async () => (projects = await satchel.list())} />
+  {#if copies.length > 0}
+    <h3>Kept for 30 days after they were replaced or deleted</h3>
+    <ul>
+      {#each copies as { number, name, at, why } (number)}
+        <li>
+          <b>{name}</b>
+          <span class="soft">{why} on {dayWords(new Date(at).toISOString().slice(0, 10))}</span>
+          <button aria-label="Bring {name} back" onclick={() => bringBack(number)}
+            >bring back</button
+          >
+        </li>
+      {/each}
+    </ul>
+  {/if}
+  <DroppedNote onback={async () => await refresh()} />
   <Button
     size="small"
     kind="tertiary"

@@ -6,6 +6,7 @@
   import { satchel } from '$lib/state/project-store.svelte';
   import { theme } from '$lib/state/theme.svelte';
   import { views } from './views';
+  import Lazy from './Lazy.svelte';
 
   interface Props {
     onkeys: () => void;
@@ -99,14 +100,18 @@
   </div>
 </header>
 {#if filesWanted}
-  {#await import('./FilesDialog.svelte') then { default: FilesDialog }}
-    <FilesDialog bind:open={filesOpen} />
-  {/await}
+  <Lazy load={() => import('./FilesDialog.svelte')}
+    >{#snippet children(FilesDialog)}
+      <FilesDialog bind:open={filesOpen} />
+    {/snippet}</Lazy
+  >
 {/if}
 {#if plansWanted}
-  {#await import('./PlanMenu.svelte') then { default: PlanMenu }}
-    <PlanMenu bind:open={plansOpen} />
-  {/await}
+  <Lazy load={() => import('./PlanMenu.svelte')}
+    >{#snippet children(PlanMenu)}
+      <PlanMenu bind:open={plansOpen} />
+    {/snippet}</Lazy
+  >
 {/if}
 
 <style>

@@ -16,7 +16,8 @@ export interface PaletteEntry {
   name: string;
   /** What stands beside it, searched as well. */
   detail: string;
-  run: { go: string } | { act: Act } | { command: Command };
+  run:
+    { go: string } | { act: Act } | { command: Command } | { findingKey: string; remedy: Remedy };
 }
 
 /** What the page itself does: it has no act of its own. */
@@ -81,7 +82,7 @@ export function paletteEntries(source: PaletteSource): PaletteEntry[] {
         group: 'to settle',
         name: remedy.label,
         detail: `settles “${finding.title()}”${remedy.costMinor === 0 ? '' : `, ${money(remedy.costMinor)}`}`,
-        run: { act: remedy.act }
+        run: { findingKey: finding.key, remedy }
       });
   }
   for (const gear of shelf.items) {

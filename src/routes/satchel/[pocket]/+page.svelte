@@ -4,9 +4,10 @@
   import type { Candidate } from '$lib/core/judge/candidates';
   import { fullName } from '$lib/core/model/gear';
   import type { Pocket } from '$lib/core/model/pocket';
+  import type { Project } from '$lib/core/model/project';
   import { satchel } from '$lib/state/project-store.svelte';
   import { asOfToday } from '$lib/state/as-of-today';
-  import { askJudge } from '$lib/workers/connect-judge';
+  import { askJudge, isCancelled } from '$lib/workers/connect-judge';
   import Chooser from '$lib/ui/chooser/Chooser.svelte';
   import IfTaken from '$lib/ui/chooser/IfTaken.svelte';
   import SceneRail from '$lib/ui/scenes/SceneRail.svelte';
@@ -20,6 +21,8 @@
   /** Counted up to ask anew after a fault. */
   let asked = $state(0);
   let openPocket: Pocket | undefined;
+  /** The project the candidates were judged for. */
+  let judgedFor: Project | undefined;
 
   // A newer question makes an older answer stale.
   $effect(() => {
@@ -36,6 +39,7 @@
     const show = (judged: Candidate[]) => {
       if (stale) return;
       candidates = judged;
+      judgedFor = project;
       if (!judged.some((one) => one.gear.id === chosenId))
         chosenId = (judged.find((one) => one.packed) ?? judged[0])?.gear.id;
     };
@@ -46,7 +50,9 @@
         show(judged);
         stale = true;
       })
-      .catch((error: unknown) => (fault = error instanceof Error ? error.message : String(error)));
+      .catch((error: unknown) => {
+        if (!isCancelled(error)) fault = error instanceof Error ? error.message : String(error);
+      });
     return () => {
       stale = true;
     };
@@ -60,7 +66,7 @@
   });
 
   function take(candidate: Candidate) {
-    if (candidate.act) void satchel.act(candidate.act);
+    void satchel.choose(judgedFor, candidate);
   }
 
   function pin(id: string) {
