@@ -1,5 +1,7 @@
 // Serves the build. Static files pass the same strict headers as pages do.
 import { createServer } from 'node:http';
+import { join } from 'node:path';
+import { bundleWhenChanged, projectRoot } from './own-setup.mjs';
 
 const FIRST_PORT = 4173;
 const PORTS_TRIED = 50;
@@ -26,6 +28,10 @@ const isFile = (url = '') => /\.[a-z0-9]+$/i.test(url.split('?')[0]);
  */
 export async function serve(port = Number(process.env.PORT) || FIRST_PORT) {
   process.env.BODY_SIZE_LIMIT ??= BODY_LIMIT;
+  process.env.EVALUATION_PROGRAM ??= join(
+    projectRoot,
+    bundleWhenChanged('evaluation', 'scripts/programs/evaluation-worker.ts')
+  );
   const { handler } = await import('../build/handler.js');
   const server = createServer((request, response) => {
     for (const [name, value] of Object.entries(staticHeaders)) response.setHeader(name, value);

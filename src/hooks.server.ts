@@ -10,9 +10,15 @@ export const handle: Handle = async ({ event, resolve }) => {
 };
 
 /** What went wrong inside is nobody's business outside. */
-export const handleError: HandleServerError = ({ status }) => ({
-  message:
-    status === 404
-      ? 'There is nothing at this address.'
-      : 'The server could not answer. Try again; what you did is kept in your browser.'
-});
+export const handleError: HandleServerError = ({ error, event, status }) => {
+  if (status === 404) return { message: 'There is nothing at this address.' };
+  // The one place that writes to the log: whoever runs the server should see what broke.
+  // eslint-disable-next-line no-console
+  console.error(
+    `${new Date().toISOString()} ${status} ${event.request.method} ${event.url.pathname}`,
+    error
+  );
+  return {
+    message: 'The server could not answer. Try again; what you did is kept in your browser.'
+  };
+};

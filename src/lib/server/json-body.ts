@@ -1,34 +1,30 @@
-import { json } from '@sveltejs/kit';
-import { type Fault, faultSentence } from '$lib/core/formats/faults';
+import type { Fault } from '$lib/core/formats/faults';
 
-type JsonBody =
-  { ok: true; value: unknown } | { ok: false; status: 400 | 403 | 413 | 415; faults: Fault[] };
+type JsonText =
+  { ok: true; text: string } | { ok: false; status: 400 | 403 | 413 | 415; faults: Fault[] };
 
-const refused = (status: 400 | 403 | 413 | 415, says: string): JsonBody => ({
+const refused = (status: 400 | 403 | 413 | 415, says: string): JsonText => ({
   ok: false,
   status,
   faults: [{ field: '', says }]
 });
 
-/** Faults as the body of an answer: sentences, never a stack. */
-export function answerFaults(status: number, faults: readonly Fault[]): Response {
-  return json(
-    { faults: faults.map((fault) => ({ ...fault, sentence: faultSentence(fault) })) },
-    { status }
-  );
+/** The host a page comes from; `null` and what is no address come from nowhere we know. */
+function hostOf(origin: string): string | undefined {
+  return URL.canParse(origin) ? new URL(origin).host : undefined;
 }
 
 /**
- * Reads a JSON body within a limit. A page of another origin may not post here; programs send no
+ * Reads the text of a JSON body within a limit. A page of another origin may not post here; programs send no
  * origin and may.
  */
-export async function readJsonBody(
+export async function readJsonText(
   request: Request,
   ownOrigin: string,
   mostBytes: number
-): Promise<JsonBody> {
+): Promise<JsonText> {
   const origin = request.headers.get('origin');
-  if (origin !== null && new URL(origin).host !== new URL(ownOrigin).host) {
+  if (origin !== null && hostOf(origin) !== hostOf(ownOrigin)) {
     return refused(403, 'The request comes from another site and is not answered');
   }
   const type = request.headers.get('content-type') ?? '';
@@ -37,17 +33,12 @@ export async function readJsonBody(
   }
   const tooLarge = `The body is larger than ${mostBytes / 1024 / 1024} MB`;
   if (Number(request.headers.get('content-length') ?? 0) > mostBytes) return refused(413, tooLarge);
-  let text: string;
   try {
-    text = await readText(request, mostBytes);
+    return { ok: true, text: await readText(request, mostBytes) };
   } catch (error) {
     if (isTooLarge(error)) return refused(413, tooLarge);
+    if (error instanceof TypeError) return refused(400, 'The body is no text in UTF-8');
     throw error;
-  }
-  try {
-    return { ok: true, value: JSON.parse(text) };
-  } catch (error) {
-    return refused(400, `The body is no JSON: ${(error as Error).message}`);
   }
 }
 
@@ -63,7 +54,7 @@ function isTooLarge(error: unknown): boolean {
 /** A body without a stated length is counted as it comes. */
 async function readText(request: Request, mostBytes: number): Promise<string> {
   if (!request.body) return '';
-  const decoder = new TextDecoder();
+  const decoder = new TextDecoder('utf-8', { fatal: true });
   let bytes = 0;
   let text = '';
   const reader = request.body.getReader();

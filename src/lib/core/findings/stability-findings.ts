@@ -82,8 +82,12 @@ export const stabilityFindings: AngleFindingRow[] = [
           needs: TIP_WARN_DEG,
           unit: '°',
           title: () => `${rig.support!.gear.model} tips at a lean of ${figureWords(lean, '°')}`,
-          why: () =>
-            `Feet ${lengthWords(figureAt(record, figureIndex.legsRadius)!, rig.project.units)} wide under ${figureWords(figureAt(record, figureIndex.loadOnSupport)!, 'kg', rig.project.units)} at ${lengthWords(figureAt(record, figureIndex.legsHeight)!, rig.project.units)}: a sleeve in the cable is enough. Weigh it down or set it lower.`
+          why: () => {
+            const { units } = rig.project;
+            const load = figureAt(record, figureIndex.loadOnSupport);
+            const under = load === undefined ? '' : ` under ${figureWords(load, 'kg', units)}`;
+            return `Feet ${lengthWords(figureAt(record, figureIndex.legsRadius)!, units)} wide${under} at ${lengthWords(figureAt(record, figureIndex.legsHeight)!, units)}: a sleeve in the cable is enough. Weigh it down or set it lower.`;
+          }
         };
       const bag = figureAt(record, figureIndex.boomBag);
       const have = figureAt(record, figureIndex.ballast) ?? 0;

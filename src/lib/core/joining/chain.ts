@@ -7,6 +7,8 @@ export interface JoiningPart {
   costMinor: number;
   /** The piece of the bag; parts to buy have none and there are as many as one likes. */
   lineId?: string;
+  /** Pieces of it there are, where one entry stands for several; one unless said. */
+  pieces?: number;
 }
 
 /** Parts in a row that lead from one port to another. */

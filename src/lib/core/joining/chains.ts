@@ -202,7 +202,8 @@ function walkChains(
       if (cost > mostMinor) break;
       if (
         passage.part.lineId !== undefined &&
-        path.some(({ part }) => part.lineId === passage.part.lineId)
+        path.reduce((count, { part }) => count + Number(part.lineId === passage.part.lineId), 0) >=
+          (passage.part.pieces ?? 1)
       )
         continue;
       path.push(passage);

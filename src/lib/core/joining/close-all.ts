@@ -2,6 +2,7 @@ import type { GearItem } from '../model/gear';
 import type { Port } from '../model/ports';
 import type { Chain, JoiningPart } from './chain';
 import { type ChainLimit, chainsBetween, indexJoiningParts, portWords } from './chains';
+import { cheapestChoice, type Demand, type Supply } from './cheapest-choice';
 
 /** Two parts that have to meet, each by any of the ports it has for it. */
 export interface Joint {
@@ -19,12 +20,38 @@ export interface Closing {
   /** What has to be bought, pieces counted. */
   buy: { gear: GearItem; quantity: number }[];
   costMinor: number;
+  /** By how much a cheaper closing could still undercut this one; 0 where none can. */
+  gapMinor: number;
 }
 
-/** A chain of a candidate list with the pieces it takes, as counts by part. */
-interface Option {
-  chain: Chain;
-  uses: Map<JoiningPart, number>;
+/** What there is of one kind of part: pieces in the bag, and what one more costs where it is for sale. */
+function suppliesOf(
+  bag: readonly JoiningPart[],
+  shelf: readonly JoiningPart[]
+): { parts: JoiningPart[]; supplies: Map<string, Supply> } {
+  const supplies = new Map<string, Supply>();
+  const byId = new Map<string, JoiningPart>();
+  for (const part of shelf) {
+    supplies.set(part.gear.id, { pieces: 0, costMinor: part.costMinor });
+    byId.set(part.gear.id, part);
+  }
+  for (const part of bag) {
+    const { id } = part.gear;
+    const supply = supplies.get(id) ?? { pieces: 0, costMinor: undefined };
+    supplies.set(id, { ...supply, pieces: supply.pieces + 1 });
+    byId.set(id, {
+      ...part,
+      pieces: supply.costMinor === undefined ? supply.pieces + 1 : Infinity
+    });
+  }
+  return { parts: [...byId.values()], supplies };
+}
+
+/** Pieces of each part that a chain takes, by the part's id. */
+function usesOf(chain: Chain): Map<string, number> {
+  const uses = new Map<string, number>();
+  for (const { gear } of chain.parts) uses.set(gear.id, (uses.get(gear.id) ?? 0) + 1);
+  return uses;
 }
 
 /**
@@ -32,14 +59,10 @@ interface Option {
  *
  * Joints of one occasion (the angles of one scene) stand at the same time, so each piece serves one of
  * them; on another occasion the same piece serves again. What is bought is therefore, for each part,
- * the most that any one occasion takes beyond the bag. Branch and bound over the joints:
+ * the most that any one occasion takes beyond the bag. Which chain each joint takes is chosen by
+ * `cheapestChoice`.
  *
- *   occasion 1: joint a → chain | joint b → chain | …
- *   occasion 2: joint c → chain (pieces of occasion 1 cost nothing again) | …
- *
- * cut where the cost so far already reaches the best closing found.
- *
- * @param bag parts in the bag, one entry a piece, each with its own `lineId`
+ * @param bag parts in the bag, one entry a piece
  * @param shelf parts to buy, as many as needed
  */
 export function closeAll(
@@ -47,84 +70,34 @@ export function closeAll(
   bag: readonly JoiningPart[],
   shelf: readonly JoiningPart[]
 ): Closing {
-  const index = indexJoiningParts([...bag, ...shelf]);
+  const { parts, supplies } = suppliesOf(bag, shelf);
+  const index = indexJoiningParts(parts);
   const open = new Map<string, string>();
-  const direct = new Map<string, Chain>();
-  const work: { joint: Joint; occasion: number; options: Option[] }[] = [];
+  const chains = new Map<string, Chain>();
+  const demands: (Demand & { joint: Joint; found: Chain[] })[] = [];
   occasions.forEach((joints, occasion) => {
     for (const joint of joints) {
-      const options = chainsBetween(joint.from, joint.to, index, joint.limit).map(
-        (chain): Option => {
-          const uses = new Map<JoiningPart, number>();
-          for (const part of chain.parts) uses.set(part, (uses.get(part) ?? 0) + 1);
-          return { chain, uses };
-        }
-      );
-      if (options.length === 0) open.set(joint.id, reasonFor(joint, index));
-      else if (options[0]!.chain.parts.length === 0) direct.set(joint.id, options[0]!.chain);
-      else work.push({ joint, occasion, options });
+      const found = chainsBetween(joint.from, joint.to, index, joint.limit);
+      if (found.length === 0) open.set(joint.id, reasonFor(joint, index));
+      else if (found[0]!.parts.length === 0) chains.set(joint.id, found[0]!);
+      else demands.push({ joint, found, occasion, options: found.map(usesOf) });
     }
   });
 
-  const taken = occasions.map(() => new Map<JoiningPart, number>());
-  const bought = new Map<JoiningPart, number>();
-  const chosen: Option[] = [];
-  let best: { options: Option[]; costMinor: number; bought: Map<JoiningPart, number> } | undefined;
-
-  const search = (at: number, costMinor: number) => {
-    if (best && costMinor >= best.costMinor) return;
-    const task = work[at];
-    if (!task) {
-      best = { options: [...chosen], costMinor, bought: new Map(bought) };
-      return;
-    }
-    const here = taken[task.occasion]!;
-    for (const option of task.options) {
-      if (best && costMinor >= best.costMinor) return;
-      const undo: [Map<JoiningPart, number>, JoiningPart, number][] = [];
-      let added = 0;
-      let possible = true;
-      for (const [part, count] of option.uses) {
-        const now = (here.get(part) ?? 0) + count;
-        if (part.lineId !== undefined && now > 1) {
-          possible = false;
-          break;
-        }
-        undo.push([here, part, here.get(part) ?? 0]);
-        here.set(part, now);
-        const have = bought.get(part) ?? 0;
-        if (part.lineId === undefined && now > have) {
-          undo.push([bought, part, have]);
-          bought.set(part, now);
-          added += (now - have) * part.costMinor;
-        }
-      }
-      if (possible) {
-        chosen.push(option);
-        search(at + 1, costMinor + added);
-        chosen.pop();
-      }
-      for (const [map, part, before] of undo.reverse()) map.set(part, before);
-    }
-  };
-  search(0, 0);
-
-  const chains = new Map(direct);
-  if (best) work.forEach(({ joint }, at) => chains.set(joint.id, best!.options[at]!.chain));
-  else if (work.length > 0) {
+  const choice = cheapestChoice(demands, supplies);
+  demands.forEach(({ joint, found }, at) => {
+    const chosen = choice.chosen[at];
+    if (chosen !== undefined) chains.set(joint.id, found[chosen]!);
     // Each could be closed alone, but the bag's single pieces do not go round and nothing is for sale.
-    for (const { joint } of work)
-      open.set(joint.id, 'the parts that would join it are needed elsewhere at the same time');
-  }
+    else open.set(joint.id, 'the parts that would join it are needed elsewhere at the same time');
+  });
+  const gearById = new Map(parts.map(({ gear }) => [gear.id, gear]));
   return {
     chains,
     open,
-    buy: best
-      ? [...best.bought]
-          .filter(([, quantity]) => quantity > 0)
-          .map(([part, quantity]) => ({ gear: part.gear, quantity }))
-      : [],
-    costMinor: best?.costMinor ?? 0
+    buy: [...choice.buy].map(([id, quantity]) => ({ gear: gearById.get(id)!, quantity })),
+    costMinor: choice.costMinor,
+    gapMinor: choice.gapMinor
   };
 }
 
