@@ -214,10 +214,21 @@ test('what could not be written is named, and kept before anything after it', as
   await expect(page.getByText(/Not kept yet: take Harkelow Ember 8 cell, thrifty/)).toBeVisible();
   await expect(page.getByText('not kept', { exact: true })).toBeVisible();
   await expect(page.getByRole('button', { name: 'Export now' })).toBeVisible();
+  // The next act would go through alone; it waits behind the one that did not.
+  await page.evaluate(() =>
+    document
+      .querySelector<HTMLButtonElement>(
+        'li.card[data-code="B3"] .remedy button, li.card[data-code="L8"] .remedy button'
+      )!
+      .click()
+  );
+  await expect(page.getByText(/Not kept yet: take Harkelow Ember 8 cell, thrifty; /)).toBeVisible();
+  await expect(page.getByText('not kept', { exact: true })).toBeVisible();
+  const shown = await verdict(page).textContent();
   await full(false);
   await page.getByRole('button', { name: 'Try again now' }).click();
   await kept(page);
   await expect(page.getByText(/Not kept yet/)).toHaveCount(0);
   await page.reload();
-  await expect(verdict(page)).toHaveText('£67.00 over');
+  await expect(verdict(page)).toHaveText(shown!);
 });

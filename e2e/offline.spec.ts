@@ -68,3 +68,40 @@ test('a full storage says so, loses nothing on screen and still exports', async 
     )
   ).toBe(true);
 });
+
+test('kept pages come up at once while the network says nothing', async ({ page, context }) => {
+  await openDemo(page);
+  await page.evaluate(async () => void (await navigator.serviceWorker.ready));
+  await page.reload();
+  await expect
+    .poll(() => page.evaluate(() => navigator.serviceWorker.controller !== null))
+    .toBe(true);
+  // Requests go out and are never answered.
+  await context.route('**/*', () => undefined);
+  await page.goto('/brief', { timeout: 5000 });
+  await expect(page.getByRole('heading', { name: 'Brief', level: 1 })).toBeAttached();
+  await page.getByRole('link', { name: /^Shelf/ }).click();
+  await expect(page.getByRole('heading', { name: 'The shelf', level: 1 })).toBeAttached();
+});
+
+test('a part of a view that cannot be fetched says so, and comes when it can', async ({
+  browser,
+  baseURL
+}) => {
+  const context = await browser.newContext({ baseURL, serviceWorkers: 'block' });
+  const page = await context.newPage();
+  await page.goto('/?open=demo');
+  await page.waitForURL('**/satchel');
+  await remediesReady(page);
+  await context.setOffline(true);
+  await page.getByRole('button', { name: 'File', exact: true }).click();
+  await expect(page.getByText('This part of the app could not be fetched.')).toBeVisible();
+  await context.setOffline(false);
+  await page.getByRole('button', { name: 'Try again' }).click();
+  await expect(
+    page
+      .getByRole('dialog', { name: 'Files' })
+      .or(page.getByRole('button', { name: 'Load the page again' }))
+  ).toBeVisible();
+  await context.close();
+});

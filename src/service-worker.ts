@@ -33,6 +33,9 @@ worker.addEventListener('activate', (event) => {
   );
 });
 
+const isPage = ({ pathname }: URL) =>
+  !pathname.startsWith('/schema/') && !/\.[a-z0-9]+$/i.test(pathname);
+
 worker.addEventListener('fetch', (event) => {
   const { request } = event;
   const url = new URL(request.url);
@@ -42,10 +45,10 @@ worker.addEventListener('fetch', (event) => {
     url.pathname.startsWith('/api/')
   )
     return;
+  // Pages are one shell that finds its way by the address. The kept one comes up at once, whether the
+  // network answers, fails or says nothing; files and schemas are no pages.
   if (request.mode === 'navigate') {
-    event.respondWith(
-      fetch(request).catch(async () => (await caches.match(SHELL)) ?? Response.error())
-    );
+    if (isPage(url)) event.respondWith(caches.match(SHELL).then((kept) => kept ?? fetch(request)));
     return;
   }
   event.respondWith(

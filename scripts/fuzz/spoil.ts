@@ -105,7 +105,7 @@ const odd: readonly unknown[] = [
   [null],
   { constructor: {} },
   { toString: 1 },
-  nested(3000)
+  nested(1000)
 ];
 
 /** Changes one place of a file: to something odd, to what stands elsewhere under the same name, or away. */

@@ -1,10 +1,21 @@
 <script lang="ts">
+  import { Button } from 'carbon-components-svelte';
   import { page } from '$app/state';
+
+  const isLost = $derived(page.status === 404);
 </script>
 
 <div class="card lost">
-  <h1>{page.status === 404 ? 'Nothing is kept there' : 'That went wrong'}</h1>
-  <p>{page.error?.message}</p>
+  <h1>{isLost ? 'Nothing is kept there' : 'This view could not be opened'}</h1>
+  {#if isLost}
+    <p>{page.error?.message}</p>
+  {:else}
+    <p>
+      A part of the app could not be fetched: the network may be gone, or a newer version has taken
+      its place. What you did is kept.
+    </p>
+    <p><Button size="small" on:click={() => location.reload()}>Try again</Button></p>
+  {/if}
   <p><a href="/satchel">Back to the open bag</a></p>
 </div>
 

@@ -3,7 +3,7 @@
   import type { Snippet } from 'svelte';
   import { onMount } from 'svelte';
   import { goto } from '$app/navigation';
-  import { page } from '$app/state';
+  import { navigating, page } from '$app/state';
   import { SkeletonText } from 'carbon-components-svelte';
   import { library } from '$lib/state/library.svelte';
   import { satchel } from '$lib/state/project-store.svelte';
@@ -46,6 +46,21 @@
     } else if (satchel.status === 'ready' && page.url.pathname === '/') {
       await goto('/satchel', { replaceState: true });
     }
+  });
+
+  /** A view that is not here yet is told after a moment, and again when the network says nothing. */
+  const SLOW_MS = 500;
+  const SILENT_MS = 8000;
+  let opening = $state<'' | 'slow' | 'silent'>('');
+  $effect(() => {
+    opening = '';
+    if (!navigating.to) return;
+    const slow = setTimeout(() => (opening = 'slow'), SLOW_MS);
+    const silent = setTimeout(() => (opening = 'silent'), SILENT_MS);
+    return () => {
+      clearTimeout(slow);
+      clearTimeout(silent);
+    };
   });
 
   const wordsOf = (error: unknown) =>
@@ -111,6 +126,16 @@
     />
     {#snippet failed()}<p class="tab-only" role="note">The strap could not be drawn.</p>{/snippet}
   </svelte:boundary>
+{/if}
+{#if opening}
+  <p class="tab-only" role="status">
+    {#if opening === 'slow'}
+      Fetching the view…
+    {:else}
+      The network does not answer. What you did is kept.
+      <button onclick={() => location.reload()}>Try again</button>
+    {/if}
+  </p>
 {/if}
 {#if satchel.keeping === 'tab'}
   <p class="tab-only" role="note">
@@ -218,6 +243,17 @@
     border-radius: 10px;
     background: var(--linen);
     font-size: 0.875rem;
+  }
+
+  .tab-only button {
+    min-height: 1.5rem;
+    padding: 0 0.25rem;
+    border: 0;
+    background: none;
+    color: var(--moss);
+    font-weight: 600;
+    text-decoration: underline;
+    cursor: pointer;
   }
 
   .failure {

@@ -1,5 +1,5 @@
 import Dexie, { type DexieOptions, type EntityTable, type Table } from 'dexie';
-import type { Patch } from 'immer';
+import type { Patch } from '../core/acts/drafts';
 import type { RecordedChange } from '../core/acts/record-act';
 import type { Project } from '../core/model/project';
 

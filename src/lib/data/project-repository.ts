@@ -1,4 +1,4 @@
-import { applyPatches, type Patch } from 'immer';
+import { applyPatches, type Patch } from '../core/acts/drafts';
 import type { Act } from '../core/acts/act';
 import { actWords } from '../core/acts/act-words';
 import { applyRecorded } from '../core/acts/record-act';

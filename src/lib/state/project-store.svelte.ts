@@ -116,6 +116,14 @@ export class ProjectStore {
     return `${JSON.stringify(raw, null, 2)}\n`;
   }
 
+  /** What a check finds wrong with the project on screen, in sentences. */
+  async whatIsWrong(): Promise<string[]> {
+    if (!this.project) return [];
+    const { checkProject } = await import('../core/formats/satchel-file');
+    const { faultSentence } = await import('../core/formats/faults');
+    return checkProject(this.project).map(faultSentence);
+  }
+
   /** Leaves what cannot be read where it is and begins anew beside it. */
   beginBeside(): void {
     this.failure = '';
@@ -150,14 +158,14 @@ export class ProjectStore {
 
   /** Packs a first kit for an empty project, in the worker, and shows it. */
   async beginPacked(project: Project): Promise<void> {
-    await this.begin(await askJudge((judge) => judge.packFirst(project)));
+    await this.begin(await askJudge((judge, send) => judge.packFirst(send(project))));
   }
 
   /** Packs a first kit into the empty plan shown, as one act that undo takes back. */
   async packPlan(): Promise<void> {
     const project = this.project;
     if (!project) return;
-    const packed = activePlan(await askJudge((judge) => judge.packFirst(project)));
+    const packed = activePlan(await askJudge((judge, send) => judge.packFirst(send(project))));
     // Somebody may have put something in while parts were tried.
     if (!this.plan || this.judgement?.kit.parts.length !== 0) return;
     const there = this.plan.lines.map(({ id }) => id);
@@ -210,8 +218,8 @@ export class ProjectStore {
   async choose(basis: Project | undefined, candidate: Candidate): Promise<void> {
     if (!candidate.act) return;
     await this.#actOn(basis, candidate.act, candidate.gear.model, async (project) => {
-      const again = await askJudge((judge) =>
-        judge.candidate(asOfToday(project), candidate.gear.id)
+      const again = await askJudge((judge, send) =>
+        judge.candidate(send(asOfToday(project)), candidate.gear.id)
       );
       return again?.packed ? 'settled' : again?.act;
     });

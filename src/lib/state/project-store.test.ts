@@ -17,9 +17,11 @@ vi.mock('../workers/connect-judge', async (actual) => {
   const work = makeJudgeWork();
   return {
     isCancelled,
-    askJudge: async <T>(ask: (worker: JudgeWorker) => Promise<T | Outcome<T>>) => {
+    askJudge: async <T>(
+      ask: (worker: JudgeWorker, send: <P>(project: P) => P) => Promise<T | Outcome<T>>
+    ) => {
       if (judge.breaks) throw new Error('the judge did not start');
-      return doneOf(await ask(work));
+      return doneOf(await ask(work, (project) => project));
     }
   };
 });

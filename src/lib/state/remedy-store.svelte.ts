@@ -36,7 +36,9 @@ export class RemedyStore {
       this.basis = project;
     };
     try {
-      await askJudge((judge) => judge.settle(asOfToday(project), [...this.visible], proxy(take)));
+      await askJudge((judge, send) =>
+        judge.settle(send(asOfToday(project)), [...this.visible], proxy(take))
+      );
     } catch (error) {
       if (round !== this.#round || isCancelled(error)) return;
       this.failure = error instanceof Error ? error.message : String(error);
@@ -46,6 +48,6 @@ export class RemedyStore {
 
   /** The remedies of one finding for a project as it is now; undefined when it is not found any more. */
   async again(project: Project, findingKey: string): Promise<Remedy[] | undefined> {
-    return askJudge((judge) => judge.remediesOf(asOfToday(project), findingKey));
+    return askJudge((judge, send) => judge.remediesOf(send(asOfToday(project)), findingKey));
   }
 }

@@ -1,5 +1,7 @@
 import { type Remote, wrap } from 'comlink';
-import type { JudgeWorker, Outcome } from './judge-protocol';
+import type { GearItem } from '../core/model/gear';
+import type { Project } from '../core/model/project';
+import type { JudgeWorker, Outcome, SentProject } from './judge-protocol';
 
 /** The judging worker could not be started or broke off. What is on screen stands; asking again starts another. */
 export class JudgeFailedError extends Error {}
@@ -11,6 +13,8 @@ export const isCancelled = (error: unknown): boolean => error instanceof Cancell
 interface Connection {
   judge: Remote<JudgeWorker>;
   failed: Promise<never>;
+  /** Parts of one's own that the worker holds. */
+  held: readonly GearItem[] | undefined;
 }
 let connection: Connection | undefined;
 
@@ -33,19 +37,29 @@ function connect(): Connection {
   });
   // Nobody may be asking just now; who asks next hears of it.
   failed.catch(() => undefined);
-  return { judge: wrap<JudgeWorker>(worker), failed };
+  return { judge: wrap<JudgeWorker>(worker), failed, held: undefined };
 }
 
 /**
  * Asks the one judging worker of this tab, which is started when first asked.
+ *
+ * @param ask is given the worker, and a way to send it a project without its parts each time
  * @throws JudgeFailedError instead of waiting for ever when it breaks off; what `isCancelled` knows when
  *   something newer took the place of what was asked
  */
 export async function askJudge<T>(
-  ask: (judge: Remote<JudgeWorker>) => Promise<T>
+  ask: (judge: Remote<JudgeWorker>, send: (project: Project) => SentProject) => Promise<T>
 ): Promise<T extends Outcome<infer Done> ? Done : T> {
-  const { judge, failed } = (connection ??= connect());
-  return doneOf(await Promise.race([ask(judge), failed]));
+  const to = (connection ??= connect());
+  /** Messages arrive in their order, so the parts are there before the project that speaks of them. */
+  const send = (project: Project): SentProject => {
+    if (project.ownGear !== to.held) {
+      to.held = project.ownGear;
+      void to.judge.holdGear(project.ownGear);
+    }
+    return { ...project, ownGear: [], gearIsHeld: true };
+  };
+  return doneOf(await Promise.race([ask(to.judge, send), to.failed]));
 }
 
 /** What was asked for, out of an answer that may say it was cancelled. */

@@ -4,6 +4,7 @@ import type { DisputeView } from '../core/judge/disputes';
 import type { Question } from '../core/judge/questions';
 import type { Remedy } from '../core/judge/settle';
 import type { CsvReading, CsvDefaults } from '../core/formats/csv-columns';
+import type { GearItem } from '../core/model/gear';
 import type { Pocket } from '../core/model/pocket';
 import type { Project } from '../core/model/project';
 
@@ -16,6 +17,17 @@ export interface SettledPart {
   questions?: Question[];
 }
 
+/**
+ * A project on its way to the worker. Parts of one's own may be thousands and seldom change: they are
+ * handed over once, and held there for the projects that say so.
+ */
+export interface SentProject extends Project {
+  gearIsHeld?: true;
+}
+
+/** A candidate that names its part. */
+export type CandidateRow = Omit<Candidate, 'gear'> & { gearId: string };
+
 /** What became of a job: done, or given up because another of its kind was asked for. */
 export interface Outcome<T> {
   cancelled: boolean;
@@ -27,28 +39,30 @@ export interface Outcome<T> {
  * computed first; asking again for the same kind of thing cancels what was asked before.
  */
 export interface JudgeWorker {
+  /** Parts of one's own, for every project after this that says they are held. */
+  holdGear(gear: readonly GearItem[]): void;
   /** Remedies of every finding, those on screen first, then all joints closed and the questions. */
   settle(
-    project: Project,
+    project: SentProject,
     visible: readonly string[],
     onpart: (part: SettledPart) => void
   ): Promise<Outcome<void>>;
   /** Remedies of one finding, at once; undefined when it is not found. */
-  remediesOf(project: Project, findingKey: string): Promise<Remedy[] | undefined>;
-  /** Every part of a pocket judged in the whole kit; the first of them as soon as they are. */
+  remediesOf(project: SentProject, findingKey: string): Promise<Remedy[] | undefined>;
+  /** Every part of a pocket judged in the whole kit, a screenful first, then the rest as it comes. */
   candidates(
-    project: Project,
+    project: SentProject,
     pocket: Pocket,
-    onfirst: (first: Candidate[]) => void
-  ): Promise<Outcome<Candidate[]>>;
+    onpart: (part: CandidateRow[]) => void
+  ): Promise<Outcome<void>>;
   /** One part of a pocket judged in the whole kit, at once. */
-  candidate(project: Project, gearId: string): Promise<Candidate | undefined>;
+  candidate(project: SentProject, gearId: string): Promise<Candidate | undefined>;
   /** Nobody looks at candidates any more. */
   leavePocket(): void;
   /** Where practitioners disagree about this kit, and what going the other way would do. */
-  disputes(project: Project, where?: 'brief' | Pocket): Promise<DisputeView[]>;
+  disputes(project: SentProject, where?: 'brief' | Pocket): Promise<DisputeView[]>;
   /** A first kit within the limit. */
-  packFirst(project: Project): Promise<Project>;
+  packFirst(project: SentProject): Promise<Project>;
   /** Rows of a spreadsheet as parts, with its progress from 0 to 1; asking again or stopping cancels. */
   readRows(
     headers: readonly string[],

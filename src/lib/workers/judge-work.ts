@@ -6,6 +6,7 @@ import { judgePlan } from '../core/judge/judge-plan';
 import { askingQuestions } from '../core/judge/questions';
 import { lookingForRemedies, remediesFor } from '../core/judge/settle';
 import { activePlan } from '../core/model/active-plan';
+import type { GearItem } from '../core/model/gear';
 import type { Pocket } from '../core/model/pocket';
 import type { Project } from '../core/model/project';
 import { readingGearRows } from '../core/formats/csv-columns';
@@ -14,13 +15,19 @@ import { SatchelDatabase } from '../data/database';
 import { ProjectRepository } from '../data/project-repository';
 import type { Candidate } from '../core/judge/candidates';
 import type { CsvReading } from '../core/formats/csv-columns';
-import type { JudgeWorker, Outcome, SettledPart } from './judge-protocol';
+import type {
+  CandidateRow,
+  JudgeWorker,
+  Outcome,
+  SentProject,
+  SettledPart
+} from './judge-protocol';
 import { atOnce, priorities, Scheduler, type Sliced } from './scheduler';
 
-const judged = (project: Project) => {
+function judged(project: Project) {
   const shelf = shelfOf(project);
   return { shelf, judgement: judgePlan(project, activePlan(project), shelf) };
-};
+}
 
 /** Remedies are handed over in handfuls: a message for each would cost more than finding them. */
 const HANDFUL = 6;
@@ -67,21 +74,33 @@ function* settling(
   }
 }
 
+/** Shown before the rest is judged. */
+const FIRST_SCREEN = 24;
+/** More in one message would hold up the page that takes it. */
+const BATCH = 60;
+
 function* choosing(
   project: Project,
   pocket: Pocket,
-  onfirst: (first: Candidate[]) => void
-): Sliced<Candidate[]> {
+  onpart: (part: CandidateRow[]) => void
+): Sliced<void> {
+  let batch: CandidateRow[] = [];
   let told = false;
-  const judging = judgingCandidates(project, shelfOf(project), pocket, (first) => {
-    told = true;
-    onfirst(first);
-  });
-  for (;;) {
-    const step = judging.next();
-    if (step.done) return step.value;
+  for (const candidate of judgingCandidates(project, shelfOf(project), pocket)) {
+    batch.push(rowOf(candidate));
+    if (batch.length === (told ? BATCH : FIRST_SCREEN)) {
+      onpart(batch);
+      batch = [];
+      told = true;
+    }
     yield told ? priorities.soon : priorities.urgent;
   }
+  onpart(batch);
+}
+
+/** What crosses over to the page names the part, which lies there too. */
+function rowOf({ gear, ...rest }: Candidate): CandidateRow {
+  return { ...rest, gearId: gear.id };
 }
 
 function* readingRows(...asked: Parameters<JudgeWorker['readRows']>): Sliced<CsvReading> {
@@ -101,36 +120,48 @@ async function must<T>(outcome: Promise<Outcome<T>>): Promise<T> {
   throw new Error('This was asked for again before it was answered.');
 }
 
+const packed = (project: Project) => packFirstKit(project, shelfOf(project));
+
 /** What the judging worker does, apart from the worker it is done in. */
 export function makeJudgeWork(queue = new Scheduler()): JudgeWorker {
   let asked = 0;
+  let held: GearItem[] = [];
+  /** A project with its parts, one and the same list of them as long as they are the same. */
+  const whole = ({ gearIsHeld, ...project }: SentProject): Project =>
+    gearIsHeld ? { ...project, ownGear: held } : project;
   /** Answers nothing else takes the place of. */
   const own = <T>(what: string, work: () => T) =>
     must(queue.run(`${what} ${asked++}`, priorities.urgent, atOnce(work)));
   return {
+    holdGear: (gear) => {
+      held = [...gear];
+    },
     settle: (project, visible, onpart) =>
-      queue.run('settle', priorities.visible, settling(project, visible, onpart)),
+      queue.run('settle', priorities.visible, settling(whole(project), visible, onpart)),
     remediesOf: (project, findingKey) =>
       own('remedies', () => {
-        const { shelf, judgement } = judged(project);
+        const now = whole(project);
+        const { shelf, judgement } = judged(now);
         const finding = judgement.findings.find(({ key }) => key === findingKey);
-        return finding && remediesFor(project, shelf, judgement, finding);
+        return finding && remediesFor(now, shelf, judgement, finding);
       }),
-    candidates: (project, pocket, onfirst) =>
-      queue.run('candidates', priorities.urgent, choosing(project, pocket, onfirst)),
+    candidates: (project, pocket, onpart) =>
+      queue.run('candidates', priorities.urgent, choosing(whole(project), pocket, onpart)),
     candidate: (project, gearId) =>
       own('candidate', () => {
-        const { shelf, judgement } = judged(project);
+        const now = whole(project);
+        const { shelf, judgement } = judged(now);
         const gear = shelf.byId.get(gearId);
-        return gear && judgeCandidate(project, shelf, judgement, gear);
+        return gear && judgeCandidate(now, shelf, judgement, gear);
       }),
     leavePocket: () => queue.cancel('candidates'),
     disputes: (project, where) =>
       own('disputes', () => {
-        const { shelf, judgement } = judged(project);
-        return disputesOf(project, shelf, judgement, where);
+        const now = whole(project);
+        const { shelf, judgement } = judged(now);
+        return disputesOf(now, shelf, judgement, where);
       }),
-    packFirst: (project) => own('pack', () => packFirstKit(project, shelfOf(project))),
+    packFirst: (project) => own('pack', () => packed(whole(project))),
     readRows: (...rows) => queue.run('rows', priorities.soon, readingRows(...rows)),
     stopReadingRows: () => queue.cancel('rows'),
     async takeSnapshot(projectId) {

@@ -1,4 +1,4 @@
-import { produce } from 'immer';
+import { produce } from './drafts';
 import {
   MOST_ANGLES,
   MOST_LINES,

@@ -1,9 +1,7 @@
-import { applyPatches, enablePatches, type Patch, produceWithPatches } from 'immer';
+import { applyPatches, type Patch, produceWithPatches } from './drafts';
 import type { Project } from '../model/project';
 import type { Act } from './act';
 import { applyActTo } from './apply-act';
-
-enablePatches();
 
 /** What an act did, as plain data that can be stored and turned round. */
 export interface RecordedChange {

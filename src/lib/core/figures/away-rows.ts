@@ -98,7 +98,7 @@ export const awayRows = {
     whenAbsent: 0,
     relation: 'cells + (banks + days × (panel W × sun h × 0.6 + 15 W × h driven)) ÷ bodies at once',
     compute: (days, cells, bank, panel, sun, driven, bodies) =>
-      cells! + offGridEnergyWh(bank!, days!, panel!, sun!, driven!) / bodies!
+      cells! + offGridEnergyWh(bank!, days!, panel!, sun!, driven!) / Math.max(1, bodies!)
   },
   awayShare: {
     name: 'energy against the days away',

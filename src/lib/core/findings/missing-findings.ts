@@ -62,8 +62,12 @@ function missingRoles({ rigs, kit, shelf, project }: PlanContext): MissingRole[]
       miss('lens', scene, () => ({
         kind: 'lens',
         title: `No lens for ${body.gear.model}`,
-        why: `${fullName(body.gear)} takes ${mount} lenses and none is in the bag.`,
-        proposals: () => add('lens', (gear: { mount: string }) => gear.mount === mount)
+        why:
+          mount === undefined
+            ? `Nobody states which lenses ${fullName(body.gear)} takes, and none is in the bag.`
+            : `${fullName(body.gear)} takes ${mount} lenses and none is in the bag.`,
+        proposals: () =>
+          mount === undefined ? [] : add('lens', (gear: { mount: string }) => gear.mount === mount)
       }));
     }
     if (hearsVoice(rig) && !rig.mic) {

@@ -78,9 +78,9 @@ describe('what is proposed', () => {
       act: { type: 'remove line', lineId: mic.id }
     });
     expect(oneMoreOf({ ...mic, quantity: 2 })).toEqual({
-      type: 'change line',
+      type: 'step quantity',
       lineId: mic.id,
-      patch: { quantity: 3 }
+      by: 1
     });
     expect(setRig({ rig: { scene: { id: 's' }, angle: { id: 'a' } } }, { apertureN: 4 })).toEqual({
       type: 'set rig',

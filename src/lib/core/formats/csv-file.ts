@@ -4,8 +4,11 @@ import { specSheet } from '../model/gear/spec-sheet';
 import { minorPerMajor } from '../money/format';
 import { CSV_MOST_ROWS } from './csv-columns';
 
-/** Cells a spreadsheet would run as formulas, numbers excepted: they are made text. */
-export const FORMULA_CELL = /^(?!-?\d+(?:\.\d+)?$)[=+\-@\t\r].*$/s;
+/**
+ * Cells a spreadsheet would run as formulas, numbers excepted: they are made text. Blanks and control
+ * signs before the sign are skipped by some, and full-width signs are read as plain ones.
+ */
+export const FORMULA_CELL = /^(?!-?\d+(?:\.\d+)?$)(?:[\t\r\n]|[\s\p{Cc}\p{Cf}]*[=+\-@＝＋－＠])/u;
 
 export type CsvText =
   { ok: true; headers: string[]; rows: string[][] } | { ok: false; says: string };

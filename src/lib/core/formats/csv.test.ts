@@ -34,6 +34,42 @@ describe('a spreadsheet', () => {
     }
   });
 
+  it('makes every cell harmless that a spreadsheet might run, and gives it back as it was', () => {
+    const hostile = [
+      '=1+1',
+      '+1+1',
+      '-1+1',
+      '@x',
+      '\t=1',
+      '\n=1',
+      ' =1',
+      '＝1',
+      '＋1',
+      '－1',
+      '＠x',
+      '\u200b=1'
+    ];
+    for (const model of hostile) {
+      const gear = { ...catalogue.ofKind('sundry')[0]!, maker: 'm', model };
+      const text = writeShelfCsv([gear], 'GBP');
+      const csv = readCsvText(text);
+      expect(text, JSON.stringify(model)).toContain(`'${model}`);
+      expect(csv.ok && csv.rows[0]!.includes(model), JSON.stringify(model)).toBe(true);
+    }
+  });
+
+  it('of twenty thousand equal names gives each an id of its own, in time that grows with them', () => {
+    const rows = Array.from({ length: CSV_MOST_ROWS }, () => ['sundry', 'm', 'Same', 'tape']);
+    const { gear, refused } = readGearRows(
+      ['kind', 'maker', 'model', 'use'],
+      rows,
+      ['kind', 'maker', 'model', 'use'],
+      defaults
+    );
+    expect(refused).toEqual([]);
+    expect(new Set(gear.map(({ id }) => id)).size).toBe(CSV_MOST_ROWS);
+  });
+
   it('takes decimal commas, units and quoted cells', () => {
     const { gear, refused } = read(
       'kind;maker;model;price new;weight;cell;energy\ncell;"Own; make";"A ""fine"" cell";12,50;"0,1 kg";Ember 8;2600 mAh 7,2 V\n'

@@ -140,9 +140,6 @@ export function judgeCandidate(
   };
 }
 
-/** Parts judged before the first screen is shown: what costs about as much as what is packed. */
-const FIRST_SCREEN = 24;
-
 /** Packed parts first, then those whose price lies nearest to theirs. */
 function nearestFirst(
   parts: readonly GearItem[],
@@ -160,51 +157,29 @@ function nearestFirst(
   return [...parts].sort((a, b) => off(a) - off(b) || (a.id < b.id ? -1 : 1));
 }
 
-const bestFirst = (a: Candidate, b: Candidate) =>
+/** Best kit first; among equals the cheaper. */
+export const bestFirst = (a: Candidate, b: Candidate) =>
   compareKits(b.merit, a.merit) ||
   b.merit.onceSettledHundredths - a.merit.onceSettledHundredths ||
   a.trueCostMinor - b.trueCostMinor ||
   (a.gear.id < b.gear.id ? -1 : 1);
 
-/**
- * Every part of the shelf that belongs into a pocket, judged in the whole kit. Best kit first; among
- * equals the cheaper.
- *
- * @param onfirst is given the parts nearest in price to what is packed, before the rest is judged
- */
-export function judgeCandidates(
-  project: Project,
-  shelf: Shelf,
-  pocket: Pocket,
-  onfirst?: (first: Candidate[]) => void
-): Candidate[] {
-  const judging = judgingCandidates(project, shelf, pocket, onfirst);
-  for (;;) {
-    const step = judging.next();
-    if (step.done) return step.value;
-  }
+/** Every part of the shelf that belongs into a pocket, judged in the whole kit, best first. */
+export function judgeCandidates(project: Project, shelf: Shelf, pocket: Pocket): Candidate[] {
+  return [...judgingCandidates(project, shelf, pocket)].sort(bestFirst);
 }
 
-/** The same part by part, for a worker that has other things to do between. */
+/**
+ * The same part by part, for a worker that has other things to do between: those nearest in price to
+ * what is packed come first.
+ */
 export function* judgingCandidates(
   project: Project,
   shelf: Shelf,
-  pocket: Pocket,
-  onfirst?: (first: Candidate[]) => void
-): Generator<void, Candidate[], void> {
+  pocket: Pocket
+): Generator<Candidate, void, void> {
   const before = judgePlan(project, activePlan(project), shelf);
-  const parts = nearestFirst(
-    shelf.items.filter((gear) => pocketOf(gear) === pocket),
-    project,
-    shelf,
-    pocket
-  );
-  const judged: Candidate[] = [];
-  for (const gear of parts) {
-    judged.push(judgeCandidate(project, shelf, before, gear));
-    if (judged.length === FIRST_SCREEN && parts.length > FIRST_SCREEN)
-      onfirst?.([...judged].sort(bestFirst));
-    yield;
-  }
-  return judged.sort(bestFirst);
+  const parts = shelf.items.filter((gear) => pocketOf(gear) === pocket);
+  for (const gear of nearestFirst(parts, project, shelf, pocket))
+    yield judgeCandidate(project, shelf, before, gear);
 }

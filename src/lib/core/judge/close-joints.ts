@@ -13,6 +13,8 @@ import type { Judgement } from './judge-plan';
 export interface JointsClosed {
   act: Act | undefined;
   costMinor: number;
+  /** By how much a cheaper way could still undercut this one; 0 where none can. */
+  gapMinor: number;
   buy: { gearId: string; model: string; quantity: number }[];
   /** How each joint is made, for the finger to follow. */
   steps: { sceneName: string; joint: string; steps: string[] }[];
@@ -54,6 +56,7 @@ export function closeJoints(project: Project, shelf: Shelf, judgement: Judgement
   return {
     act: acts.length === 0 ? undefined : { type: 'together', acts },
     costMinor: closing.costMinor,
+    gapMinor: closing.gapMinor,
     buy: closing.buy.map(({ gear, quantity }) => ({
       gearId: gear.id,
       model: gear.model,

@@ -76,21 +76,41 @@ export function chanceOver(ranges: readonly PriceRange[], limitMinor: number): n
   const lines = ranges.map(checked);
   const spread = lines.reduce((sum, { low, high }) => sum + (high - low), 0);
   const step = Math.max(1, Math.ceil(spread / MOST_STEPS));
-  let sum: Sum = { from: 0, chances: Float64Array.of(1) };
   let fixed = 0;
+  // Two sums of half the spread each: what both pass together is asked of them without summing them up,
+  // which costs a quarter of one convolution of everything.
+  const halves: [Half, Half] = [emptyHalf(), emptyHalf()];
   for (const range of lines) {
     if (range.low === range.high) fixed += range.low;
-    else sum = convolve(sum, triangle(range, step));
+    else {
+      const half = halves[0].spread <= halves[1].spread ? halves[0] : halves[1];
+      half.spread += range.high - range.low;
+      half.sum = convolve(half.sum, triangle(range, step));
+    }
   }
+  if (spread === 0) return Number(fixed > limitMinor);
+  const [a, b] = [halves[0].sum, halves[1].sum];
+  // tails[k]: the chance that the second sum lies in bin k or above.
+  const tails = new Float64Array(b.chances.length + 1);
+  for (let k = b.chances.length - 1; k >= 0; k--) tails[k] = tails[k + 1]! + b.chances[k]!;
+  const tail = (k: number) => (k <= 0 ? tails[0]! : k >= tails.length ? 0 : tails[k]!);
   let chance = 0;
-  sum.chances.forEach((share, at) => {
-    // A bin astride the limit counts by the part of it beyond.
-    const middle = (sum.from + at) * step + fixed;
-    const beyond = Math.min(1, Math.max(0, (middle + step / 2 - limitMinor) / step));
-    chance += share * (spread === 0 ? Number(middle > limitMinor) : beyond);
+  a.chances.forEach((share, at) => {
+    // Bins of the second sum that pass the limit with this one; the one astride it by its part beyond.
+    const middle = (a.from + at + b.from) * step + fixed;
+    const first = Math.floor((limitMinor - step / 2 - middle) / step) + 1;
+    const beyond = Math.min(1, Math.max(0, (middle + first * step + step / 2 - limitMinor) / step));
+    const astride = tail(first) - tail(first + 1);
+    chance += share * (tail(first + 1) + astride * beyond);
   });
   return Math.min(1, Math.max(0, chance));
 }
+
+interface Half {
+  sum: Sum;
+  spread: number;
+}
+const emptyHalf = (): Half => ({ sum: { from: 0, chances: Float64Array.of(1) }, spread: 0 });
 
 /**
  * The same when all prices rise and fall together, as a shared exchange rate or season makes them:

@@ -12,18 +12,41 @@
     pinned: boolean;
     currency: string;
     id: string;
+    /** Its place in the whole list, of which only what is in view is drawn. */
+    place: number;
+    of: number;
+    startPx: number;
+    measured: (node: HTMLDivElement) => void;
     onchoose: () => void;
     ontake: () => void;
   }
-  const { candidate, chosen, pinned, currency, id, onchoose, ontake }: Props = $props();
+  const {
+    candidate,
+    chosen,
+    pinned,
+    currency,
+    id,
+    place,
+    of,
+    startPx,
+    measured,
+    onchoose,
+    ontake
+  }: Props = $props();
   const mostSaid = 2;
   const left = $derived(candidate.remainingMinor);
 </script>
 
 <!-- svelte-ignore a11y_click_events_have_key_events -->
-<li
+<div
   {id}
   role="option"
+  tabindex="-1"
+  data-index={place}
+  aria-posinset={place + 1}
+  aria-setsize={of}
+  style:transform="translateY({startPx}px)"
+  use:measured
   aria-selected={chosen}
   class:chosen
   class:packed={candidate.packed}
@@ -64,10 +87,14 @@
   <span class="left figures" class:over={left < 0}
     >{formatMoney(Math.abs(left), currency, { short: true })} {left < 0 ? 'over' : 'left'}</span
   >
-</li>
+</div>
 
 <style>
-  li {
+  div {
+    position: absolute;
+    top: 0;
+    right: 0;
+    left: 0;
     display: grid;
     grid-template-columns: 2.3rem minmax(9rem, 1.1fr) minmax(8rem, 1.4fr) 2.2rem 4.8rem 5rem;
     gap: 0.6rem;
@@ -77,7 +104,7 @@
     cursor: pointer;
   }
 
-  li.chosen {
+  div.chosen {
     border-radius: 8px;
     background: var(--ochre-wash);
     box-shadow: inset 3px 0 0 var(--moss);
@@ -151,7 +178,7 @@
   }
 
   @media (max-width: 700px) {
-    li {
+    div {
       grid-template-columns: 2.2rem 1fr auto;
     }
 

@@ -1,5 +1,7 @@
 <script lang="ts">
+  import { createVirtualizer } from '@tanstack/svelte-virtual';
   import { Button, SkeletonText } from 'carbon-components-svelte';
+  import { untrack } from 'svelte';
   import type { Candidate } from '../../core/judge/candidates';
   import type { Judgement } from '../../core/judge/judge-plan';
   import { fullName } from '../../core/model/gear';
@@ -61,6 +63,28 @@
   const mayCost = $derived(judgement.money.remainingMinor + packedCost);
   const pinned = $derived((candidates ?? []).filter((one) => pinnedIds.includes(one.gear.id)));
 
+  /** Only the rows in view are drawn, however many there are. */
+  const ROW_PX = 54;
+  let scroller = $state<HTMLUListElement>();
+  const virtual = createVirtualizer<HTMLUListElement, HTMLDivElement>({
+    count: 0,
+    getScrollElement: () => scroller ?? null,
+    estimateSize: () => ROW_PX,
+    overscan: 3
+  });
+  $effect(() => {
+    const count = listed?.length ?? 0;
+    void scroller;
+    untrack(() =>
+      $virtual.setOptions({
+        count,
+        getScrollElement: () => scroller ?? null,
+        getItemKey: (at) => listed?.[at]?.gear.id ?? at
+      })
+    );
+  });
+  const measured = (node: HTMLDivElement) => untrack(() => $virtual.measureElement(node));
+
   function onkeydown(event: KeyboardEvent) {
     if (!listed || listed.length === 0) return;
     const at = Math.max(
@@ -70,10 +94,11 @@
     const chosen = listed[at];
     const go = (to: number) => {
       event.preventDefault();
-      const next = listed[Math.min(listed.length - 1, Math.max(0, to))];
+      const place = Math.min(listed.length - 1, Math.max(0, to));
+      const next = listed[place];
       if (!next) return;
+      $virtual.scrollToIndex(place);
       onchoose(next.gear.id);
-      document.getElementById(`candidate-${next.gear.id}`)?.scrollIntoView({ block: 'nearest' });
     };
     if (event.key === 'ArrowDown') go(at + 1);
     else if (event.key === 'ArrowUp') go(at - 1);
@@ -145,25 +170,36 @@
         <span class="soft">↑ ↓ go · Enter takes · Space pins</span>
       </div>
       <ul
+        bind:this={scroller}
         role="listbox"
         aria-label="Candidates for the {pocket} pocket"
         tabindex="0"
         aria-activedescendant={chosenId ? `candidate-${chosenId}` : undefined}
         {onkeydown}
       >
-        {#each listed as candidate (candidate.gear.id)}
-          <CandidateRow
-            {candidate}
-            {currency}
-            id="candidate-{candidate.gear.id}"
-            chosen={candidate.gear.id === chosenId}
-            pinned={pinnedIds.includes(candidate.gear.id)}
-            onchoose={() => onchoose(candidate.gear.id)}
-            ontake={() => ontake(candidate)}
-          />
-        {:else}
+        {#if listed.length === 0}
           <li class="none">Nothing on the shelf passes both sieves. Untick one.</li>
-        {/each}
+        {/if}
+        <li role="presentation" class="rows" style:height="{$virtual.getTotalSize()}px">
+          {#each $virtual.getVirtualItems() as row (row.key)}
+            {@const candidate = listed[row.index]}
+            {#if candidate}
+              <CandidateRow
+                {candidate}
+                {currency}
+                id="candidate-{candidate.gear.id}"
+                place={row.index}
+                of={listed.length}
+                startPx={row.start}
+                {measured}
+                chosen={candidate.gear.id === chosenId}
+                pinned={pinnedIds.includes(candidate.gear.id)}
+                onchoose={() => onchoose(candidate.gear.id)}
+                ontake={() => ontake(candidate)}
+              />
+            {/if}
+          {/each}
+        </li>
       </ul>
       <PinBoard {pinned} scenes={project.scenes} {currency} onunpin={onpin} />
     {:else}
@@ -266,6 +302,10 @@
     overflow-y: auto;
     border-top: 1px solid var(--line);
     border-bottom: 1px solid var(--line);
+  }
+
+  .rows {
+    position: relative;
   }
 
   .none {

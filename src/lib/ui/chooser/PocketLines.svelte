@@ -100,6 +100,7 @@
 
 <style>
   select {
+    max-width: 100%;
     padding: 0.1rem 0.3rem;
     border: 1px solid var(--tan-line);
     border-radius: 8px;

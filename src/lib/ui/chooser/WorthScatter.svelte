@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { extent } from 'd3-array';
+  import { extent, max, minIndex } from 'd3-array';
   import { scaleLinear } from 'd3-scale';
   import { curveStepAfter, line } from 'd3-shape';
   import type { Candidate } from '../../core/judge/candidates';
@@ -42,7 +42,7 @@
         0,
         Math.max(
           1,
-          ...dots.map((dot) => dot.priceMinor),
+          max(dots, (dot) => dot.priceMinor) ?? 0,
           mayCostMinor > 0 ? Math.min(mayCostMinor, 3e5) * 0.2 : 0
         ) * 1.06
       ],
@@ -65,13 +65,51 @@
     ).curve(curveStepAfter)(edge) ?? ''
   );
   const onEdge = $derived(new Set(edge.map((dot) => dot.id)));
+  /** Past so many dots those on the edge, the packed and the chosen ones are drawn apart, the rest as one. */
+  const MOST_SINGLES = 120;
+  const stands = (dot: (typeof dots)[number]) =>
+    dots.length <= MOST_SINGLES ||
+    onEdge.has(dot.id) ||
+    dot.candidate.packed ||
+    dot.id === chosenId;
+  const singles = $derived(dots.filter(stands));
+  const crowd = $derived(dots.filter((dot) => !stands(dot)));
+  const crowdPath = $derived(
+    crowd
+      .map(
+        (dot) =>
+          `M${x(dot.priceMinor).toFixed(1)},${y(dot.merit).toFixed(1)}m-3,0a3,3 0 1,0 6,0a3,3 0 1,0 -6,0`
+      )
+      .join('')
+  );
+  /** In a crowd the dot nearest to the pointer is meant. */
+  function chooseNearest(event: MouseEvent) {
+    if (crowd.length === 0) return;
+    const box = (event.currentTarget as SVGElement).getBoundingClientRect();
+    const off = (dot: (typeof dots)[number]) =>
+      Math.hypot(
+        x(dot.priceMinor) - (event.clientX - box.left),
+        y(dot.merit) - (event.clientY - box.top)
+      );
+    const nearest = dots[minIndex(dots, off)];
+    if (nearest && off(nearest) < 12) onchoose(nearest.id);
+  }
   const words = $derived(
     `Worth against true cost. Nothing beats: ${edge.map((dot) => `${fullName(dot.candidate.gear)}, ${formatMoney(dot.priceMinor, currency, { short: true })}, worth ${dot.merit.toFixed(0)}`).join('; ')}.`
   );
 </script>
 
 <div class="frame" bind:clientWidth={width}>
-  <svg {width} {height} viewBox="0 0 {width} {height}" role="img" aria-label={words}>
+  <!-- The list beside it is the keyboard's way; the picture only adds the pointer's. -->
+  <!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_noninteractive_element_interactions -->
+  <svg
+    {width}
+    {height}
+    viewBox="0 0 {width} {height}"
+    role="img"
+    aria-label={words}
+    onclick={chooseNearest}
+  >
     {#if mayCostMinor < (x.domain()[1] ?? 0)}
       <rect
         x={Math.max(pad.left, x(Math.max(0, mayCostMinor)))}
@@ -103,7 +141,8 @@
       >
     {/each}
     <path d={edgePath} class="edge" stroke={colour} />
-    {#each dots as dot (dot.id)}
+    {#if crowd.length > 0}<path d={crowdPath} class="crowd" />{/if}
+    {#each singles as dot (dot.id)}
       <!-- The list beside it is the keyboard's way; the dots only add the pointer's. -->
       <!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions -->
       <g class="dot" onclick={() => onchoose(dot.id)}>
@@ -145,6 +184,10 @@
   .frame {
     width: 100%;
     overflow: hidden;
+  }
+
+  .crowd {
+    fill: var(--tan-line);
   }
 
   .packed {

@@ -24,7 +24,7 @@
     if (!open) return;
     let stale = false;
     failure = '';
-    askJudge((judge) => judge.disputes(asOfToday(project), where))
+    askJudge((judge, send) => judge.disputes(send(asOfToday(project)), where))
       .then((found) => {
         if (!stale) views = found;
       })

@@ -93,6 +93,7 @@
   }
 
   .short {
+    overflow-wrap: normal;
     margin-top: 1px;
     color: var(--ink-soft);
     font-size: 0.625rem;

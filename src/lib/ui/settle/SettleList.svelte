@@ -78,7 +78,11 @@
       acts: keysLike(finding).map((key) => ({ type: 'dismiss', key, reason }))
     });
   const pressing = $derived(grouped.filter(({ finding }) => finding.severity !== 'note'));
-  $effect(() => onlisted(pressing.map(({ finding }) => finding.key)));
+  /** The worst first; a large project has more than anybody reads at once. */
+  const MOST_DRAWN = 14;
+  let allShown = $state(false);
+  const drawn = $derived(allShown ? pressing : pressing.slice(0, MOST_DRAWN));
+  $effect(() => onlisted(drawn.map(({ finding }) => finding.key)));
   const notes = $derived(grouped.filter(({ finding }) => finding.severity === 'note'));
   const count = (severity: 'stop' | 'warn') =>
     pressing.filter(({ finding }) => finding.severity === severity).length;
@@ -139,7 +143,10 @@
     <p class="why">
       {joints.buy
         .map(({ model, quantity }) => `${quantity > 1 ? `${quantity} × ` : ''}${model}`)
-        .join(', ')}: the cheapest parts that join what is in the bag, in all scenes.
+        .join(', ')}: {joints.gapMinor === 0
+        ? 'the cheapest parts'
+        : `parts within ${formatMoney(joints.gapMinor, currency, { short: true })} of the cheapest`} that
+      join what is in the bag, in all scenes.
     </p>
     <details>
       <summary>How it goes together</summary>
@@ -158,8 +165,13 @@
   </div>
 {/if}
 <ul class="list">
-  {#each pressing as { finding, scenes } (finding.key)}{@render card(finding, scenes)}{/each}
+  {#each drawn as { finding, scenes } (finding.key)}{@render card(finding, scenes)}{/each}
 </ul>
+{#if pressing.length > drawn.length}
+  <button class="notes" onclick={() => (allShown = true)}>
+    Show {pressing.length - drawn.length} more
+  </button>
+{/if}
 {#if notes.length > 0}
   <button class="notes" aria-expanded={notesShown} onclick={() => (notesShown = !notesShown)}>
     {notesShown ? 'Fold away' : 'Show'}

@@ -1,15 +1,18 @@
 <script lang="ts">
-  import { InlineNotification, Modal } from 'carbon-components-svelte';
+  import { proxy } from 'comlink';
+  import { Button, InlineNotification, Modal, ProgressBar } from 'carbon-components-svelte';
   import {
     type ColumnMatch,
     csvFields,
-    guessColumns,
-    readGearRows
+    type CsvReading,
+    guessColumns
   } from '../../core/formats/csv-columns';
   import { readCsvText } from '../../core/formats/csv-file';
+  import { decodeText, type TextEncoding, textEncodings } from '../../core/formats/decode-text';
   import { faultSentence } from '../../core/formats/faults';
   import { fullName, type GearKind, gearKindNames, gearKinds } from '../../core/model/gear';
   import { satchel } from '../../state/project-store.svelte';
+  import { askJudge, isCancelled } from '../../workers/connect-judge';
   import { partGist } from '../chooser/candidate-words';
 
   /** A spreadsheet of parts: columns are matched, refused rows are shown with why, and then all or nothing. */
@@ -23,23 +26,71 @@
   let kind = $state<GearKind | ''>('');
   let fileName = $state('');
   let fault = $state('');
-  const reading = $derived(
-    headers.length === 0
-      ? undefined
-      : readGearRows(headers, rows, columns, {
-          currency: satchel.project?.currency ?? 'GBP',
-          day: today(),
-          source: fileName || 'spreadsheet',
-          kind: kind === '' ? undefined : kind
-        })
-  );
+  let bytes = $state.raw<Uint8Array | undefined>(undefined);
+  let encoding = $state<TextEncoding>('utf-8');
+  let certain = $state(true);
+  let reading = $state.raw<CsvReading | undefined>(undefined);
+  /** Share of the rows read so far; undefined when none are being read. */
+  let share = $state<number | undefined>(undefined);
+  let stopped = $state(false);
   const hasKind = $derived(columns.includes('kind'));
+  /** Rows whose names are those of parts that are there already: they stand before them from then on. */
+  const shadows = $derived((reading?.gear ?? []).filter(({ id }) => satchel.shelf.byId.has(id)));
+
+  // Rows are read in the worker, which a newer question stops.
+  $effect(() => {
+    if (headers.length === 0) {
+      reading = undefined;
+      return;
+    }
+    let stale = false;
+    share = 0;
+    stopped = false;
+    const defaults = {
+      currency: satchel.project?.currency ?? 'GBP',
+      day: today(),
+      source: fileName || 'spreadsheet',
+      kind: kind === '' ? undefined : kind
+    };
+    const tell = proxy((done: number) => {
+      if (!stale) share = done;
+    });
+    askJudge((judge) => judge.readRows(headers, rows, columns, defaults, tell))
+      .then((read) => {
+        if (!stale) reading = read;
+      })
+      .catch((error: unknown) => {
+        if (!stale && !isCancelled(error))
+          fault = error instanceof Error ? error.message : String(error);
+      })
+      .finally(() => {
+        if (!stale) share = undefined;
+      });
+    return () => {
+      stale = true;
+    };
+  });
+
+  async function stop() {
+    await askJudge((judge) => judge.stopReadingRows());
+    stopped = true;
+    share = undefined;
+  }
 
   async function choose(event: Event) {
     const file = (event.currentTarget as HTMLInputElement).files?.[0];
     if (!file) return;
-    const parsed = readCsvText(await file.text());
     fileName = file.name;
+    bytes = new Uint8Array(await file.arrayBuffer());
+    decode();
+  }
+
+  /** Reads the bytes as the text they seem to be, or as a person says they are. */
+  function decode(as?: TextEncoding) {
+    if (!bytes) return;
+    const decoded = decodeText(bytes, as);
+    ({ encoding, certain } = decoded);
+    const parsed = readCsvText(decoded.text);
     if (!parsed.ok) {
       fault = parsed.says;
       headers = [];
@@ -92,7 +143,36 @@
         title="The file cannot be read."
         subtitle={fault}
       />{/if}
-    {#if reading}
+    {#if headers.length > 0 && (!certain || encoding !== 'utf-8')}
+      <label class="kind">
+        {certain
+          ? 'Its letters are read as'
+          : 'The file does not say how its letters are written. They are read as'}
+        <select
+          value={encoding}
+          aria-label="How letters are written"
+          onchange={(event) => decode(event.currentTarget.value as TextEncoding)}
+        >
+          {#each Object.entries(textEncodings) as [name, words] (name)}<option value={name}
+              >{words}</option
+            >{/each}
+        </select>
+        Look at the names below before you take them.
+      </label>
+    {/if}
+    {#if share !== undefined && rows.length > 500}
+      <div class="reading">
+        <ProgressBar
+          value={share * 100}
+          labelText="Reading {rows.length} rows"
+          helperText="{Math.round(share * rows.length)} read"
+        />
+        <Button size="small" kind="tertiary" on:click={stop}>Stop</Button>
+      </div>
+    {:else if stopped}
+      <p>Reading was stopped. Nothing was taken; choose the file again to go on.</p>
+    {/if}
+    {#if headers.length > 0}
       <section>
         <h3>Which column is what?</h3>
         {#if !hasKind}
@@ -126,6 +206,8 @@
           {/each}
         </ul>
       </section>
+    {/if}
+    {#if reading}
       <section aria-live="polite">
         <h3>{reading.gear.length} of {rows.length} rows can be taken</h3>
         {#if reading.refused.length > 0}
@@ -145,6 +227,15 @@
                 and {reading.refused.length - SHOWN * 2} more
               </li>{/if}
           </ul>
+        {/if}
+        {#if shadows.length > 0}
+          <p class="shadows">
+            {shadows.length === 1 ? 'One row has' : `${shadows.length} rows have`} the name of a part
+            that is on the shelf already, and will stand in its place, in every plan:
+            {shadows.slice(0, SHOWN).map(fullName).join(', ')}{shadows.length > SHOWN
+              ? ` and ${shadows.length - SHOWN} more`
+              : ''}.
+          </p>
         {/if}
         <ul class="preview">
           {#each reading.gear.slice(0, SHOWN) as gear (gear.id)}<li>
@@ -214,6 +305,18 @@
   .soft {
     color: var(--ink-soft);
     font-size: 0.75rem;
+  }
+
+  .reading {
+    display: grid;
+    gap: 0.5rem;
+    justify-items: start;
+  }
+
+  .shadows {
+    padding: 0.4rem 0.6rem;
+    border-left: 4px solid var(--ochre);
+    background: var(--paper);
   }
 
   .refused {

@@ -15,6 +15,14 @@
   const { title, says, onagain }: Props = $props();
 
   let others = $state.raw<{ id: string; name: string }[]>([]);
+  const MOST_WRONG = 5;
+  let wrong = $state.raw<string[]>([]);
+  $effect(() => {
+    satchel.whatIsWrong().then(
+      (sentences) => (wrong = sentences.slice(0, MOST_WRONG)),
+      () => (wrong = [])
+    );
+  });
   const openId = $derived(satchel.project?.id ?? satchel.unreadableId);
   $effect(() => {
     void openId;
@@ -50,6 +58,11 @@
 <div class="card fault" role="alert">
   <h1>{title}</h1>
   <p>{says}</p>
+  {#if wrong.length > 0}
+    <ul class="wrong">
+      {#each wrong as sentence (sentence)}<li>{sentence}</li>{/each}
+    </ul>
+  {/if}
   <p>
     Nothing was changed, and nothing is lost. Export the project as it lies here, to mend it or to
     send it on; or go on with something else: it stays where it is.
@@ -86,6 +99,11 @@
 
   h2 {
     font-size: 1rem;
+  }
+
+  .wrong {
+    padding-left: 1rem;
+    list-style: disc;
   }
 
   .ways {

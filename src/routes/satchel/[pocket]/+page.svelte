@@ -1,7 +1,8 @@
 <script lang="ts">
   import { proxy } from 'comlink';
   import { goto } from '$app/navigation';
-  import type { Candidate } from '$lib/core/judge/candidates';
+  import { bestFirst, type Candidate } from '$lib/core/judge/candidates';
+  import type { CandidateRow } from '$lib/workers/judge-protocol';
   import { fullName } from '$lib/core/model/gear';
   import type { Pocket } from '$lib/core/model/pocket';
   import type { Project } from '$lib/core/model/project';
@@ -13,6 +14,9 @@
   import SceneRail from '$lib/ui/scenes/SceneRail.svelte';
 
   const { data }: { data: { pocket: Pocket } } = $props();
+
+  /** While the rest is judged the list is drawn anew no more often than this. */
+  const SHOWN_EVERY_MS = 400;
 
   let candidates = $state.raw<Candidate[] | undefined>(undefined);
   let chosenId = $state<string | undefined>(undefined);
@@ -36,25 +40,36 @@
       pinnedIds = [];
       openPocket = pocket;
     }
-    const show = (judged: Candidate[]) => {
-      if (stale) return;
-      candidates = judged;
+    const { shelf } = satchel;
+    const judged: Candidate[] = [];
+    let shownAt = 0;
+    const show = () => {
+      shownAt = performance.now();
+      candidates = [...judged].sort(bestFirst);
       judgedFor = project;
       if (!judged.some((one) => one.gear.id === chosenId))
-        chosenId = (judged.find((one) => one.packed) ?? judged[0])?.gear.id;
+        chosenId = (candidates.find((one) => one.packed) ?? candidates[0])?.gear.id;
+    };
+    const take = (part: CandidateRow[]) => {
+      if (stale) return;
+      for (const { gearId, ...row } of part) {
+        const gear = shelf.byId.get(gearId);
+        if (gear) judged.push({ gear, ...row });
+      }
+      if (shownAt === 0 || performance.now() - shownAt > SHOWN_EVERY_MS) show();
     };
     void asked;
     fault = '';
-    askJudge((judge) => judge.candidates(asOfToday(project), pocket, proxy(show)))
-      .then((judged) => {
-        show(judged);
-        stale = true;
+    askJudge((judge, send) => judge.candidates(send(asOfToday(project)), pocket, proxy(take)))
+      .then(() => {
+        if (!stale) show();
       })
       .catch((error: unknown) => {
         if (!isCancelled(error)) fault = error instanceof Error ? error.message : String(error);
       });
     return () => {
       stale = true;
+      void askJudge((judge) => judge.leavePocket()).catch(() => undefined);
     };
   });
 
