@@ -29,7 +29,7 @@ export const test = base.extend<{ page: Page }>({
 function keepBeforeLeaving(page: Page): void {
   const go = page.goto.bind(page);
   const again = page.reload.bind(page);
-  const nothingUnderWay = () => expect(page.getByText('keeping…')).toHaveCount(0);
+  const nothingUnderWay = () => expect(page.getByText('saving…')).toHaveCount(0);
   page.goto = async (...to) => {
     await nothingUnderWay();
     return go(...to);
@@ -48,7 +48,7 @@ export async function openDemo(page: Page): Promise<void> {
   await page.clock.setFixedTime(new Date('2026-11-25T09:00:00'));
   await page.goto('/?open=demo');
   await page.waitForURL('**/satchel');
-  await expect(page.getByRole('region', { name: 'The open bag' })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'The satchel' })).toBeVisible();
   await remediesReady(page);
 }
 
@@ -63,7 +63,7 @@ export function verdict(page: Page) {
 
 /** Goes on once what was done is in the database. */
 export async function kept(page: Page): Promise<void> {
-  await expect(page.getByText('all kept')).toBeVisible();
+  await expect(page.getByText('all saved')).toBeVisible();
 }
 
 /** The project as the satchel file would carry it. */

@@ -27,7 +27,7 @@ test('the list goes out as Markdown and as CSV, with the sums the page shows', a
   const lines = csv.text.trim().split(/\r\n/);
   expect(lines).toHaveLength(shown + 1);
   expect(lines[0]).toContain('together GBP');
-  // No cell begins as a formula would.
+  // No battery begins as a formula would.
   for (const line of lines) expect(line).not.toMatch(/(^|,)"?[=+@]/);
 });
 
@@ -40,7 +40,7 @@ test('what is bought leaves the list and stays in the sum; what is put off waits
   await expect(rows.first()).toBeVisible();
   const before = await rows.count();
   const total = await page.locator('.total').textContent();
-  await page.getByRole('checkbox', { name: 'Dunmarrow Perch is bought' }).click();
+  await page.getByRole('checkbox', { name: 'Dunmarrow Plover is bought' }).click();
   await expect(rows).toHaveCount(before - 1);
   await expect(page.locator('.total')).toHaveText(total!);
   await kept(page);

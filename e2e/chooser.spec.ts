@@ -23,20 +23,20 @@ test('candidates are walked, pinned side by side and taken by keyboard', async (
   await expect(chosen(page)).toHaveAttribute('id', first!);
 
   // Three are compared at once and no more.
-  const board = page.getByRole('region', { name: 'Pinned, side by side' });
+  const board = page.getByRole('region', { name: 'Compared side by side' });
   await page.keyboard.press('Space');
   await expect(board).toContainText('Pin another with Space');
   for (let more = 0; more < 3; more++) {
     await page.keyboard.press('ArrowDown');
     await page.keyboard.press('Space');
   }
-  await expect(board.getByRole('button', { name: /^Unpin/ })).toHaveCount(3);
+  await expect(board.getByRole('button', { name: /^Remove from comparison/ })).toHaveCount(3);
   await expect(board.getByRole('rowheader', { name: 'true cost' })).toBeVisible();
   await board
-    .getByRole('button', { name: /^Unpin/ })
+    .getByRole('button', { name: /^Remove from comparison/ })
     .first()
     .click();
-  await expect(board.getByRole('button', { name: /^Unpin/ })).toHaveCount(2);
+  await expect(board.getByRole('button', { name: /^Remove from comparison/ })).toHaveCount(2);
 
   const before = await verdict(page).textContent();
   await list.focus();
@@ -61,39 +61,39 @@ test('a dot of the picture chooses the part it stands for', async ({ page }) => 
   await expect(picture.locator('.ring')).toHaveCount(1);
 });
 
-test('what would stop a scene or costs too much is left out when asked', async ({ page }) => {
+test('what would block a scene or costs too much is left out when asked', async ({ page }) => {
   await openDemo(page);
   await page.goto('/satchel/body');
   const list = candidates(page, 'body');
   await expect(list.getByRole('option').first()).toBeVisible();
   const all = await counted(list);
-  await page.getByText('leave out what would stop a scene').click();
+  await page.getByText('leave out what would block a scene').click();
   const working = await counted(list);
   expect(working).toBeLessThan(all);
-  await page.getByText('only within what may be spent').click();
+  await page.getByText('only within budget').click();
   const within = await counted(list);
   expect(within).toBeLessThanOrEqual(working);
   // What is packed stays in view, whatever the sieves say.
   await expect(list).toContainText('Linnet');
-  await page.getByText('leave out what would stop a scene').click();
-  await page.getByText('only within what may be spent').click();
+  await page.getByText('leave out what would block a scene').click();
+  await page.getByText('only within budget').click();
   await expect.poll(() => counted(list)).toBe(all);
 });
 
-test('a part that wants a lead comes with it, at its true cost', async ({ page }) => {
+test('a part that needs a lead comes with it, at its true cost', async ({ page }) => {
   await openDemo(page);
   await page.goto('/satchel/sound');
   const burr = candidates(page, 'sound').getByRole('option').filter({ hasText: 'Burr' }).first();
   await burr.click();
   const then = page.getByRole('complementary', { name: 'If you take it' });
-  await expect(then).toContainText('Lead TRRS to TRS');
+  await expect(then).toContainText('Cable TRRS to TRS');
   const before = await verdict(page).textContent();
   await then.getByRole('button', { name: 'Take it' }).click();
   await expect(verdict(page)).not.toHaveText(before!);
   await kept(page);
-  await page.goto('/satchel/joining');
+  await page.goto('/satchel/accessories');
   await expect(page.getByRole('list', { name: 'In this pocket' })).toContainText(
-    'Lead TRRS to TRS'
+    'Cable TRRS to TRS'
   );
 });
 
@@ -101,7 +101,7 @@ test('every pocket opens with its parts judged and one key away', async ({ page 
   await openDemo(page);
   await page.goto('/satchel/sound');
   const tabs = page.getByRole('navigation', { name: 'Pockets' });
-  for (const pocket of ['light', 'body', 'lens', 'support', 'storage', 'power', 'joining']) {
+  for (const pocket of ['light', 'body', 'lens', 'support', 'storage', 'power', 'accessories']) {
     await tabs.getByRole('link', { name: new RegExp(`^${pocket}`) }).click();
     await expect(candidates(page, pocket).getByRole('option').first()).toBeVisible();
     await expect(tabs.locator('[aria-current="page"]')).toContainText(pocket);

@@ -1,12 +1,12 @@
 import { expect, kept, openDemo, type Page, test } from './bench';
 
-/** Puts a part in the bag through search-and-do. */
+/** Puts a part in the kit through search-and-do. */
 async function putInBag(page: Page, name: string): Promise<void> {
   await page.keyboard.press('Control+k');
-  await page.getByRole('combobox', { name: /Find a part/ }).fill(`put ${name} in the bag`);
+  await page.getByRole('combobox', { name: /Find a part/ }).fill(`put ${name} in the kit`);
   await page
     .getByRole('option')
-    .filter({ hasText: `Put ${name} in the bag` })
+    .filter({ hasText: `Add ${name} to kit` })
     .click();
 }
 
@@ -14,11 +14,11 @@ test('bare legs want a head, which joins by its threads and is judged by what le
   page
 }) => {
   await openDemo(page);
-  await putInBag(page, 'Cobberly Meadow legs bare');
+  await putInBag(page, 'Cobberly Meadow tripod bare');
   await kept(page);
   await page.goto('/satchel/support');
   await page
-    .getByRole('combobox', { name: 'Use Cobberly Meadow legs bare in a scene' })
+    .getByRole('combobox', { name: 'Use Cobberly Meadow tripod bare in a scene' })
     .selectOption('Loom lesson');
   await kept(page);
   await page.goto('/satchel');

@@ -5,14 +5,16 @@ test('a reload keeps all, and undo reaches across it', async ({ page }) => {
   await openDemo(page);
   await page
     .locator('[data-code="P2"]')
-    .getByRole('button', { name: /Ember 8 cell, thrifty/ })
+    .getByRole('button', { name: /Ember 8 battery, third-party/ })
     .click();
   await expect(verdict(page)).toHaveText('£67.00 over');
   await kept(page);
   await page.reload();
   await expect(verdict(page)).toHaveText('£67.00 over');
 
-  await page.getByRole('button', { name: /^Undo: take Harkelow Ember 8 cell, thrifty/ }).click();
+  await page
+    .getByRole('button', { name: /^Undo: add Harkelow Ember 8 battery, third-party/ })
+    .click();
   await expect(verdict(page)).toHaveText('£58.00 over');
   await kept(page);
   await page.reload();
@@ -82,7 +84,7 @@ test('two tabs see each other', async ({ page, context }) => {
   await expect(verdict(second)).toHaveText('£58.00 over');
   await second
     .locator('[data-code="P2"]')
-    .getByRole('button', { name: /Ember 8 cell, thrifty/ })
+    .getByRole('button', { name: /Ember 8 battery, third-party/ })
     .click();
   await expect(verdict(page)).toHaveText('£67.00 over');
   await page.goto('/brief');
@@ -107,11 +109,11 @@ test('a file older than what is kept replaces it only when told to, and undo bri
   const out = await exportedFile(page);
   await page
     .locator('[data-code="P2"]')
-    .getByRole('button', { name: /Ember 8 cell, thrifty/ })
+    .getByRole('button', { name: /Ember 8 battery, third-party/ })
     .click();
   await expect(verdict(page)).toHaveText('£67.00 over');
   await openFile(page, out.text);
-  const dialog = page.getByRole('dialog', { name: 'This project is kept here already' });
+  const dialog = page.getByRole('dialog', { name: 'This project is already saved here' });
   await expect(dialog.getByText('in the file is older')).toBeVisible();
   await dialog.getByRole('button', { name: 'Cancel' }).click();
   await expect(dialog).toBeHidden();
@@ -142,12 +144,12 @@ test('the demo opened anew asks before anything of the one worked in is touched'
   await openDemo(page);
   await page
     .locator('[data-code="P2"]')
-    .getByRole('button', { name: /Ember 8 cell, thrifty/ })
+    .getByRole('button', { name: /Ember 8 battery, third-party/ })
     .click();
   await expect(verdict(page)).toHaveText('£67.00 over');
   await page.getByRole('button', { name: 'File', exact: true }).click();
   await page.getByRole('button', { name: 'Open the demo anew' }).click();
-  const dialog = page.getByRole('dialog', { name: 'This project is kept here already' });
+  const dialog = page.getByRole('dialog', { name: 'This project is already saved here' });
   await dialog.getByRole('button', { name: 'Cancel' }).click();
   await expect(verdict(page)).toHaveText('£67.00 over');
 });
@@ -183,7 +185,7 @@ test('an act is in the database though the tab is closed sixty milliseconds late
   await kept(page);
   await page
     .locator('[data-code="P2"]')
-    .getByRole('button', { name: /Ember 8 cell, thrifty/ })
+    .getByRole('button', { name: /Ember 8 battery, third-party/ })
     .evaluate((button) => (button as HTMLElement).click());
   await page.waitForTimeout(60);
   await page.close();
@@ -209,10 +211,12 @@ test('what could not be written is named, and kept before anything after it', as
   await full(true);
   await page
     .locator('[data-code="P2"]')
-    .getByRole('button', { name: /Ember 8 cell, thrifty/ })
+    .getByRole('button', { name: /Ember 8 battery, third-party/ })
     .click();
-  await expect(page.getByText(/Not kept yet: take Harkelow Ember 8 cell, thrifty/)).toBeVisible();
-  await expect(page.getByText('not kept', { exact: true })).toBeVisible();
+  await expect(
+    page.getByText(/Not saved yet: add Harkelow Ember 8 battery, third-party/)
+  ).toBeVisible();
+  await expect(page.getByText('not saved', { exact: true })).toBeVisible();
   await expect(page.getByRole('button', { name: 'Export now' })).toBeVisible();
   // The next act would go through alone; it waits behind the one that did not.
   await page.evaluate(() =>
@@ -222,13 +226,15 @@ test('what could not be written is named, and kept before anything after it', as
       )!
       .click()
   );
-  await expect(page.getByText(/Not kept yet: take Harkelow Ember 8 cell, thrifty; /)).toBeVisible();
-  await expect(page.getByText('not kept', { exact: true })).toBeVisible();
+  await expect(
+    page.getByText(/Not saved yet: add Harkelow Ember 8 battery, third-party; /)
+  ).toBeVisible();
+  await expect(page.getByText('not saved', { exact: true })).toBeVisible();
   const shown = await verdict(page).textContent();
   await full(false);
   await page.getByRole('button', { name: 'Try again now' }).click();
   await kept(page);
-  await expect(page.getByText(/Not kept yet/)).toHaveCount(0);
+  await expect(page.getByText(/Not saved yet/)).toHaveCount(0);
   await page.reload();
   await expect(verdict(page)).toHaveText(shown!);
 });

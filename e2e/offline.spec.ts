@@ -17,7 +17,7 @@ test('works with no network after the first load, and keeps what is done', async
   await remediesReady(page);
   await page
     .locator('[data-code="P2"]')
-    .getByRole('button', { name: /Ember 8 cell, thrifty/ })
+    .getByRole('button', { name: /Ember 8 battery, third-party/ })
     .click();
   await expect(verdict(page)).toHaveText('£67.00 over');
   await kept(page);
@@ -49,11 +49,11 @@ test('a full storage says so, loses nothing on screen and still exports', async 
   });
   await page
     .locator('[data-code="P2"]')
-    .getByRole('button', { name: /Ember 8 cell, thrifty/ })
+    .getByRole('button', { name: /Ember 8 battery, third-party/ })
     .click();
-  await expect(page.getByText('not kept', { exact: true })).toBeVisible();
+  await expect(page.getByText('not saved', { exact: true })).toBeVisible();
   await expect(
-    page.getByText(/no room left to keep this. Export the project to a file/)
+    page.getByText(/no room left to save this. Export the project to a file/)
   ).toBeVisible();
   await expect(verdict(page)).toHaveText('£67.00 over');
   await page.getByRole('button', { name: 'File', exact: true }).click();
@@ -64,7 +64,7 @@ test('a full storage says so, loses nothing on screen and still exports', async 
   const { project } = JSON.parse(Buffer.concat(chunks).toString('utf8'));
   expect(
     project.plans[0].lines.some(
-      (line: { gearId: string }) => line.gearId === 'harkelow-ember-8-cell-thrifty'
+      (line: { gearId: string }) => line.gearId === 'harkelow-ember-8-battery-third-party'
     )
   ).toBe(true);
 });

@@ -11,7 +11,7 @@ test('POST /api/evaluate judges as the page does', async ({ page, request }) => 
   const lesson = judged.scenes.find(
     (scene: { sceneId: string }) => scene.sceneId === 'loom-lesson'
   );
-  expect(lesson.figures.minutesPerCell.value).toBeCloseTo((60 * 8.3 * 0.98) / 5.9, 6);
+  expect(lesson.figures.minutesPerBattery.value).toBeCloseTo((60 * 8.3 * 0.98) / 5.9, 6);
   const power = judged.findings.find((finding: { code: string }) => finding.code === 'P2');
   await expect(page.locator('[data-code="P2"]')).toContainText(power.title);
   await expect(page.locator('[data-code="P2"]')).toContainText(power.why);

@@ -5,10 +5,10 @@ test('the demo is settled and bought by mouse', async ({ page }) => {
   await expect(verdict(page)).toHaveText('£58.00 over');
   await expect(page.getByRole('heading', { name: /To settle · 3 stops/ })).toBeVisible();
 
-  // Power first: the cheapest cell that lasts the lesson.
+  // Power first: the cheapest battery that lasts the lesson.
   const power = page.locator('[data-code="P2"]');
-  await expect(power).toContainText('power for 83 min of 95 min');
-  await power.getByRole('button', { name: /Ember 8 cell, thrifty/ }).click();
+  await expect(power).toContainText('batteries last 83 min (needs 95 min)');
+  await power.getByRole('button', { name: /Ember 8 battery, third-party/ }).click();
   await expect(power).toHaveCount(0);
   await expect(verdict(page)).toHaveText('£67.00 over');
 
@@ -57,7 +57,7 @@ test('the demo is settled and bought by keyboard alone', async ({ page }) => {
     }
     throw new Error(`No Tab leads to ${name}`);
   };
-  await press(/^Add Ember 8 cell, thrifty/);
+  await press(/^Add Ember 8 battery, third-party/);
   await expect(page.locator('[data-code="P2"]')).toHaveCount(0);
 
   // Into the sound pocket, up and down the list, and take the cheapest wired lapel.
@@ -77,12 +77,12 @@ test('the demo is settled and bought by keyboard alone', async ({ page }) => {
     await page.keyboard.press('ArrowDown');
   }
   await page.keyboard.press('Space');
-  await expect(page.getByRole('region', { name: 'Pinned, side by side' })).toContainText(
+  await expect(page.getByRole('region', { name: 'Compared side by side' })).toContainText(
     'Dunmarrow Burr'
   );
   await page.keyboard.press('Enter');
   await expect(page.getByRole('list', { name: 'In this pocket' })).toContainText('Dunmarrow Burr');
-  await expect(page.getByRole('list', { name: 'In this pocket' })).not.toContainText('Perch');
+  await expect(page.getByRole('list', { name: 'In this pocket' })).not.toContainText('Plover');
   await page.keyboard.press('Escape');
   await page.waitForURL('**/satchel');
   await remediesReady(page);

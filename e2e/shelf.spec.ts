@@ -51,7 +51,7 @@ test('a spreadsheet is matched, its faults shown, and taken whole or not at all'
       ])
     );
   await dialog.getByRole('button', { name: 'Take all 1 parts' }).click();
-  await page.getByPlaceholder('Find a part').fill('mended');
+  await page.getByPlaceholder('Find a part').fill('not worn');
   await page.getByRole('link', { name: /Long 44, mended/ }).click();
   await expect(page.getByText('317.51466 g')).toBeVisible();
   await expect(page.getByText('£129.50')).toBeVisible();
@@ -90,7 +90,7 @@ test('a part of one’s own is entered with units as typed, read from a text, ju
   await expect(
     page.getByText('What is the dimmer frequency of Own make Rescued desk lamp?')
   ).toBeVisible();
-  await page.getByRole('button', { name: 'Put in bag' }).click();
+  await page.getByRole('button', { name: 'Put in the kit' }).click();
   await expect(verdict(page)).toHaveText('£70.00 over');
   await kept(page);
   await page.reload();
@@ -170,10 +170,10 @@ test('two angles at once need two bodies', async ({ page }) => {
 test('every open end is closed at once by the cheapest parts', async ({ page }) => {
   await openDemo(page);
   const joints = page.locator('.joints');
-  await expect(joints).toContainText('Ring 62 to 67');
+  await expect(joints).toContainText('Step-up ring 62 to 67');
   await joints.getByText('How it goes together').click();
-  await expect(joints).toContainText('62 mm socket into Ring 62 to 67');
-  await joints.getByRole('button', { name: /Close them/ }).click();
+  await expect(joints).toContainText('62 mm socket into Step-up ring 62 to 67');
+  await joints.getByRole('button', { name: /Add them all/ }).click();
   await expect(joints).toHaveCount(0);
 });
 

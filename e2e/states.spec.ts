@@ -15,15 +15,17 @@ test('a browser that refuses storage is worked in all the same, undo included', 
   });
   await openDemo(page);
   await expect(page.getByText('This browser keeps nothing here')).toBeVisible();
-  await expect(page.getByText('kept in this tab only', { exact: true })).toBeVisible();
+  await expect(page.getByText('saved in this tab only', { exact: true })).toBeVisible();
   await page
     .locator('[data-code="P2"]')
-    .getByRole('button', { name: /Ember 8 cell, thrifty/ })
+    .getByRole('button', { name: /Ember 8 battery, third-party/ })
     .click();
   await expect(verdict(page)).toHaveText('£67.00 over');
-  await page.getByRole('button', { name: /^Undo: take Harkelow Ember 8 cell, thrifty/ }).click();
+  await page
+    .getByRole('button', { name: /^Undo: add Harkelow Ember 8 battery, third-party/ })
+    .click();
   await expect(verdict(page)).toHaveText('£58.00 over');
-  await page.getByRole('button', { name: 'Change to dusk colours' }).click();
+  await page.getByRole('button', { name: 'Switch to the dark theme' }).click();
   await expect(page.locator('html')).toHaveAttribute('data-theme', 'dusk');
   await page.getByRole('button', { name: 'File', exact: true }).click();
   const download = page.waitForEvent('download');
@@ -49,13 +51,13 @@ test('a worker that does not start is told, what is found stands, and it is aske
   await page.getByRole('button', { name: 'Try again' }).click();
   await expect(page.getByRole('option').first()).toBeVisible();
   await expect(page.getByText(/^The parts could not be judged/)).toHaveCount(0);
-  await page.getByRole('link', { name: '← the open bag' }).click();
+  await page.getByRole('link', { name: '← the satchel' }).click();
   const tryAgain = page.getByRole('button', { name: 'Try again' });
   await tryAgain.click();
   await expect(tryAgain).toHaveCount(0);
   await remediesReady(page);
   await expect(
-    page.locator('[data-code="P2"]').getByRole('button', { name: /Ember 8 cell, thrifty/ })
+    page.locator('[data-code="P2"]').getByRole('button', { name: /Ember 8 battery, third-party/ })
   ).toBeVisible();
   await context.close();
 });
@@ -89,7 +91,7 @@ test('what is kept but cannot be read is saved as it is, and one begins anew bes
   );
   await page.reload();
   await expect(
-    page.getByRole('heading', { name: 'What is kept here cannot be opened' })
+    page.getByRole('heading', { name: 'The saved project cannot be opened' })
   ).toBeVisible();
   await expect(page.getByText(/project\.scenes must be a list/)).toBeVisible();
   const download = page.waitForEvent('download');
@@ -107,15 +109,15 @@ test('no network is said beside what is kept, and no more than that', async ({ p
   await openDemo(page);
   await kept(page);
   await context.setOffline(true);
-  await expect(page.getByText('offline, all kept', { exact: true })).toBeVisible();
+  await expect(page.getByText('offline, all saved', { exact: true })).toBeVisible();
   await page.setViewportSize({ width: 390, height: 844 });
   const word = page.getByRole('status').filter({ hasText: 'offline' });
   await expect(word).toBeInViewport();
-  expect((await word.boundingBox())!.width).toBeGreaterThan(30);
-  await expect(page.getByText(', all kept')).toBeHidden();
+  expect((await word.boundingBox())!.width).toBeGreaterThan(24);
+  await expect(page.getByText(', all saved')).toBeHidden();
   await page.setViewportSize({ width: 1280, height: 800 });
   await context.setOffline(false);
-  await expect(page.getByText('all kept', { exact: true })).toBeVisible();
+  await expect(page.getByText('all saved', { exact: true })).toBeVisible();
 });
 
 test('an address that leads nowhere says so and leads back', async ({ context }) => {
@@ -125,9 +127,9 @@ test('an address that leads nowhere says so and leads back', async ({ context })
   await page.goto('/shelf/no-such-part');
   await expect(page.getByRole('heading', { name: 'Not on the shelf' })).toBeVisible();
   await page.goto('/satchel/nothing');
-  await expect(page.getByRole('heading', { name: 'Nothing is kept there' })).toBeVisible();
-  await page.getByRole('link', { name: 'Back to the open bag' }).click();
-  await expect(page.getByRole('region', { name: 'The open bag' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Nothing is saved there' })).toBeVisible();
+  await page.getByRole('link', { name: 'Back to the satchel' }).click();
+  await expect(page.getByRole('region', { name: 'The satchel' })).toBeVisible();
 });
 
 test('an empty plan says what each pocket is for and leads on', async ({ page }) => {
@@ -148,14 +150,14 @@ test('an empty bag has a first kit packed into it, and undo takes it out in one 
   await page.getByRole('button', { name: /^Plans and projects/ }).click();
   await page.getByRole('button', { name: 'Begin an empty plan' }).click();
   await page.keyboard.press('Escape');
-  await expect(page.getByRole('heading', { name: 'The bag is empty' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'The kit is empty' })).toBeVisible();
   await page.getByRole('button', { name: 'Pack a first kit' }).click();
-  await expect(page.getByRole('heading', { name: 'The bag is empty' })).toHaveCount(0, {
+  await expect(page.getByRole('heading', { name: 'The kit is empty' })).toHaveCount(0, {
     timeout: 60_000
   });
   await expect(page.locator('.pocket[data-pocket="body"]')).not.toContainText('Nothing in it yet');
   await expect(verdict(page)).toContainText('left');
   await kept(page);
   await page.keyboard.press('Control+z');
-  await expect(page.getByRole('heading', { name: 'The bag is empty' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'The kit is empty' })).toBeVisible();
 });

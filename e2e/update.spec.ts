@@ -51,7 +51,7 @@ test('an update that comes while one works loses no edit', async ({ browser, bas
     await remediesReady(page);
     await page
       .locator('[data-code="P2"]')
-      .getByRole('button', { name: /Ember 8 cell, thrifty/ })
+      .getByRole('button', { name: /Ember 8 battery, third-party/ })
       .click();
     await expect(verdict(page)).toHaveText('£67.00 over');
 
@@ -66,7 +66,7 @@ test('an update that comes while one works loses no edit', async ({ browser, bas
       )
       .toBe('installed');
     // The newer build waits; the open page goes on as it was.
-    await page.getByRole('button', { name: /^Undo: take Harkelow/ }).click();
+    await page.getByRole('button', { name: /^Undo: add Harkelow/ }).click();
     await expect(verdict(page)).toHaveText('£58.00 over');
     await page.keyboard.press('Control+Shift+Z');
     await expect(verdict(page)).toHaveText('£67.00 over');
@@ -91,7 +91,7 @@ test('an update that comes while one works loses no edit', async ({ browser, bas
     await expect(verdict(next)).toHaveText('£67.00 over');
     await next.reload();
     await expect(verdict(next)).toHaveText('£67.00 over');
-    await next.getByRole('button', { name: /^Undo: take Harkelow/ }).click();
+    await next.getByRole('button', { name: /^Undo: add Harkelow/ }).click();
     await expect(verdict(next)).toHaveText('£58.00 over');
   } finally {
     await context.close();

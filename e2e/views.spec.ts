@@ -33,7 +33,7 @@ test.describe('the brief', () => {
     await expect(loom).toContainText('1.08 m');
   });
 
-  test('scenes come, are renamed and go; schools and limits change what may be spent', async ({
+  test('scenes come, are renamed and go; schools and limits change the budget', async ({
     page
   }) => {
     await openDemo(page);
@@ -52,13 +52,10 @@ test.describe('the brief', () => {
     );
     await page.goto('/brief');
     await page.getByRole('button', { name: /^Drop <img/ }).click();
-    await page
-      .getByRole('radiogroup', { name: 'School of thought' })
-      .getByText('Glass first')
-      .click();
+    await page.getByRole('radiogroup', { name: 'Priorities' }).getByText('Lenses first').click();
     await expect(page.getByText('pockets are filled in this order: lens, body')).toBeVisible();
-    await page.getByRole('spinbutton', { name: 'Kept back, £' }).fill('12');
-    await page.getByRole('spinbutton', { name: 'Kept back, £' }).press('Tab');
+    await page.getByRole('spinbutton', { name: 'Set aside, £' }).fill('12');
+    await page.getByRole('spinbutton', { name: 'Set aside, £' }).press('Tab');
     await expect(verdict(page)).toHaveText('£0.00 left');
   });
 });
@@ -83,7 +80,7 @@ test('a candidate shows what it would do before it is taken', async ({ page }) =
   await page.locator('.pocket[data-pocket="sound"]').click();
   await page.getByRole('option').filter({ hasText: 'Thimble One' }).click();
   const then = page.getByRole('complementary', { name: 'If you take it' });
-  await expect(then).toContainText('Takes the place of Dunmarrow Perch');
+  await expect(then).toContainText('Takes the place of Dunmarrow Plover');
   await expect(then).toContainText('the voice drowns');
   await then.getByRole('button', { name: 'Take it' }).click();
   await expect(page.getByRole('list', { name: 'In this pocket' })).toContainText('Thimble One');
@@ -100,7 +97,7 @@ test('a length of the strap is put off by key and comes back', async ({ page }) 
   await expect(page.getByText('£72.00 put off until later')).toBeVisible();
   await kept(page);
   await page.goto('/satchel/storage');
-  await page.getByRole('button', { name: 'bring it back' }).click();
+  await page.getByRole('button', { name: 'bring back' }).click();
   await expect(verdict(page)).toHaveText('£58.00 over');
 });
 

@@ -6,9 +6,9 @@ test.describe('search-and-do', () => {
     await page.keyboard.press('Control+k');
     const box = page.getByRole('combobox', { name: /Find a part/ });
     await expect(box).toBeFocused();
-    await box.fill('ember 8 cell thrifty');
+    await box.fill('ember 8 battery thrifty');
     await expect(
-      page.getByRole('option').filter({ hasText: 'Add Ember 8 cell, thrifty' })
+      page.getByRole('option').filter({ hasText: 'Add Ember 8 battery, third-party' })
     ).toBeVisible();
     await page.keyboard.press('Enter');
     await expect(verdict(page)).toHaveText('£67.00 over');
@@ -41,13 +41,13 @@ test.describe('plans and projects', () => {
     await expect(dialog.getByLabel('Name of winter')).toBeVisible();
     await page.keyboard.press('Escape');
     await page.goto('/satchel/storage');
-    await page.getByRole('button', { name: 'take out' }).last().click();
+    await page.getByRole('button', { name: 'remove' }).last().click();
     await expect(verdict(page)).toHaveText('£14.00 left');
     await kept(page);
     await page.getByRole('button', { name: /^Plans and projects/ }).click();
     await dialog.getByRole('button', { name: 'Show plan B' }).click();
     await expect(verdict(page)).toHaveText('£58.00 over');
-    await dialog.getByRole('button', { name: 'Drop winter' }).click();
+    await dialog.getByRole('button', { name: 'Delete winter' }).click();
     await expect(dialog.getByLabel('Name of winter')).toHaveCount(0);
     await dialog.getByText('What was done last').click();
     await expect(dialog).toContainText('drop winter');
@@ -67,20 +67,20 @@ test.describe('plans and projects', () => {
       page.getByRole('button', { name: /^Plans and projects: Loom by the sea/ })
     ).toBeVisible();
     await kept(page);
-    await dialog.getByRole('button', { name: 'Drop Loom by the sea' }).click();
+    await dialog.getByRole('button', { name: 'Delete Loom by the sea' }).click();
     await page.waitForURL((url) => url.pathname === '/');
     const first = page.getByRole('main');
     await expect(first.getByText('Loom by the sea is deleted')).toBeVisible();
-    await first.getByRole('button', { name: 'bring it back' }).click();
+    await first.getByRole('button', { name: 'bring back' }).click();
     await page.waitForURL('**/satchel');
     await expect(verdict(page)).toHaveText('£58.00 over');
-    await page.getByRole('button', { name: /^Undo: change the plan’s frame/ }).click();
+    await page.getByRole('button', { name: /^Undo: change the settings/ }).click();
     await expect(
       page.getByRole('button', { name: /^Plans and projects: Saltmarsh loom/ })
     ).toBeVisible();
     await kept(page);
     await page.getByRole('button', { name: /^Plans and projects/ }).click();
-    await dialog.getByRole('button', { name: 'Drop Saltmarsh loom' }).click();
+    await dialog.getByRole('button', { name: 'Delete Saltmarsh loom' }).click();
     await page.waitForURL((url) => url.pathname === '/');
     await page.reload();
     await expect(page.getByRole('button', { name: 'Open the Saltmarsh loom' })).toBeVisible();
@@ -88,16 +88,16 @@ test.describe('plans and projects', () => {
 });
 
 test.describe('by hand and by key', () => {
-  test('a part is dragged to later and back into the bag, and onto a scene', async ({ page }) => {
+  test('a part is dragged to later and back to the kit, and onto a scene', async ({ page }) => {
     await page.setViewportSize({ width: 1280, height: 1050 });
     await openDemo(page);
-    const later = page.getByRole('region', { name: 'Put off until later' });
+    const later = page.getByRole('region', { name: 'Later' });
     await page.locator('.pocket[data-pocket="storage"] .thing').nth(1).dragTo(later);
     await expect(verdict(page)).toHaveText('£14.00 left');
     await later
       .locator('li')
       .first()
-      .dragTo(page.getByRole('region', { name: 'The open bag' }));
+      .dragTo(page.getByRole('region', { name: 'The satchel' }));
     await expect(verdict(page)).toHaveText('£58.00 over');
     await page
       .locator('.pocket[data-pocket="lens"] .thing')
@@ -113,7 +113,7 @@ test.describe('by hand and by key', () => {
     await page.mouse.move(box.x + box.width / 2, box.y + 10);
     await page.mouse.down();
     await page.mouse.move(box.x - 60, box.y + 30, { steps: 5 });
-    const drop = page.getByText('drop it here to put it off until later');
+    const drop = page.getByText('drop it here to move it to later');
     await expect(drop).toBeVisible();
     const target = (await drop.boundingBox())!;
     await page.mouse.move(target.x + 200, target.y + 8, { steps: 5 });
@@ -157,7 +157,7 @@ test('the brief says wishes, limits and rules, and the judge follows', async ({ 
   await remediesReady(page);
   for (const code of ['B11', 'S7', 'M2'])
     await expect(page.locator(`li[data-code="${code}"]`).first()).toBeVisible();
-  await page.getByRole('button', { name: /worth knowing$/ }).click();
+  await page.getByRole('button', { name: /good to know$/ }).click();
   await expect(page.locator('li[data-code="G8"]')).toBeVisible();
 });
 
@@ -188,8 +188,8 @@ test('forty lines, no limit and a huge one all draw a whole strap', async ({ pag
     await page.keyboard.press('Control+k');
     await page
       .getByRole('combobox', { name: /Find a part/ })
-      .fill(`put ring ${40 + taken} in the bag`);
-    await page.getByRole('option').filter({ hasText: 'in the bag' }).first().click();
+      .fill(`put ring ${40 + taken} in the kit`);
+    await page.getByRole('option').filter({ hasText: 'in the kit' }).first().click();
   }
   await expect(page.locator('.strap .length')).toHaveCount(39);
   const wide = await page.evaluate(() => document.documentElement.scrollWidth > innerWidth);

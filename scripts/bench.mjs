@@ -10,7 +10,7 @@ import {
 } from './own-setup.mjs';
 
 installWhenNeeded();
-if (run(process.execPath, [bundleWhenChanged('bench', 'scripts/bench/main.ts')]) !== 0)
+if (run(process.execPath, [bundleWhenChanged('tabletop', 'scripts/bench/main.ts')]) !== 0)
   process.exit(1);
 
 const program = bundleWhenChanged('bench-page', 'scripts/bench/page.ts');

@@ -19,6 +19,6 @@ export const handleError: HandleServerError = ({ error, event, status }) => {
     error
   );
   return {
-    message: 'The server could not answer. Try again; what you did is kept in your browser.'
+    message: 'The server could not answer. Try again; what you did is saved in your browser.'
   };
 };

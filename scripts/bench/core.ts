@@ -10,7 +10,7 @@ import { closeJoints } from '$lib/core/judge/close-joints';
 import type { Project } from '$lib/core/model/project';
 import { activePlan } from '$lib/core/model/active-plan';
 import { makeShelf } from '$lib/core/model/shelf';
-import { makeEntries, openSieve, sift } from '$lib/ui/shelf/shelf-search';
+import { makeEntries, noFilter, filterShelf } from '$lib/ui/shelf/shelf-search';
 import { randomOf } from '../fuzz/spoil';
 import { median, sampleMicroseconds } from './measure';
 
@@ -87,7 +87,7 @@ export function measureCore(): string[] {
     });
     rows.at(-1)!.aim = `${(us / one).toFixed(2)} × the demo`;
   }
-  for (const pocket of ['sound', 'joining'] as const) {
+  for (const pocket of ['sound', 'accessories'] as const) {
     const count = catalogue.items.length;
     measure(`chooser, ${pocket} pocket of the ${count}-part shelf`, '', 15, () =>
       judgeCandidates(project, shelf, pocket)
@@ -153,9 +153,9 @@ export function measureCore(): string[] {
     );
     const entries = makeEntries(many.items);
     measure(`shelf of ${many.items.length}: sifted by words and price`, '≤ 50 ms', 30, () =>
-      sift(
+      filterShelf(
         entries,
-        { ...openSieve, words: 'lapel wireless', mostMinor: 20_000 },
+        { ...noFilter, words: 'lavalier wireless', mostMinor: 20_000 },
         { owned: new Set(), own: new Set(), inBag: new Set() }
       )
     );

@@ -97,7 +97,7 @@ export async function measurePage(address: string): Promise<void> {
   });
   await page.getByRole('button', { name: `Take all ${PARTS} parts` }).click();
   await page.getByText(/^5\d\d\d parts$/).waitFor({ timeout: 60_000 });
-  await page.getByText('all kept').waitFor();
+  await page.getByText('all saved').waitFor();
 
   const opened: number[] = [];
   const found: number[] = [];

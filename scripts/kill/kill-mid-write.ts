@@ -35,7 +35,7 @@ export async function killMidWrite(
   await page.goto(`${address}/?open=demo`);
   await page.waitForURL('**/satchel');
   await page.goto(`${address}/satchel/power`);
-  const more = page.getByRole('button', { name: /Dish Ember 8, two bays more/ });
+  const more = page.getByRole('button', { name: /Charger Ember 8, two bays more/ });
   await more.waitFor();
   await page.evaluate(() => {
     const button = [...document.querySelectorAll('button')].find((one) =>

@@ -6,17 +6,17 @@
 </script>
 
 <div class="card lost">
-  <h1>{isLost ? 'Nothing is kept there' : 'This view could not be opened'}</h1>
+  <h1>{isLost ? 'Nothing is saved there' : 'This view could not be opened'}</h1>
   {#if isLost}
     <p>{page.error?.message}</p>
   {:else}
     <p>
       A part of the app could not be fetched: the network may be gone, or a newer version has taken
-      its place. What you did is kept.
+      its place. What you did is saved.
     </p>
     <p><Button size="small" on:click={() => location.reload()}>Try again</Button></p>
   {/if}
-  <p><a href="/satchel">Back to the open bag</a></p>
+  <p><a href="/satchel">Back to the satchel</a></p>
 </div>
 
 <style>

@@ -28,7 +28,7 @@
   function command(what: Command) {
     if (what === 'undo') void satchel.undo();
     else if (what === 'redo') void satchel.redo();
-    else if (what === 'theme') theme.set(theme.isDusk ? 'day' : 'dusk');
+    else if (what === 'theme') theme.set(theme.isDark ? 'day' : 'dusk');
     else if (what === 'keys') keysOpen = true;
     else if (what === 'plans') plansOpen = true;
     else if (what === 'branch') void satchel.branchPlan(satchel.plan!.id);
@@ -74,7 +74,7 @@
   /** What breaks off beside any view is told, not swallowed. */
   function onunhandledrejection(event: PromiseRejectionEvent) {
     event.preventDefault();
-    satchel.failure = `Something broke off: ${wordsOf(event.reason)}. What you did is kept.`;
+    satchel.failure = `Something went wrong: ${wordsOf(event.reason)}. What you did is saved.`;
   }
 
   const typing = (target: EventTarget | null) =>
@@ -132,15 +132,16 @@
     {#if opening === 'slow'}
       Fetching the view…
     {:else}
-      The network does not answer. What you did is kept.
+      The network does not answer. What you did is saved.
       <button onclick={() => location.reload()}>Try again</button>
     {/if}
   </p>
 {/if}
 {#if satchel.keeping === 'tab'}
   <p class="tab-only" role="note">
-    <b>This browser keeps nothing here:</b> a private window, or storage turned off for this site. Work
-    as you like, undo and all; then save a satchel file (File, at the top) before you close the tab.
+    <b>This browser does not save anything here:</b> a private window, or storage turned off for this
+    site. Work as you like, undo and all; then save a satchel file (File, at the top) before you close
+    the tab.
   </p>
 {/if}
 {#if satchel.failure && satchel.status !== 'failed'}
@@ -170,7 +171,7 @@
       <SkeletonText heading /><SkeletonText paragraph lines={4} />
     </div>
   {:else if satchel.status === 'failed'}
-    {@render faultCard('What is kept here cannot be opened', satchel.failure)}
+    {@render faultCard('The saved project cannot be opened', satchel.failure)}
   {:else if satchel.judgeFault !== undefined}
     {@render faultCard(
       'This project cannot be judged',

@@ -46,17 +46,18 @@ describe('the shelf', () => {
     }
   });
 
-  it('states figures a lamp, cell or card of that class really has', () => {
+  it('states figures a lamp, battery or card of that class really has', () => {
     for (const lamp of catalogue.ofKind('lamp')) {
       const perWatt = lamp.illuminanceAt1mLx! / lamp.drawW!;
       expect(perWatt, lamp.id).toBeGreaterThan(1);
       // A bare reflector throws its light far; cloth and domes spread it.
       expect(perWatt, lamp.id).toBeLessThan(lamp.sourceRadiusM! < 0.05 ? 260 : 60);
     }
-    for (const cell of catalogue.ofKind('cell')) {
-      const whPerKg = (cell.energyWh! * (cell.cellType === 'AA' ? 4 : 1)) / (cell.massG! / 1000);
-      expect(whPerKg, cell.id).toBeGreaterThan(80);
-      expect(whPerKg, cell.id).toBeLessThan(260);
+    for (const battery of catalogue.ofKind('battery')) {
+      const whPerKg =
+        (battery.energyWh! * (battery.batteryType === 'AA' ? 4 : 1)) / (battery.massG! / 1000);
+      expect(whPerKg, battery.id).toBeGreaterThan(80);
+      expect(whPerKg, battery.id).toBeLessThan(260);
     }
     for (const card of catalogue.ofKind('card')) {
       expect(card.priceNew!.likely / card.capacityGb!, card.id).toBeLessThan(100);
@@ -72,14 +73,14 @@ const poundsPer: {
   from: number;
   to: number;
 }[] = [
-  row('bank', 'Wh', (gear) => gear.energyWh, 0.4, 1.2),
-  row('sun panel', 'W', (gear) => gear.outputW, 1.5, 4.5),
+  row('power bank', 'Wh', (gear) => gear.energyWh, 0.4, 1.2),
+  row('solar panel', 'W', (gear) => gear.outputW, 1.5, 4.5),
   row('drive', 'TB', (gear) => gear.capacityGb! / 1000, 15, 90),
   row('charger', 'bay', (gear) => gear.bays, 3, 45),
   row('monitor', 'inch', (gear) => gear.diagonalIn, 10, 70),
   row('computer', 'stream of 4K', (gear) => gear.editingRating, 150, 600),
-  row('mains block', 'W', (gear) => gear.outputW, 0.3, 2),
-  row('cell', 'Wh', (gear) => gear.energyWh! * (gear.cellType === 'AA' ? 4 : 1), 0.6, 8),
+  row('mains adapter', 'W', (gear) => gear.outputW, 0.3, 2),
+  row('battery', 'Wh', (gear) => gear.energyWh! * (gear.batteryType === 'AA' ? 4 : 1), 0.6, 8),
   row('recorder', 'hour', (gear) => gear.batteryHours, 6, 25),
   row('head', 'kilogram borne', (gear) => gear.payloadKg, 2, 36),
   row('lens', 'gram', (gear) => gear.massG, 0.4, 3.6),
@@ -151,7 +152,7 @@ describe('price against class', () => {
       'legs that carry more',
       catalogue
         .ofKind('support')
-        .filter(({ form, payloadKg }) => form === 'floor legs' && payloadKg !== undefined)
+        .filter(({ form, payloadKg }) => form === 'tripod' && payloadKg !== undefined)
         .map((gear) => [gear.payloadKg!, priceOf(gear)] as const)
     ],
     [

@@ -4,7 +4,7 @@ import type { Price } from '../core/model/gear/price';
 import type { Port, PortEnd, PortFamily, PortRole } from '../core/model/ports';
 import { makeShelf, type Shelf } from '../core/model/shelf';
 import body from './shelf/body.json';
-import joining from './shelf/joining.json';
+import joining from './shelf/accessories.json';
 import lamp from './shelf/lamp.json';
 import lens from './shelf/lens.json';
 import microphone from './shelf/microphone.json';

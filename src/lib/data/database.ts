@@ -1,6 +1,7 @@
 import Dexie, { type DexieOptions, type EntityTable, type Table } from 'dexie';
 import type { Patch } from '../core/acts/drafts';
 import type { RecordedChange } from '../core/acts/record-act';
+import { renamed, renamedPatches } from '../core/formats/names-of-version-1';
 import type { Project } from '../core/model/project';
 
 /** A moment at which a project went out into a file, or came in from one. */
@@ -36,7 +37,7 @@ export interface ProjectRow {
 }
 
 /** Raised whenever the checks of the model change. */
-export const CHECKS = 3;
+export const CHECKS = 4;
 
 /** One write since the snapshot, as a small patch. */
 export interface JournalRow {
@@ -150,5 +151,36 @@ export class SatchelDatabase extends Dexie {
         }
       });
     this.version(4).stores({ steps: null });
+    // Fields, kinds and forms are called as version 2 of the file calls them, in the log too.
+    this.version(5).upgrade(async (old) => {
+      await old
+        .table<ProjectRow>('projects')
+        .toCollection()
+        .modify((row) => {
+          row.project = renamed(row.project) as Project;
+          row.checkedAs = 0;
+        });
+      await old
+        .table<JournalRow>('journal')
+        .toCollection()
+        .modify((row) => {
+          row.patches = renamedPatches(row.patches);
+        });
+      const steps = (row: { change: RecordedChange }) => {
+        row.change = {
+          patches: renamedPatches(row.change.patches),
+          inverse: renamedPatches(row.change.inverse)
+        };
+      };
+      await old.table<StepRow>('log').toCollection().modify(steps);
+      await old
+        .table<CopyRow>('copies')
+        .toCollection()
+        .modify((copy) => {
+          copy.row.project = renamed(copy.row.project) as Project;
+          copy.row.checkedAs = 0;
+          copy.steps.forEach(steps);
+        });
+    });
   }
 }

@@ -6,7 +6,8 @@ import type { Act } from '../core/acts/act';
 import { ActError } from '../core/acts/apply-act';
 import { applyRecorded } from '../core/acts/record-act';
 import { activePlan } from '../core/model/active-plan';
-import { SatchelDatabase } from './database';
+import version1 from '../core/formats/fixtures/version-1.satchel.json';
+import { CHECKS, SatchelDatabase } from './database';
 import { type KeptProject, ProjectRepository, StoredProjectError } from './project-repository';
 
 let db: SatchelDatabase;
@@ -33,12 +34,12 @@ describe('what is kept', () => {
   it('goes back and forth over acts with their words', async () => {
     await commit({ type: 'step quantity', lineId: 'line-1', by: 1 });
     const removed = await commit({ type: 'remove line', lineId: 'line-2' });
-    const words = { undo: 'leave Quillfeather Ray 65 + 55 cm dome', redo: undefined };
+    const words = { undo: 'remove Quillfeather Ray 65 + 55 cm dome', redo: undefined };
     expect(removed).toMatchObject(words);
     expect(await now()).toMatchObject(words);
     await repository.undo(await now());
     const begun = await repository.undo(await now());
-    expect(begun).toMatchObject({ undo: undefined, redo: 'change Dunmarrow Perch' });
+    expect(begun).toMatchObject({ undo: undefined, redo: 'change Dunmarrow Plover' });
     expect((await now()).project).toEqual(demoProject());
     expect((await repository.undo(await now())).head.revision).toBe(begun.head.revision);
     await repository.redo(await now());
@@ -46,15 +47,15 @@ describe('what is kept', () => {
     await commit({ type: 'set project', patch: { limitMinor: 5 } });
     expect((await now()).redo).toBeUndefined();
     expect(await repository.recentActs(id, 9)).toEqual([
-      'change the plan’s frame',
-      'change Dunmarrow Perch'
+      'change the settings',
+      'change Dunmarrow Plover'
     ]);
   });
 
   it('stays whole when an act cannot be done', async () => {
     await expect(
       commit({
-        type: 'together',
+        type: 'batch',
         acts: [
           { type: 'remove line', lineId: 'line-1' },
           { type: 'remove line', lineId: 'gone' }
@@ -143,7 +144,7 @@ describe('what is taken away', () => {
     expect((await now()).head.marks).toMatchObject([{ id: 'm1' }]);
     expect((await repository.undo(await now())).project).toEqual(before.project);
     expect(await repository.copies()).toMatchObject([{ why: 'replaced', name: 'Saltmarsh loom' }]);
-    await expect(repository.add(other)).rejects.toThrow(/kept here already/);
+    await expect(repository.add(other)).rejects.toThrow(/already saved here/);
   });
 
   it('is kept as it lies when what is replaced cannot be read', async () => {
@@ -168,9 +169,9 @@ describe('what cannot be trusted', () => {
   it.each([
     ['a limit below zero', { ...demoProject(), limitMinor: -3 }, 0, /project\.limitMinor must be/],
     ['no project at all', 'garbage', 0, /must be an object/],
-    ['no project at all that was checked once', 'garbage', 3, /must be an object/],
-    ['nothing', undefined, 3, /must be an object/],
-    ['plans that are none', { ...demoProject(), plans: [null] }, 3, /plan/]
+    ['no project at all that was checked once', 'garbage', CHECKS, /must be an object/],
+    ['nothing', undefined, CHECKS, /must be an object/],
+    ['plans that are none', { ...demoProject(), plans: [null] }, CHECKS, /plan/]
   ])('%s is told, and hides no other project', async (_, project, checkedAs, says) => {
     await repository.add({ ...demoProject(), id: 'another', name: 'Another loom' });
     await db.projects.put({ id, project: project as never, revision: 1, checkedAs });
@@ -188,7 +189,7 @@ describe('what cannot be trusted', () => {
 
   it('is a change that is none, told without touching the snapshot', async () => {
     await db.journal.add({ projectId: id, revision: 2, patches: 'garbage' as never });
-    await expect(repository.load(id)).rejects.toThrow(/change kept here cannot be read/);
+    await expect(repository.load(id)).rejects.toThrow(/saved change cannot be read/);
     expect((await repository.raw(id)).row!.project).toEqual(demoProject());
   });
 
@@ -228,19 +229,75 @@ describe('an older database', () => {
       .table('projects')
       .put({ id, project: first.project, savedAt: 5, revision: 4, checkedAs: 2 });
     await old.table('steps').bulkAdd([
-      { projectId: id, at: 1, label: 'leave one', change: first.change, undone: 0 },
+      { projectId: id, at: 1, label: 'remove one', change: first.change, undone: 0 },
       { projectId: 'other', at: 1, label: 'of another', change: first.change, undone: 0 },
-      { projectId: id, at: 2, label: 'leave two', change: second.change, undone: 1 }
+      { projectId: id, at: 2, label: 'remove two', change: second.change, undone: 1 }
     ]);
     await old.table('settings').put({ key: 'open project', value: id });
     old.close();
     const upgraded = new ProjectRepository(new SatchelDatabase(old.name));
     expect(await upgraded.openId()).toBe(id);
     const kept = (await upgraded.load(id))!;
-    expect(kept).toMatchObject({ undo: 'leave one', redo: 'leave two' });
+    expect(kept).toMatchObject({ undo: 'remove one', redo: 'remove two' });
     expect(kept.head.revision).toBe(4);
     expect((await upgraded.redo(kept)).project).toEqual(second.project);
     expect((await upgraded.undo((await upgraded.load(id))!)).project).toEqual(first.project);
     expect((await upgraded.undo((await upgraded.load(id))!)).project).toEqual(demoProject());
+  });
+
+  it('of version 4 is renamed as the file is, its journal, log and copies too', async () => {
+    const old = new Dexie(`old-${number++}`);
+    old.version(4).stores({
+      heads: 'id, savedAt',
+      projects: 'id',
+      journal: '[projectId+revision]',
+      log: '[projectId+position]',
+      copies: '++number, projectId, at',
+      settings: 'key'
+    });
+    const project = structuredClone(version1.project) as unknown as Record<string, unknown> & {
+      id: string;
+      scenes: { angles: { cameraPlace: string }[] }[];
+    };
+    const { cameraPlace } = project.scenes[0]!.angles[0]!;
+    const path = ['scenes', 0, 'angles', 0, 'cameraPlace'];
+    const change = {
+      patches: [{ op: 'replace', path, value: 'stick' }],
+      inverse: [{ op: 'replace', path, value: cameraPlace }]
+    };
+    const head = {
+      id: project.id,
+      name: 'Loom',
+      savedAt: 1,
+      revision: 2,
+      position: 1,
+      top: 1,
+      marks: []
+    };
+    const row = { id: project.id, project, revision: 1, checkedAs: 3 };
+    const step = { projectId: project.id, position: 0, at: 1, label: 'hold it out', change };
+    await old.table('heads').put(head);
+    await old.table('projects').put(row);
+    await old.table('journal').put({ projectId: project.id, revision: 2, patches: change.patches });
+    await old.table('log').put(step);
+    await old.table('copies').add({
+      projectId: project.id,
+      name: 'Loom',
+      at: Date.now(),
+      why: 'replaced',
+      head,
+      row,
+      steps: [step]
+    });
+    old.close();
+    const upgraded = new ProjectRepository(new SatchelDatabase(old.name));
+    const kept = (await upgraded.load(project.id))!;
+    expect(kept.project.scenes[0]!.angles[0]!.cameraPlace).toBe('extension pole');
+    expect(kept.project.school).toBe('lenses first');
+    const undone = await upgraded.undo(kept);
+    expect(undone.project.scenes[0]!.angles[0]!.cameraPlace).not.toBe('extension pole');
+    const [copy] = await upgraded.copies();
+    const id = (await upgraded.putBack(copy!.number))!;
+    expect((await upgraded.load(id))!.project.school).toBe('lenses first');
   });
 });

@@ -98,7 +98,7 @@ export class ProjectRepository {
       }
     );
     if (!head && !row) return undefined;
-    if (!head || !row) throw new StoredProjectError('Part of the project kept here is missing.');
+    if (!head || !row) throw new StoredProjectError('Part of the saved project is missing.');
     let project =
       row.checkedAs === CHECKS && looksLikeProject(row.project)
         ? row.project
@@ -107,11 +107,11 @@ export class ProjectRepository {
       for (const { patches } of journal) project = applyPatches(project, patches);
     } catch (error) {
       throw new StoredProjectError(
-        `A change kept here cannot be read: ${error instanceof Error ? error.message : String(error)}`
+        `A saved change cannot be read: ${error instanceof Error ? error.message : String(error)}`
       );
     }
     if (journal.length > 0 && !looksLikeProject(project))
-      throw new StoredProjectError('The project kept here cannot be read after its last changes.');
+      throw new StoredProjectError('The saved project cannot be read after its last changes.');
     return this.withWords({ project, head });
   }
 
@@ -124,7 +124,7 @@ export class ProjectRepository {
     const faults = checkProject(project, 'project');
     if (faults.length > 0)
       throw new StoredProjectError(
-        `The project kept here cannot be read: ${faults.slice(0, 3).map(faultSentence).join(' ')}`
+        `The saved project cannot be read: ${faults.slice(0, 3).map(faultSentence).join(' ')}`
       );
     await this.db.projects.update(row.id, { project, checkedAs: CHECKS });
     return project;
@@ -179,7 +179,7 @@ export class ProjectRepository {
 
   private async addOne({ project, marks }: IncomingProject): Promise<void> {
     const { id } = project;
-    if (await this.db.heads.get(id)) throw new Error(`A project "${id}" is kept here already.`);
+    if (await this.db.heads.get(id)) throw new Error(`A project "${id}" is already saved here.`);
     await this.db.projects.put({ id, project, revision: 1, checkedAs: CHECKS });
     await this.db.heads.put({
       id,
@@ -395,7 +395,7 @@ export class ProjectRepository {
       const head = await heads.get(id);
       if (!head)
         throw new StoredProjectError(
-          'The project is not kept here any more; it may have been deleted in another tab.'
+          'The project is not saved here any more; it may have been deleted in another tab.'
         );
       const now =
         head.revision === known.head.revision ? { ...known, head } : await this.since(known, head);

@@ -64,7 +64,7 @@ describe('acts on their way into the database', () => {
   });
 
   it('that another tab has made impossible are refused by name, the others done', async () => {
-    const writing = queue.do({ type: 'remove line', lineId: 'line-2' }, 'leave the lamp');
+    const writing = queue.do({ type: 'remove line', lineId: 'line-2' }, 'remove the lamp');
     const other = new ProjectRepository(new SatchelDatabase(`queue-${number - 1}`));
     await writing;
     await other.commit((await other.load('saltmarsh-loom'))!, {

@@ -16,7 +16,7 @@ export function isStorageFull(error: unknown): boolean {
 export function sentenceOf(error: unknown): string {
   if (error instanceof ActError) return error.message;
   if (isStorageFull(error)) {
-    return 'The browser has no room left to keep this. Export the project to a file, then make room.';
+    return 'The browser has no room left to save this. Export the project to a file, then make room.';
   }
   return error instanceof Error ? error.message : String(error);
 }

@@ -170,7 +170,7 @@ export class ProjectStore {
     if (!this.plan || this.judgement?.kit.parts.length !== 0) return;
     const there = this.plan.lines.map(({ id }) => id);
     await this.act({
-      type: 'together',
+      type: 'batch',
       acts: [
         ...packed.lines
           .filter(({ id }) => !there.includes(id))
@@ -321,7 +321,7 @@ export class ProjectStore {
   async #addPlan(plan: Plan): Promise<void> {
     const id = freshId('plan');
     await this.act({
-      type: 'together',
+      type: 'batch',
       acts: [
         { type: 'add plan', plan: { ...plan, id } },
         { type: 'show plan', planId: id }

@@ -92,7 +92,7 @@ describe('the project of a tab', () => {
     const before = store.project;
     await store.act({ type: 'remove line', lineId: 'gone' });
     expect(store.failure).toBe(
-      '“leave a part” was not done. There is no line "gone" here any more.'
+      '“remove a part” was not done. There is no line "gone" here any more.'
     );
     expect(store.project).toBe(before);
     store.forgetFailure();
@@ -105,8 +105,8 @@ describe('the project of a tab', () => {
     for (const lineId of ['line-1', 'line-2', 'line-3'])
       await store.act({ type: 'remove line', lineId });
     expect((await store.recentActs()).slice(0, 2)).toEqual([
-      'leave Orrowby Linnet',
-      'leave Quillfeather Ray 65 + 55 cm dome'
+      'remove Orrowby Linnet',
+      'remove Quillfeather Ray 65 + 55 cm dome'
     ]);
     await store.undoLast(2);
     expect(lineIds(store)).toEqual(expect.arrayContaining(['line-2', 'line-3']));
@@ -262,7 +262,7 @@ describe('files', () => {
     expect([library.waiting, store.project]).toEqual([undefined, newer]);
   });
 
-  it('replace what is kept only when chosen; undo and a copy bring it back', async () => {
+  it('replace what is kept only when chosen; undo and a copy bring back', async () => {
     const { satchel: store, library } = await withDemo();
     const text = await store.exportText();
     await store.act({ type: 'remove line', lineId: 'line-1' });

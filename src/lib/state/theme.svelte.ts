@@ -22,7 +22,7 @@ class Theme {
     this.apply();
   }
 
-  get isDusk(): boolean {
+  get isDark(): boolean {
     return this.choice === 'dusk' || (this.choice === 'system' && this.dark?.matches === true);
   }
 
@@ -34,7 +34,7 @@ class Theme {
   }
 
   private apply(): void {
-    document.documentElement.dataset.theme = this.isDusk ? 'dusk' : 'day';
+    document.documentElement.dataset.theme = this.isDark ? 'dusk' : 'day';
   }
 }
 

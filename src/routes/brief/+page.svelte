@@ -61,7 +61,7 @@
       </div>
     </section>
     <aside>
-      <h2 class="section-name">What may be spent</h2>
+      <h2 class="section-name">Budget</h2>
       <SpendCard {project} {judgement} onact={(act) => satchel.act(act)} />
       <h2 class="section-name">Other limits, and rules of mine</h2>
       <RulesCard {project} {judgement} onact={(act) => satchel.act(act)} />
@@ -69,7 +69,7 @@
       <SchoolCard {project} shelf={satchel.shelf} {judgement} onact={(act) => satchel.act(act)} />
       <h2 class="section-name">Already in the cupboard</h2>
       <OwnedCard plan={satchel.plan} shelf={satchel.shelf} onact={(act) => satchel.act(act)} />
-      <h2 class="section-name">Lamps and rulers here</h2>
+      <h2 class="section-name">Mains frequency and units</h2>
       <div class="card here">
         <Choice
           name="mains"

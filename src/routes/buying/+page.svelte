@@ -65,7 +65,7 @@
       <p class="warn">
         {open.length === 1 ? 'One thing still stops' : `${open.length} things still stop`} the kit: {open
           .map((finding) => finding.title())
-          .join('; ')}. <a href="/satchel#to-settle">Settle it first</a>
+          .join('; ')}. <a href="/satchel#to-settle">Solve it first</a>
       </p>
     {/if}
     {#each steps as step (step)}
@@ -103,7 +103,7 @@
                 >
                 <td
                   ><span class="part"
-                    ><Glyph name={one.gear ? glyphOf(one.gear) : 'sundry'} size={30} /><span
+                    ><Glyph name={one.gear ? glyphOf(one.gear) : 'small item'} size={30} /><span
                       >{name}{one.line.basis === 'used' ? ', used' : ''}<span class="where"
                         >{one.pocket ?? ''}</span
                       ></span
@@ -137,13 +137,13 @@
       <p>Nothing is in the list.</p>
     {/each}
     {#if list.length === 0}<p class="none">
-        Nothing is left to buy. <a href="/satchel">Back to the bag</a>
+        Nothing is left to buy. <a href="/satchel">Back to the satchel</a>
       </p>{/if}
     <p class="total figures">
       Together <b>{formatMoney(money.firmMinor, money.currency)}</b> of {formatMoney(
         money.spendableMinor,
         money.currency
-      )} that may be spent (limit {formatMoney(money.limitMinor, money.currency)}, kept back {formatMoney(
+      )} of the budget (limit {formatMoney(money.limitMinor, money.currency)}, set aside {formatMoney(
         money.reserveMinor,
         money.currency
       )}):

@@ -105,7 +105,7 @@
         currency={satchel.project.currency}
         joints={satchel.advice.joints}
         questions={satchel.advice.questions}
-        dismissed={satchel.project.dismissed ?? []}
+        ignored={satchel.project.ignored ?? []}
         onanswer={(question, value) => satchel.answer(question, value)}
         onact={(act) => satchel.act(act)}
         onremedy={(finding, remedy) => satchel.settleWith(finding.key, remedy)}

@@ -10,9 +10,9 @@
   import { saveFile } from '$lib/ui/shell/save-file';
   import ImportDialog from '$lib/ui/shelf/ImportDialog.svelte';
   import ShelfRows from '$lib/ui/shelf/ShelfRows.svelte';
-  import { makeEntries, openSieve, type ShelfSieve, sift } from '$lib/ui/shelf/shelf-search';
+  import { makeEntries, noFilter, type ShelfFilter, filterShelf } from '$lib/ui/shelf/shelf-search';
 
-  let sieve = $state<ShelfSieve>({ ...openSieve });
+  let sieve = $state<ShelfFilter>({ ...noFilter });
   let importing = $state(false);
   const entries = $derived(makeEntries(satchel.shelf.items));
   const own = $derived(new Set(satchel.project?.ownGear.map((gear) => gear.id) ?? []));
@@ -24,7 +24,7 @@
       ) ?? []
     )
   );
-  const found = $derived(sift(entries, sieve, { owned, own, inBag }));
+  const found = $derived(filterShelf(entries, sieve, { owned, own, inBag }));
   const mounts = $derived(
     [
       ...new Set(
@@ -133,7 +133,7 @@
           />
         </label>
         <label class="tick"
-          ><input type="checkbox" bind:checked={sieve.inBagOnly} /> in the bag</label
+          ><input type="checkbox" bind:checked={sieve.inBagOnly} /> in the kit</label
         >
         <label class="tick"
           ><input type="checkbox" bind:checked={sieve.ownedOnly} /> what I own</label
@@ -142,13 +142,13 @@
           ><input type="checkbox" bind:checked={sieve.ownOnly} /> my own entries</label
         >
       </details>
-      <button class="clear" onclick={() => (sieve = { ...openSieve })}>Show all</button>
+      <button class="clear" onclick={() => (sieve = { ...noFilter })}>Show all</button>
     </aside>
     {#if found.length > 0}
       <ShelfRows entries={found} {inBag} {own} {currency} ontake={take} />
     {:else}
       <div class="card none">
-        <p>Nothing on the shelf passes. Loosen the sieve, or add the part yourself.</p>
+        <p>Nothing on the shelf passes. Clear filters, or add the part yourself.</p>
       </div>
     {/if}
   </div>

@@ -16,58 +16,58 @@ export function actWords(act: Act, project: Project, shelf: Shelf): string {
   switch (act.type) {
     case 'add line': {
       const gear = shelf.byId.get(act.line.gearId);
-      return `take ${gear ? fullName(gear) : 'a part'}`;
+      return `add ${gear ? fullName(gear) : 'a part'}`;
     }
     case 'change line':
-      if (act.patch.step === 'later') return `put ${nameOfLine(act.lineId)} off`;
-      if (act.patch.state === 'owned') return `own ${nameOfLine(act.lineId)} already`;
+      if (act.patch.step === 'later') return `move ${nameOfLine(act.lineId)} to later`;
+      if (act.patch.state === 'owned') return `mark ${nameOfLine(act.lineId)} as owned`;
       return `change ${nameOfLine(act.lineId)}`;
     case 'step quantity':
       return `change ${nameOfLine(act.lineId)}`;
     case 'remove line':
-      return `leave ${nameOfLine(act.lineId)}`;
+      return `remove ${nameOfLine(act.lineId)}`;
     case 'move line':
       return `move ${nameOfLine(act.lineId)}`;
     case 'set rig':
       return `set up ${nameOfScene(act.sceneId)}`;
     case 'set project':
-      return 'change the plan’s frame';
+      return 'change the settings';
     case 'set pocket limit':
-      return `limit the ${act.pocket} pocket`;
+      return `set the ${act.pocket} pocket limit`;
     case 'add scene':
-      return `film ${act.scene.name}`;
+      return `add scene ${act.scene.name}`;
     case 'change scene':
     case 'change angle':
       return `change ${nameOfScene(act.sceneId)}`;
     case 'remove scene':
-      return `drop ${nameOfScene(act.sceneId)}`;
+      return `delete ${nameOfScene(act.sceneId)}`;
     case 'put gear':
-      return `note ${fullName(act.gear)}`;
+      return `save ${fullName(act.gear)}`;
     case 'put many gear':
-      return `note ${act.gear.length} parts`;
+      return `save ${act.gear.length} parts`;
     case 'remove gear': {
       const gear = shelf.byId.get(act.gearId);
-      return `forget ${gear ? fullName(gear) : 'a part'}`;
+      return `delete ${gear ? fullName(gear) : 'a part'}`;
     }
     case 'add angle':
-      return `film ${nameOfScene(act.sceneId)} from another angle`;
+      return `add an angle to ${nameOfScene(act.sceneId)}`;
     case 'remove angle':
-      return `drop an angle of ${nameOfScene(act.sceneId)}`;
+      return `delete an angle of ${nameOfScene(act.sceneId)}`;
     case 'add plan':
-      return `begin ${act.plan.name}`;
+      return `add ${act.plan.name}`;
     case 'show plan':
       return 'show another plan';
     case 'rename plan':
-      return `call a plan ${act.name}`;
+      return `rename a plan to ${act.name}`;
     case 'remove plan':
-      return `drop ${project.plans.find(({ id }) => id === act.planId)?.name ?? 'a plan'}`;
-    case 'dismiss':
-      return 'let a finding be';
-    case 'recall':
+      return `delete ${project.plans.find(({ id }) => id === act.planId)?.name ?? 'a plan'}`;
+    case 'ignore':
+      return 'ignore a finding';
+    case 'bring back':
       return 'bring a finding back';
     case 'replace project':
       return `open ${act.project.name}`;
-    case 'together':
+    case 'batch':
       return act.acts[0] ? actWords(act.acts[0], project, shelf) : 'nothing';
   }
 }

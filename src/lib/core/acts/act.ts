@@ -53,7 +53,7 @@ export type Act =
   | { type: 'show plan'; planId: string }
   | { type: 'rename plan'; planId: string; name: string }
   | { type: 'remove plan'; planId: string }
-  | { type: 'dismiss'; key: string; reason: string }
-  | { type: 'recall'; key: string }
+  | { type: 'ignore'; key: string; reason: string }
+  | { type: 'bring back'; key: string }
   | { type: 'replace project'; project: Project }
-  | { type: 'together'; acts: Act[] };
+  | { type: 'batch'; acts: Act[] };

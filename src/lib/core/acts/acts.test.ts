@@ -70,7 +70,7 @@ describe('acts', () => {
             throw error;
           }
         };
-        const act: Act = acts.length === 1 ? acts[0]! : { type: 'together', acts };
+        const act: Act = acts.length === 1 ? acts[0]! : { type: 'batch', acts };
         expect(outcome(() => applyAct(project, act))).toEqual(
           outcome(() => applyRecorded(project, act).project)
         );
@@ -135,7 +135,7 @@ describe('acts', () => {
         project,
         catalogue
       )
-    ).toBe('put Quillfeather Ray 65 + 55 cm dome off');
+    ).toBe('move Quillfeather Ray 65 + 55 cm dome to later');
     expect(() => applyAct(project, { type: 'remove line', lineId: 'nowhere' })).toThrow(ActError);
   });
 });

@@ -171,22 +171,22 @@ export function applyActTo(draft: Project, act: Act): void {
       take(draft.plans, act.planId, 'plan');
       if (draft.activePlanId === act.planId) draft.activePlanId = draft.plans[0]!.id;
       return;
-    case 'dismiss': {
-      const dismissed = (draft.dismissed ??= []);
-      const at = dismissed.findIndex(({ key }) => key === act.key);
-      if (at >= 0) dismissed.splice(at, 1);
-      dismissed.push({ key: act.key, reason: act.reason });
+    case 'ignore': {
+      const ignored = (draft.ignored ??= []);
+      const at = ignored.findIndex(({ key }) => key === act.key);
+      if (at >= 0) ignored.splice(at, 1);
+      ignored.push({ key: act.key, reason: act.reason });
       return;
     }
-    case 'recall':
-      draft.dismissed = draft.dismissed?.filter(({ key }) => key !== act.key);
+    case 'bring back':
+      draft.ignored = draft.ignored?.filter(({ key }) => key !== act.key);
       return;
     case 'replace project':
       for (const key of Object.keys(draft))
         delete (draft as unknown as Record<string, unknown>)[key];
       Object.assign(draft, act.project);
       return;
-    case 'together':
+    case 'batch':
       for (const one of act.acts) applyActTo(draft, one);
   }
 }
@@ -244,7 +244,7 @@ function touchesLinesOnly(act: Act, touched: Touched): boolean {
     case 'set rig':
       touched.rigs.push(act);
       return true;
-    case 'together':
+    case 'batch':
       return act.acts.every((one) => touchesLinesOnly(one, touched));
     default:
       return false;

@@ -12,12 +12,12 @@ import { applyRecorded, redoChange, undoChange } from './record-act';
 
 const demo = demoProject();
 const ownPart: GearItem = {
-  ...structuredClone(catalogue.ofKind('sundry')[0]!),
+  ...structuredClone(catalogue.ofKind('small item')[0]!),
   id: 'own-tin',
   maker: 'Own make',
   model: 'Tin of screws'
 };
-const newScene = { ...startScene('hands', [], 50), id: 'bench', name: 'Bench close-up' };
+const newScene = { ...startScene('hands', [], 50), id: 'tabletop', name: 'Bench close-up' };
 const otherAngle = { ...demo.scenes[0]!.angles[0]!, id: 'second' };
 const newLine = { ...activePlan(demo).lines[0]!, id: 'line-new', gearId: 'dunmarrow-burr' };
 const withOwn = applyAct(demo, { type: 'put gear', gear: ownPart });
@@ -30,7 +30,7 @@ const withPlan = applyAct(demo, {
   type: 'add plan',
   plan: { id: 'plan-c', name: 'plan C', lines: [], rigs: [] }
 });
-const dismissed = applyAct(demo, { type: 'dismiss', key: 'A4 marsh-path a', reason: 'I look' });
+const ignored = applyAct(demo, { type: 'ignore', key: 'A4 marsh-path a', reason: 'I look' });
 const lines = (project: Project) => activePlan(project).lines.map(({ id }) => id);
 const scene = (project: Project, id = 'marsh-path') => project.scenes.find((one) => one.id === id)!;
 
@@ -47,13 +47,13 @@ interface Case {
 const cases: Case[] = [
   {
     act: { type: 'add line', line: newLine, before: 'line-2' },
-    says: 'take Dunmarrow Burr',
+    says: 'add Dunmarrow Burr',
     makes: (p) => lines(p).slice(0, 3),
     to: ['line-1', 'line-new', 'line-2']
   },
   {
     act: { type: 'add line', line: { ...newLine, gearId: 'nobody-knows' } },
-    says: 'take a part',
+    says: 'add a part',
     makes: (p) => lines(p).at(-1),
     to: 'line-new'
   },
@@ -65,13 +65,13 @@ const cases: Case[] = [
   },
   {
     act: { type: 'change line', lineId: 'line-3', patch: { state: 'owned' } },
-    says: 'own Orrowby Linnet already',
+    says: 'mark Orrowby Linnet as owned',
     makes: (p) => activePlan(p).lines[2]!.state,
     to: 'owned'
   },
   {
     act: { type: 'change line', lineId: 'line-3', patch: { step: 'later' } },
-    says: 'put Orrowby Linnet off',
+    says: 'move Orrowby Linnet to later',
     makes: (p) => activePlan(p).lines[2]!.step,
     to: 'later'
   },
@@ -89,7 +89,7 @@ const cases: Case[] = [
   },
   {
     act: { type: 'remove line', lineId: 'line-3' },
-    says: 'leave Orrowby Linnet',
+    says: 'remove Orrowby Linnet',
     makes: (p) => lines(p).includes('line-3'),
     to: false
   },
@@ -101,7 +101,7 @@ const cases: Case[] = [
   },
   {
     act: { type: 'move line', lineId: 'line-1', before: undefined },
-    says: 'move Dunmarrow Perch',
+    says: 'move Dunmarrow Plover',
     makes: (p) => lines(p).at(-1),
     to: 'line-1'
   },
@@ -113,26 +113,26 @@ const cases: Case[] = [
   },
   {
     act: { type: 'set project', patch: { limitMinor: 90_000, itemLimitMinor: 30_000 } },
-    says: 'change the plan’s frame',
+    says: 'change the settings',
     makes: (p) => [p.limitMinor, p.itemLimitMinor],
     to: [90_000, 30_000]
   },
   {
     act: { type: 'set pocket limit', pocket: 'sound', limitMinor: 12_000 },
-    says: 'limit the sound pocket',
+    says: 'set the sound pocket limit',
     makes: (p) => p.pocketLimitsMinor?.sound,
     to: 12_000
   },
   {
     act: { type: 'set pocket limit', pocket: 'light', limitMinor: undefined },
     on: applyAct(demo, { type: 'set pocket limit', pocket: 'light', limitMinor: 100 }),
-    says: 'limit the light pocket',
+    says: 'set the light pocket limit',
     makes: (p) => 'light' in (p.pocketLimitsMinor ?? {}),
     to: false
   },
   {
     act: { type: 'add scene', scene: newScene },
-    says: 'film Bench close-up',
+    says: 'add scene Bench close-up',
     makes: (p) => p.scenes.at(-1)!.name,
     to: 'Bench close-up'
   },
@@ -150,14 +150,14 @@ const cases: Case[] = [
   },
   {
     act: { type: 'add angle', sceneId: 'marsh-path', angle: otherAngle },
-    says: 'film Marsh path from another angle',
+    says: 'add an angle to Marsh path',
     makes: (p) => scene(p).angles.map(({ id }) => id),
     to: ['a', 'second']
   },
   {
     act: { type: 'remove angle', sceneId: 'marsh-path', angleId: 'a' },
     on: withTwoAngles,
-    says: 'drop an angle of Marsh path',
+    says: 'delete an angle of Marsh path',
     makes: (p) => [
       scene(p).angles.map(({ id }) => id),
       activePlan(p).rigs.some((rig) => rig.sceneId === 'marsh-path' && rig.angleId === 'a')
@@ -166,7 +166,7 @@ const cases: Case[] = [
   },
   {
     act: { type: 'remove scene', sceneId: 'marsh-path' },
-    says: 'drop Marsh path',
+    says: 'delete Marsh path',
     makes: (p) => [
       p.scenes.length,
       p.plans.some((plan) => plan.rigs.some((rig) => rig.sceneId === 'marsh-path'))
@@ -175,14 +175,14 @@ const cases: Case[] = [
   },
   {
     act: { type: 'put gear', gear: ownPart },
-    says: 'note Own make Tin of screws',
+    says: 'save Own make Tin of screws',
     makes: (p) => p.ownGear.map(({ model }) => model),
     to: ['Tin of screws']
   },
   {
     act: { type: 'put gear', gear: { ...ownPart, model: 'Box of screws' } },
     on: withOwn,
-    says: 'note Own make Box of screws',
+    says: 'save Own make Box of screws',
     makes: (p) => p.ownGear.map(({ model }) => model),
     to: ['Box of screws']
   },
@@ -195,20 +195,20 @@ const cases: Case[] = [
       ]
     },
     on: withOwn,
-    says: 'note 2 parts',
+    says: 'save 2 parts',
     makes: (p) => p.ownGear.map(({ model }) => model),
     to: ['Bag of screws', 'Rag']
   },
   {
     act: { type: 'remove gear', gearId: 'own-tin' },
     on: withOwn,
-    says: 'forget Own make Tin of screws',
+    says: 'delete Own make Tin of screws',
     makes: (p) => p.ownGear.length,
     to: 0
   },
   {
     act: { type: 'add plan', plan: { id: 'plan-c', name: 'plan C', lines: [], rigs: [] } },
-    says: 'begin plan C',
+    says: 'add plan C',
     makes: (p) => p.plans.at(-1)!.name,
     to: 'plan C'
   },
@@ -222,29 +222,29 @@ const cases: Case[] = [
   {
     act: { type: 'rename plan', planId: 'plan-c', name: 'winter' },
     on: withPlan,
-    says: 'call a plan winter',
+    says: 'rename a plan to winter',
     makes: (p) => p.plans.at(-1)!.name,
     to: 'winter'
   },
   {
     act: { type: 'remove plan', planId: demo.activePlanId },
     on: withPlan,
-    says: `drop ${activePlan(demo).name}`,
+    says: `delete ${activePlan(demo).name}`,
     makes: (p) => [p.plans.some(({ id }) => id === demo.activePlanId), p.activePlanId],
     to: [false, withPlan.plans.find(({ id }) => id !== demo.activePlanId)!.id]
   },
   {
-    act: { type: 'dismiss', key: 'A4 marsh-path a', reason: 'a strip of tape holds it' },
-    on: dismissed,
-    says: 'let a finding be',
-    makes: (p) => p.dismissed,
+    act: { type: 'ignore', key: 'A4 marsh-path a', reason: 'a strip of tape holds it' },
+    on: ignored,
+    says: 'ignore a finding',
+    makes: (p) => p.ignored,
     to: [{ key: 'A4 marsh-path a', reason: 'a strip of tape holds it' }]
   },
   {
-    act: { type: 'recall', key: 'A4 marsh-path a' },
-    on: dismissed,
+    act: { type: 'bring back', key: 'A4 marsh-path a' },
+    on: ignored,
     says: 'bring a finding back',
-    makes: (p) => p.dismissed,
+    makes: (p) => p.ignored,
     to: []
   },
   {
@@ -255,17 +255,17 @@ const cases: Case[] = [
   },
   {
     act: {
-      type: 'together',
+      type: 'batch',
       acts: [
         { type: 'remove line', lineId: 'line-1' },
         { type: 'remove line', lineId: 'line-2' }
       ]
     },
-    says: 'leave Dunmarrow Perch',
+    says: 'remove Dunmarrow Plover',
     makes: (p) => lines(p)[0],
     to: 'line-3'
   },
-  { act: { type: 'together', acts: [] }, says: 'nothing', makes: (p) => p.name, to: demo.name }
+  { act: { type: 'batch', acts: [] }, says: 'nothing', makes: (p) => p.name, to: demo.name }
 ];
 
 describe('every act', () => {
@@ -312,10 +312,10 @@ describe('every act', () => {
       'show plan': true,
       'rename plan': true,
       'remove plan': true,
-      dismiss: true,
-      recall: true,
+      ignore: true,
+      'bring back': true,
       'replace project': true,
-      together: true
+      batch: true
     };
     expect(new Set(cases.map(({ act }) => act.type))).toEqual(new Set(Object.keys(kinds)));
   });
@@ -351,7 +351,7 @@ describe('an act that names what is not there', () => {
     ],
     [
       {
-        type: 'together',
+        type: 'batch',
         acts: [
           { type: 'remove line', lineId: 'line-1' },
           { type: 'remove line', lineId: 'gone' }
@@ -381,7 +381,7 @@ describe('a part that leaves', () => {
         focalLengthMm: 17,
         apertureN: 4,
         micLineId: 'line-1',
-        micPlace: 'boom',
+        micPlace: 'boom arm',
         supportLineId: 'line-5',
         filterLineId: 'line-6',
         lamps: [{ lineId: 'line-2', distanceM: 1, angleDeg: 40 }]

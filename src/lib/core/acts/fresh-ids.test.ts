@@ -21,7 +21,7 @@ describe('fresh ids', () => {
 
   it('are followed wherever the act speaks of what it adds, and nowhere else', () => {
     const act: Act = {
-      type: 'together',
+      type: 'batch',
       acts: [
         { type: 'add line', line, before: 'line-2' },
         { type: 'remove line', lineId: 'line-2' },
@@ -39,7 +39,7 @@ describe('fresh ids', () => {
       ]
     };
     expect(withFreshIds(act, counted())).toEqual({
-      type: 'together',
+      type: 'batch',
       acts: [
         { type: 'add line', line: { ...line, id: 'line-fresh-0' }, before: 'line-2' },
         { type: 'remove line', lineId: 'line-2' },
@@ -62,7 +62,7 @@ describe('fresh ids', () => {
     const scene = { ...startScene('hands', [], 50), id: 'line-99' };
     const fresh = withFreshIds(
       {
-        type: 'together',
+        type: 'batch',
         acts: [
           { type: 'add scene', scene },
           { type: 'change scene', sceneId: 'line-99', patch: { name: 'Bench' } },

@@ -12,7 +12,7 @@ function newIds(act: Act): { kind: 'line' | 'scene' | 'angle' | 'plan'; id: stri
       return [{ kind: 'angle', id: act.angle.id }];
     case 'add plan':
       return [{ kind: 'plan', id: act.plan.id }];
-    case 'together':
+    case 'batch':
       return act.acts.flatMap(newIds);
     default:
       return [];
@@ -95,7 +95,7 @@ export function withFreshIds(act: Act, makeId: (kind: string) => string): Act {
       case 'rename plan':
       case 'remove plan':
         return { ...one, planId: fresh('plan', one.planId) };
-      case 'together':
+      case 'batch':
         return { ...one, acts: one.acts.map(walk) };
       default:
         return one;

@@ -35,7 +35,7 @@ describe('a part used in a scene', () => {
     const later = { ...line, step: 'later' as const };
     const put = applyAct(demo, { type: 'change line', lineId: line.id, patch: { step: 'later' } });
     const act = useInScene(scene, later, gear)!;
-    expect(act.type).toBe('together');
+    expect(act.type).toBe('batch');
     const project = applyAct(put, act);
     expect(activePlan(project).lines.find(({ id }) => id === line.id)!.step).toBe('now');
   });

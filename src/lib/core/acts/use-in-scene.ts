@@ -28,7 +28,7 @@ export function useInScene(scene: Scene, line: PlanLine, gear: GearItem): Act | 
   // A part that was put off is wanted again by the scene that uses it.
   return line.step === 'later'
     ? {
-        type: 'together',
+        type: 'batch',
         acts: [{ type: 'change line', lineId: line.id, patch: { step: 'now' } }, set]
       }
     : set;

@@ -6,7 +6,7 @@ import { absent, unknown } from './record';
 import { add, figure, made, pieces, scene, state, twoAtOnce } from './tests/figures-of';
 
 const body = 'orrowby-linnet-ii';
-const charger = 'quillfeather-dish-ember-16-two-bays';
+const charger = 'quillfeather-charger-ember-16-two-bays';
 const drive = 'pellamund-cellar-1-tb';
 const reader = 'nibsworth-reader-sd';
 
@@ -28,11 +28,11 @@ describe('days away from a socket', () => {
     );
   });
 
-  it('live on cells, then banks at 0.85 twice, then sun and car', () => {
-    const cells = 16.2 + 15.4 * 0.85;
+  it('live on batteries, then banks at 0.85 twice, then sun and car', () => {
+    const batteries = 16.2 + 15.4 * 0.85;
     const cold = (p: Project) => figure(p, 'coldShare')!;
     const bare = away(3);
-    expect(figure(bare, 'energyAway')).toBeCloseTo(cells * cold(bare), 9);
+    expect(figure(bare, 'energyAway')).toBeCloseTo(batteries * cold(bare), 9);
     const banked = away(3, (p) => {
       add(p, 'pellamund-hearth-74');
       pieces(p, 'pellamund-hearth-74', 2);
@@ -45,7 +45,7 @@ describe('days away from a socket', () => {
     });
     expect(figure(sunny, 'panelWatts')).toBe(14);
     expect(figure(sunny, 'energyAway')).toBeCloseTo(
-      cells * cold(sunny) + 3 * (14 * 4 * 0.6 + 15 * 2),
+      batteries * cold(sunny) + 3 * (14 * 4 * 0.6 + 15 * 2),
       9
     );
     expect(figure(sunny, 'awayShare')).toBeCloseTo(
@@ -57,25 +57,25 @@ describe('days away from a socket', () => {
   it('are unknown while a bank or a panel states nothing', () => {
     const bank = away(3, (p) => {
       add(p, 'pellamund-hearth-74');
-      ownCopy<GearOf<'bank'>>(p, 'pellamund-hearth-74', (gear) => delete gear.energyWh);
+      ownCopy<GearOf<'power bank'>>(p, 'pellamund-hearth-74', (gear) => delete gear.energyWh);
     });
     expect(state(bank, 'energyAway')).toBe(unknown);
     const panel = away(3, (p) => {
       add(p, 'pellamund-meadow-14');
-      ownCopy<GearOf<'sun panel'>>(p, 'pellamund-meadow-14', (gear) => delete gear.outputW);
+      ownCopy<GearOf<'solar panel'>>(p, 'pellamund-meadow-14', (gear) => delete gear.outputW);
     });
     expect(state(panel, 'energyAway')).toBe(unknown);
   });
 });
 
-describe('filling cells overnight', () => {
+describe('filling batteries overnight', () => {
   it('takes 1.4·Wh ÷ W for each, in as many bays as there are', () => {
     const project = calmKit();
     expect(figure(project, 'wattsPerBay')).toBe(7.5);
     expect(figure(project, 'chargingHours')).toBeCloseTo((1.4 * 16.2) / 7.5, 9);
     // Two bays, and the body fills one over USB.
     expect(figure(project, 'bays')).toBe(3);
-    expect(figure(project, 'cellsByMorning')).toBe(3);
+    expect(figure(project, 'batteriesByMorning')).toBe(3);
     const two = made((p) => pieces(p, charger, 2));
     expect(figure(two, 'bays')).toBe(5);
   });
@@ -85,11 +85,11 @@ describe('filling cells overnight', () => {
       ownCopy<GearOf<'charger'>>(p, charger, (gear) => (gear.wattsPerBay = 2))
     );
     expect(figure(slow, 'chargingHours')!).toBeGreaterThan(8);
-    expect(figure(slow, 'cellsByMorning')).toBe(0);
+    expect(figure(slow, 'batteriesByMorning')).toBe(0);
   });
 
   it('goes at the pace of the slowest charger, or of the body alone', () => {
-    const mixed = made((p) => add(p, 'orrowby-dish-ember-16-one-bay'));
+    const mixed = made((p) => add(p, 'orrowby-charger-ember-16-one-bay'));
     expect(figure(mixed, 'wattsPerBay')).toBe(7.5);
     const bare = made((p) => without(p, charger));
     expect(figure(bare, 'wattsPerBay')).toBe(6);
@@ -100,33 +100,35 @@ describe('filling cells overnight', () => {
     });
     expect(state(none, 'wattsPerBay')).toBe(absent);
     expect(figure(none, 'bays')).toBe(0);
-    const other = made((p) => swap(p, charger, 'quillfeather-dish-ember-8-two-bays'));
+    const other = made((p) => swap(p, charger, 'quillfeather-charger-ember-8-two-bays'));
     expect(figure(other, 'bays')).toBe(1);
   });
 
-  it('is nothing without a socket or with a cell one cannot take out', () => {
+  it('is nothing without a socket or with a battery one cannot remove', () => {
     expect(state(away(1), 'bays')).toBe(absent);
     const fixed = made((p) =>
       ownCopy<GearOf<'body'>>(p, body, (gear) => {
-        gear.internalCellWh = 12;
-        delete gear.cellType;
+        gear.internalBatteryWh = 12;
+        delete gear.batteryType;
       })
     );
     expect(state(fixed, 'bays')).toBe(absent);
     expect(state(fixed, 'wattsPerBay')).toBe(absent);
   });
 
-  it('is for cells emptied: minutes ÷ minutes a cell, rounded up, times bodies on them', () => {
+  it('is for batteries emptied: minutes ÷ minutes a battery, rounded up, times bodies on them', () => {
     const long = made((p) => (scene(p).recordedMin = 200));
-    const perCell = figure(long, 'minutesPerCell')!;
-    expect(figure(long, 'cellsEmptied')).toBe(Math.ceil(200 / perCell));
-    expect(figure(long, 'cellsSpareOfDay')).toBe(Math.max(0, 2 - Math.ceil(200 / perCell)));
+    const perBattery = figure(long, 'minutesPerBattery')!;
+    expect(figure(long, 'batteriesEmptied')).toBe(Math.ceil(200 / perBattery));
+    expect(figure(long, 'spareBatteriesOfDay')).toBe(Math.max(0, 2 - Math.ceil(200 / perBattery)));
     const two = made((p) => {
       scene(p).recordedMin = 200;
       twoAtOnce(p, 'own-second');
       ownCopy<GearOf<'body'>>(p, body, (gear) => (gear.id = 'own-second'));
     });
-    expect(figure(two, 'cellsEmptied')).toBe(2 * Math.ceil(200 / figure(two, 'minutesPerCell')!));
+    expect(figure(two, 'batteriesEmptied')).toBe(
+      2 * Math.ceil(200 / figure(two, 'minutesPerBattery')!)
+    );
   });
 });
 

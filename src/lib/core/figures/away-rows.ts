@@ -1,5 +1,5 @@
 import { chargingHours } from '../relations/power/charging';
-import { CELL_INTO_CELL, offGridEnergyWh } from '../relations/power/off-grid';
+import { BANK_INTO_BATTERY, offGridEnergyWh } from '../relations/power/off-grid';
 import { bankEnergyAtPlugWh } from '../relations/power/bank';
 import { codecFactors, editingLoad } from '../relations/storage/editing-load';
 import { offloadMinutes } from '../relations/storage/offload';
@@ -10,7 +10,7 @@ export const NIGHT_HOURS = 8;
 /** Power a charger inside the body takes in over USB, when nobody states more; an estimate. */
 const CHARGED_IN_BODY_W = 6;
 
-/** What a day leaves to be done by the next: filling cells, carrying files off, cutting. */
+/** What a day leaves to be done by the next: filling batteries, carrying files off, cutting. */
 export const awayRows = {
   awayDays: {
     name: 'days in a row without a socket',
@@ -25,46 +25,46 @@ export const awayRows = {
     relation: 'W × min ÷ 60 × days',
     compute: (watts, minutes, days) => (watts! * minutes! * days!) / 60
   },
-  cellsCarried: {
-    name: 'energy in the cells carried',
+  batteriesCarried: {
+    name: 'energy in the batteries carried',
     unit: 'Wh',
-    from: ['cellsEnergy', 'coldShare', 'awayDays'],
-    relation: 'Wh of all cells × cold',
+    from: ['batteriesEnergy', 'coldShare', 'awayDays'],
+    relation: 'Wh of all batteries × cold',
     compute: (wh, cold) => wh! * cold!
   },
   bankCarried: {
-    name: 'energy of the banks, once in a cell',
+    name: 'energy of the banks, once in a battery',
     unit: 'Wh',
     source: 'kit',
     asks: {
       question: 'How many watt-hours has %?',
       between: [18, 150],
       field: 'energyWh',
-      of: ({ kit }) => kit.of('bank').find(({ gear }) => gear.energyWh === undefined)
+      of: ({ kit }) => kit.of('power bank').find(({ gear }) => gear.energyWh === undefined)
     },
     read: ({ kit, scene }) => {
       if (scene.daysWithoutSocket <= 1) return null;
       let wattHours = 0;
-      for (const { gear, line } of kit.of('bank')) {
+      for (const { gear, line } of kit.of('power bank')) {
         if (gear.energyWh === undefined) return undefined;
-        wattHours += bankEnergyAtPlugWh(gear.energyWh) * CELL_INTO_CELL * line.quantity;
+        wattHours += bankEnergyAtPlugWh(gear.energyWh) * BANK_INTO_BATTERY * line.quantity;
       }
       return wattHours;
     }
   },
   panelWatts: {
-    name: 'watts of the sun panels',
+    name: 'watts of the solar panels',
     unit: 'W',
     source: 'kit',
     asks: {
       question: 'How many watts has %?',
       between: [7, 30],
       field: 'outputW',
-      of: ({ kit }) => kit.of('sun panel').find(({ gear }) => gear.outputW === undefined)
+      of: ({ kit }) => kit.of('solar panel').find(({ gear }) => gear.outputW === undefined)
     },
     read: ({ kit }) => {
       let watts = 0;
-      for (const { gear, line } of kit.of('sun panel')) {
+      for (const { gear, line } of kit.of('solar panel')) {
         if (gear.outputW === undefined) return undefined;
         watts += gear.outputW * line.quantity;
       }
@@ -88,7 +88,7 @@ export const awayRows = {
     unit: 'Wh',
     from: [
       'awayDays',
-      'cellsCarried',
+      'batteriesCarried',
       'bankCarried',
       'panelWatts',
       'sunHours',
@@ -96,9 +96,10 @@ export const awayRows = {
       'bodiesAtOnce'
     ],
     whenAbsent: 0,
-    relation: 'cells + (banks + days × (panel W × sun h × 0.6 + 15 W × h driven)) ÷ bodies at once',
-    compute: (days, cells, bank, panel, sun, driven, bodies) =>
-      cells! + offGridEnergyWh(bank!, days!, panel!, sun!, driven!) / Math.max(1, bodies!)
+    relation:
+      'batteries + (banks + days × (panel W × sun h × 0.6 + 15 W × h driven)) ÷ bodies at once',
+    compute: (days, batteries, bank, panel, sun, driven, bodies) =>
+      batteries! + offGridEnergyWh(bank!, days!, panel!, sun!, driven!) / Math.max(1, bodies!)
   },
   awayShare: {
     name: 'energy against the days away',
@@ -107,25 +108,27 @@ export const awayRows = {
     relation: 'have ÷ need',
     compute: (have, need) => have! / need!
   },
-  cellsEmptied: {
-    name: 'cells emptied in a day',
+  batteriesEmptied: {
+    name: 'batteries emptied in a day',
     unit: 'count',
-    from: ['recorded', 'minutesPerCell', 'onMains', 'bodiesOnCells'],
-    relation: 'recorded ÷ minutes from one cell, rounded up, × bodies on these cells',
-    compute: (minutes, perCell, mains, bodies) =>
-      mains! > 0 ? 0 : Math.ceil(minutes! / perCell!) * bodies!
+    from: ['recorded', 'minutesPerBattery', 'onMains', 'bodiesOnBatteries'],
+    relation: 'recorded ÷ minutes from one battery, rounded up, × bodies on these batteries',
+    compute: (minutes, perBattery, mains, bodies) =>
+      mains! > 0 ? 0 : Math.ceil(minutes! / perBattery!) * bodies!
   },
   bays: {
-    name: 'cells that can be filled at once',
+    name: 'batteries that can be filled at once',
     unit: 'count',
     source: 'kit',
     read: ({ body, kit, hasSocket }) => {
-      if (!body || !hasSocket || body.gear.cellType === undefined) return null;
+      if (!body || !hasSocket || body.gear.batteryType === undefined) return null;
       const inChargers = kit
         .of('charger')
         .reduce(
           (bays, { gear, line }) =>
-            gear.cellType === body.gear.cellType ? bays + (gear.bays ?? 1) * line.quantity : bays,
+            gear.batteryType === body.gear.batteryType
+              ? bays + (gear.bays ?? 1) * line.quantity
+              : bays,
           0
         );
       return inChargers + (body.gear.runsFromUsb === true ? 1 : 0);
@@ -143,12 +146,15 @@ export const awayRows = {
         kit
           .of('charger')
           .find(
-            ({ gear }) => gear.cellType === body?.gear.cellType && gear.wattsPerBay === undefined
+            ({ gear }) =>
+              gear.batteryType === body?.gear.batteryType && gear.wattsPerBay === undefined
           )
     },
     read: ({ body, kit }) => {
-      if (!body || body.gear.cellType === undefined) return null;
-      const chargers = kit.of('charger').filter(({ gear }) => gear.cellType === body.gear.cellType);
+      if (!body || body.gear.batteryType === undefined) return null;
+      const chargers = kit
+        .of('charger')
+        .filter(({ gear }) => gear.batteryType === body.gear.batteryType);
       if (chargers.length === 0) return body.gear.runsFromUsb === true ? CHARGED_IN_BODY_W : null;
       let least = Infinity;
       for (const { gear } of chargers) {
@@ -159,25 +165,25 @@ export const awayRows = {
     }
   },
   chargingHours: {
-    name: 'hours to fill one cell',
+    name: 'hours to fill one battery',
     unit: 'h',
-    from: ['cellEnergy', 'wattsPerBay'],
+    from: ['batteryEnergy', 'wattsPerBay'],
     relation: '1.4·Wh ÷ W',
     compute: (wh, watts) => chargingHours(wh!, watts!)
   },
-  cellsByMorning: {
-    name: 'cells full by the morning, left alone',
+  batteriesByMorning: {
+    name: 'batteries full by the morning, left alone',
     unit: 'count',
     from: ['bays', 'chargingHours'],
     relation: 'as many as bays, if one fill fits into 8 h',
     compute: (bays, hours) => (hours! <= NIGHT_HOURS ? bays! : 0)
   },
-  cellsSpareOfDay: {
-    name: 'cells that need no filling tonight',
+  spareBatteriesOfDay: {
+    name: 'batteries that need no filling tonight',
     unit: 'count',
-    from: ['cellCount', 'cellsEmptied'],
-    relation: 'cells − cells emptied, not below zero',
-    compute: (cells, emptied) => Math.max(0, cells! - emptied!)
+    from: ['batteryCount', 'batteriesEmptied'],
+    relation: 'batteries − batteries emptied, not below zero',
+    compute: (batteries, emptied) => Math.max(0, batteries! - emptied!)
   },
   offloadSpeed: {
     name: 'slowest of reader and drive',
@@ -232,7 +238,7 @@ export const awayRows = {
     unit: '×',
     source: 'kit',
     asks: {
-      question: 'What does % play without stutter, in streams of 4K?',
+      question: 'How many 4K streams does % play without stutter?',
       between: [0.5, 6],
       field: 'editingRating',
       of: ({ kit }) => kit.of('computer')[0]

@@ -182,7 +182,7 @@ describe('power from a bank', () => {
     scene(project).daysWithoutSocket = 1;
     activePlan(project).lines.push(
       line('pellamund-hearth-74'),
-      line('nibsworth-power-lead-c-to-c-1-m')
+      line('nibsworth-usb-c-cable-c-to-c-1-m')
     );
     ownCopy<GearOf<'body'>>(project, 'orrowby-linnet-ii', (gear) => (gear.drawW = 6));
     const { record } = judged(project).angles[0]!;

@@ -7,10 +7,10 @@ import { add, figure, lineOf, made, pieces, recordOf, state, twoAtOnce } from '.
 
 const body = 'orrowby-linnet-ii';
 const card = 'quillfeather-sd-128-v30';
-const cell = 'quillfeather-ember-16-cell-twin';
+const battery = 'quillfeather-ember-16-battery-twin';
 const bank = 'pellamund-hearth-74';
-const block = 'quillfeather-dummy-ember-16';
-const lead = 'nibsworth-power-lead-c-to-c-1-m';
+const block = 'quillfeather-dummy-battery-ember-16';
+const lead = 'nibsworth-usb-c-cable-c-to-c-1-m';
 
 describe('space on the cards', () => {
   it.each<[string, (p: Project) => void, number | undefined]>([
@@ -103,67 +103,71 @@ describe('the sustained write of the cards', () => {
   });
 });
 
-describe('cells', () => {
+describe('batteries', () => {
   it('are counted with those the body came with', () => {
     const own = calmKit();
-    expect(figure(own, 'cellCount')).toBe(2);
+    expect(figure(own, 'batteryCount')).toBe(2);
     expect(
       figure(
-        made((p) => pieces(p, cell, 3)),
-        'cellCount'
+        made((p) => pieces(p, battery, 3)),
+        'batteryCount'
       )
     ).toBe(4);
     expect(
       figure(
-        made((p) => without(p, cell)),
-        'cellCount'
+        made((p) => without(p, battery)),
+        'batteryCount'
       )
     ).toBe(1);
     expect(
       figure(
-        made((p) => pieces(p, cell, 3)),
-        'spareCells'
+        made((p) => pieces(p, battery, 3)),
+        'spareBatteries'
       )
     ).toBe(3);
   });
 
-  it('of another kind are left in the bag', () => {
-    const project = made((p) => swap(p, cell, 'quillfeather-ember-8-cell-twin'));
-    expect(figure(project, 'cellCount')).toBe(1);
-    expect(figure(project, 'cellsEnergy')).toBeCloseTo(16.2, 9);
+  it('of another kind are left in the kit', () => {
+    const project = made((p) => swap(p, battery, 'quillfeather-ember-8-battery-twin'));
+    expect(figure(project, 'batteryCount')).toBe(1);
+    expect(figure(project, 'batteriesEnergy')).toBeCloseTo(16.2, 9);
   });
 
   it('give the best of them for one take: 16.2 Wh of the maker before 15.4 × 0.85', () => {
     const project = calmKit();
-    expect(figure(project, 'cellEnergy')).toBe(16.2);
-    expect(figure(project, 'cellHealth')).toBe(1);
-    expect(figure(project, 'cellsEnergy')).toBeCloseTo(16.2 + 15.4 * 0.85, 9);
+    expect(figure(project, 'batteryEnergy')).toBe(16.2);
+    expect(figure(project, 'batteryHealth')).toBe(1);
+    expect(figure(project, 'batteriesEnergy')).toBeCloseTo(16.2 + 15.4 * 0.85, 9);
     // Without the one it came with, the other maker’s is the best there is.
-    const bare = made((p) => ownCopy<GearOf<'body'>>(p, body, (gear) => (gear.cellsIncluded = 0)));
-    expect(figure(bare, 'cellEnergy')).toBe(15.4);
-    expect(figure(bare, 'cellHealth')).toBe(0.85);
-    expect(figure(bare, 'minutesPerCell')).toBeCloseTo((60 * 15.4 * 0.85) / 6.6, 9);
+    const bare = made((p) =>
+      ownCopy<GearOf<'body'>>(p, body, (gear) => (gear.batteriesIncluded = 0))
+    );
+    expect(figure(bare, 'batteryEnergy')).toBe(15.4);
+    expect(figure(bare, 'batteryHealth')).toBe(0.85);
+    expect(figure(bare, 'minutesPerBattery')).toBeCloseTo((60 * 15.4 * 0.85) / 6.6, 9);
   });
 
   it('that cannot be taken out are the only ones', () => {
     const fixed = made((p) =>
       ownCopy<GearOf<'body'>>(p, body, (gear) => {
-        gear.internalCellWh = 20;
-        delete gear.cellType;
+        gear.internalBatteryWh = 20;
+        delete gear.batteryType;
       })
     );
-    expect(figure(fixed, 'cellCount')).toBe(1);
-    expect(figure(fixed, 'cellEnergy')).toBe(20);
-    expect(figure(fixed, 'cellsEnergy')).toBe(20);
-    expect(figure(fixed, 'bodiesOnCells')).toBe(1);
+    expect(figure(fixed, 'batteryCount')).toBe(1);
+    expect(figure(fixed, 'batteryEnergy')).toBe(20);
+    expect(figure(fixed, 'batteriesEnergy')).toBe(20);
+    expect(figure(fixed, 'bodiesOnBatteries')).toBe(1);
   });
 
   it('nobody has measured leave all that rests on them unknown', () => {
-    const project = made((p) => ownCopy<GearOf<'cell'>>(p, cell, (gear) => delete gear.energyWh));
-    for (const id of ['cellsEnergy', 'dayPower', 'dayPowerShare'] as const)
+    const project = made((p) =>
+      ownCopy<GearOf<'battery'>>(p, battery, (gear) => delete gear.energyWh)
+    );
+    for (const id of ['batteriesEnergy', 'dayPower', 'dayPowerShare'] as const)
       expect(state(project, id), id).toBe(unknown);
     // For one take the maker’s own is good enough, whatever the other holds.
-    expect(state(project, 'minutesPerCell')).toBe(known);
+    expect(state(project, 'minutesPerBattery')).toBe(known);
   });
 
   it('are shared by two bodies that live on them, and by no other', () => {
@@ -172,11 +176,11 @@ describe('cells', () => {
       ownCopy<GearOf<'body'>>(p, body, (gear) => (gear.id = 'own-second'));
     });
     expect(figure(alike, 'bodiesAtOnce')).toBe(2);
-    expect(figure(alike, 'bodiesOnCells')).toBe(2);
-    expect(figure(alike, 'cellsEnergy')).toBeCloseTo((2 * 16.2 + 15.4 * 0.85) / 2, 9);
+    expect(figure(alike, 'bodiesOnBatteries')).toBe(2);
+    expect(figure(alike, 'batteriesEnergy')).toBeCloseTo((2 * 16.2 + 15.4 * 0.85) / 2, 9);
     const other = made((p) => twoAtOnce(p, 'orrowby-linnet'));
     expect(figure(other, 'bodiesAtOnce')).toBe(2);
-    expect(figure(other, 'bodiesOnCells')).toBe(1);
+    expect(figure(other, 'bodiesOnBatteries')).toBe(1);
   });
 
   it('give less in the cold, line by line between the points', () => {
@@ -185,7 +189,7 @@ describe('cells', () => {
     expect(figure(at(30), 'coldShare')).toBe(1);
     expect(figure(at(10), 'coldShare')).toBeCloseTo(0.9, 12);
     expect(figure(at(-5), 'coldShare')).toBeCloseTo(0.725, 12);
-    expect(figure(at(-15), 'minutesPerCell')).toBeCloseTo((60 * 16.2 * 0.575) / 6.6, 9);
+    expect(figure(at(-15), 'minutesPerBattery')).toBeCloseTo((60 * 16.2 * 0.575) / 6.6, 9);
     // Colder than anybody has measured: unknown, and the reason is kept.
     expect(state(at(-25), 'coldShare')).toBe(unknown);
     expect(recordOf(at(-25)).refused?.get('coldShare')?.message).toContain('−20');
@@ -213,7 +217,7 @@ describe('power that comes by a lead', () => {
     expect(figure(two, 'bankEnergy')).toBe(111);
     const unsaid = made((p) => {
       add(p, bank, lead, 'pellamund-hearth-37');
-      ownCopy<GearOf<'bank'>>(p, 'pellamund-hearth-37', (gear) => delete gear.energyWh);
+      ownCopy<GearOf<'power bank'>>(p, 'pellamund-hearth-37', (gear) => delete gear.energyWh);
     });
     expect(state(unsaid, 'bankEnergy')).toBe(unknown);
   });
@@ -226,12 +230,12 @@ describe('power that comes by a lead', () => {
     expect(figure(joined, 'dayPower')! - figure(bare, 'dayPower')!).toBeCloseTo(minutes, 9);
   });
 
-  it('from a block in the cell’s place never ends where there is a socket', () => {
+  it('from a block in the battery’s place never ends where there is a socket', () => {
     const mains = made((p) => add(p, block));
     expect(figure(mains, 'onMains')).toBe(1);
     expect(figure(mains, 'takePower')).toBe(Infinity);
     expect(figure(mains, 'dayPowerShare')).toBe(Infinity);
-    expect(figure(mains, 'cellsEmptied')).toBe(0);
+    expect(figure(mains, 'batteriesEmptied')).toBe(0);
     const away = made((p) => {
       add(p, block);
       p.scenes[0]!.daysWithoutSocket = 1;
@@ -266,7 +270,7 @@ describe('the longest clip', () => {
 
   it('is absent with nothing to film with', () => {
     const bare = made((p) => without(p, body));
-    for (const id of ['recordLimit', 'bitRate', 'bodyDraw', 'cellCount', 'onMains'] as const)
+    for (const id of ['recordLimit', 'bitRate', 'bodyDraw', 'batteryCount', 'onMains'] as const)
       expect(state(bare, id), id).toBe(absent);
   });
 });

@@ -1,14 +1,14 @@
 import { bankEnergyAtPlugWh, DEVICE_INPUT } from '../relations/power/bank';
-import { AGED_HEALTH, cellMinutes, coldShare } from '../relations/power/cell-minutes';
+import { AGED_HEALTH, batteryMinutes, coldShare } from '../relations/power/battery-minutes';
 import { cardMinutes, recordingGb } from '../relations/storage/recording-size';
 import { megabytesPerSecond, speedClassMBps } from '../relations/storage/sustained-write';
-import type { BodyGear, CardGear, CellGear, GearOf } from '../model/gear';
+import type { BodyGear, CardGear, BatteryGear, GearOf } from '../model/gear';
 import type { Port } from '../model/ports';
 import { portsFor } from '../model/ports-by-role';
 import { isClosedInBag } from '../rigs/closings';
 import { bodyPowerConnections } from '../rigs/supply-connections';
 import { type Kit, type KitPart, piecesOf } from '../rigs/kit';
-import type { CellSupply, PlacedRig } from '../rigs/placed-rig';
+import type { BatterySupply, PlacedRig } from '../rigs/placed-rig';
 import { type FigureRows } from './rows';
 
 /** Kept free on a card so that it is swapped between takes and not within one. */
@@ -29,7 +29,7 @@ function cardsInto(kit: Kit, body: KitPart<BodyGear> | undefined): readonly KitP
 
 /** The kit holds a sleeve that takes a small card into a larger slot. */
 function hasSleeve(kit: Kit, cardKind: string, slot: string): boolean {
-  return kit.of('coupling').some(({ gear }) => {
+  return kit.of('thread adapter').some(({ gear }) => {
     const has = (type: string, end: Port['end']) =>
       gear.ports.some((port) => port.family === 'card' && port.type === type && port.end === end);
     return has(cardKind, 'socket') && has(slot, 'plug');
@@ -37,35 +37,39 @@ function hasSleeve(kit: Kit, cardKind: string, slot: string): boolean {
 }
 
 /** Cells of the kit that go into the body of a rig. */
-export function cellsFor(rig: PlacedRig): readonly KitPart<CellGear>[] {
-  return (rig.kept.cells ??= cellsInto(rig.kit, rig.body));
+export function batteriesFor(rig: PlacedRig): readonly KitPart<BatteryGear>[] {
+  return (rig.kept.batteries ??= batteriesInto(rig.kit, rig.body));
 }
 
-function cellsInto(kit: Kit, body: KitPart<BodyGear> | undefined): readonly KitPart<CellGear>[] {
-  const cells = kit.of('cell');
-  return cells.length === 0 || !body
-    ? noCells
-    : cells.filter(({ gear }) => gear.cellType === body.gear.cellType);
+function batteriesInto(
+  kit: Kit,
+  body: KitPart<BodyGear> | undefined
+): readonly KitPart<BatteryGear>[] {
+  const batteries = kit.of('battery');
+  return batteries.length === 0 || !body
+    ? noBatteries
+    : batteries.filter(({ gear }) => gear.batteryType === body.gear.batteryType);
 }
-const noCells: readonly KitPart<CellGear>[] = [];
+const noBatteries: readonly KitPart<BatteryGear>[] = [];
 
-/** Every cell of the bag that goes into a body: loose ones, and those that bodies of its like came with. */
-function cellSupplies(rig: PlacedRig): readonly CellSupply[] {
-  return (rig.kept.cellSupplies ??= findCellSupplies(rig));
+/** Every battery of the bag that goes into a body: loose ones, and those that bodies of its like came with. */
+function batterySupplies(rig: PlacedRig): readonly BatterySupply[] {
+  return (rig.kept.batterySupplies ??= findBatterySupplies(rig));
 }
 
-function findCellSupplies(rig: PlacedRig): CellSupply[] {
+function findBatterySupplies(rig: PlacedRig): BatterySupply[] {
   const { kit, body } = rig;
   if (!body) return [];
-  const { internalCellWh, cellType } = body.gear;
-  if (internalCellWh !== undefined) return [{ wh: internalCellWh, health: 1, pieces: 1 }];
-  const supplies: CellSupply[] = [];
+  const { internalBatteryWh, batteryType } = body.gear;
+  if (internalBatteryWh !== undefined) return [{ wh: internalBatteryWh, health: 1, pieces: 1 }];
+  const supplies: BatterySupply[] = [];
   for (const { gear, line } of kit.of('body')) {
-    const shares = gear === body.gear || (cellType !== undefined && gear.cellType === cellType);
-    const pieces = shares ? (gear.cellsIncluded ?? 0) * line.quantity : 0;
-    if (pieces > 0) supplies.push({ wh: gear.includedCellWh, health: 1, pieces });
+    const shares =
+      gear === body.gear || (batteryType !== undefined && gear.batteryType === batteryType);
+    const pieces = shares ? (gear.batteriesIncluded ?? 0) * line.quantity : 0;
+    if (pieces > 0) supplies.push({ wh: gear.includedBatteryWh, health: 1, pieces });
   }
-  for (const { gear, line } of cellsFor(rig))
+  for (const { gear, line } of batteriesFor(rig))
     supplies.push({
       wh: gear.energyWh,
       health: gear.otherMaker ? AGED_HEALTH : 1,
@@ -74,44 +78,44 @@ function findCellSupplies(rig: PlacedRig): CellSupply[] {
   return supplies;
 }
 
-/** For the longest take one puts in the best cell there is. */
-function bestCell(rig: PlacedRig): CellSupply | undefined {
-  let best: CellSupply | undefined;
+/** For the longest take one puts in the best battery there is. */
+function bestBattery(rig: PlacedRig): BatterySupply | undefined {
+  let best: BatterySupply | undefined;
   let most = -1;
-  for (const cell of cellSupplies(rig)) {
-    const worth = (cell.wh ?? 0) * cell.health;
+  for (const battery of batterySupplies(rig)) {
+    const worth = (battery.wh ?? 0) * battery.health;
     if (worth > most) {
       most = worth;
-      best = cell;
+      best = battery;
     }
   }
   return best;
 }
 
-/** Bodies filming at once that live on the same cells; one that has its cell inside shares with nobody. */
-function bodiesOnCells({ body, bodiesAtOnce }: PlacedRig): number {
-  if (!body || body.gear.internalCellWh !== undefined) return 1;
+/** Bodies filming at once that live on the same batteries; one that has its battery inside shares with nobody. */
+function bodiesOnBatteries({ body, bodiesAtOnce }: PlacedRig): number {
+  if (!body || body.gear.internalBatteryWh !== undefined) return 1;
   let bodies = 0;
   for (const { gear } of bodiesAtOnce)
     if (
       gear === body.gear ||
-      (gear.cellType === body.gear.cellType && gear.internalCellWh === undefined)
+      (gear.batteryType === body.gear.batteryType && gear.internalBatteryWh === undefined)
     )
       bodies += 1;
   return Math.max(1, bodies);
 }
 
 /**
- * Runs from a socket while it records: a block in the cell's place, or USB power from a bank's like.
+ * Runs from a socket while it records: a block in the battery's place, or USB power from a bank's like.
  * A block runs one body, and those of the earlier angles have theirs first.
  */
 export function runsFromMains(rig: PlacedRig): boolean {
   if (!rig.hasSocket) return false;
-  return piecesOf(suppliesOf(rig, 'mains block')) > rig.index;
+  return piecesOf(suppliesOf(rig, 'mains adapter')) > rig.index;
 }
 
 /** Banks or blocks of the kit whose power arrives in the body: the leads are there, and the watts suffice. */
-export function suppliesOf<K extends 'bank' | 'mains block'>(
+export function suppliesOf<K extends 'power bank' | 'mains adapter'>(
   rig: PlacedRig,
   kind: K
 ): readonly KitPart<GearOf<K>>[] {
@@ -240,34 +244,34 @@ export const enduranceRows = {
     },
     read: ({ body }) => (body ? body.gear.drawW : null)
   },
-  cellEnergy: {
-    name: 'energy of the best cell',
+  batteryEnergy: {
+    name: 'energy of the best battery',
     unit: 'Wh',
-    source: 'cell',
+    source: 'battery',
     asks: {
-      question: 'How many watt-hours has the cell of %?',
+      question: 'How many watt-hours has the battery of %?',
       between: [4, 25],
-      of: (rig) => cellsFor(rig)[0] ?? rig.body
+      of: (rig) => batteriesFor(rig)[0] ?? rig.body
     },
     read: (rig) => {
-      const cell = bestCell(rig);
-      return cell ? cell.wh : null;
+      const battery = bestBattery(rig);
+      return battery ? battery.wh : null;
     }
   },
-  cellHealth: {
-    name: 'health of the best cell',
+  batteryHealth: {
+    name: 'health of the best battery',
     unit: '×',
-    source: 'cell',
-    read: (rig) => bestCell(rig)?.health ?? null
+    source: 'battery',
+    read: (rig) => bestBattery(rig)?.health ?? null
   },
-  cellCount: {
-    name: 'cells for the body',
+  batteryCount: {
+    name: 'batteries for the body',
     unit: 'count',
     source: 'kit',
     read: (rig) => {
       if (!rig.body) return null;
       let count = 0;
-      for (const { pieces } of cellSupplies(rig)) count += pieces;
+      for (const { pieces } of batterySupplies(rig)) count += pieces;
       return count;
     }
   },
@@ -277,30 +281,30 @@ export const enduranceRows = {
     source: 'brief',
     read: ({ body, bodiesAtOnce }) => (body ? Math.max(1, bodiesAtOnce.length) : null)
   },
-  bodiesOnCells: {
-    name: 'bodies filming at once on these cells',
+  bodiesOnBatteries: {
+    name: 'bodies filming at once on these batteries',
     unit: 'count',
     source: 'kit',
-    read: (rig) => (rig.body ? bodiesOnCells(rig) : null)
+    read: (rig) => (rig.body ? bodiesOnBatteries(rig) : null)
   },
-  cellsEnergy: {
-    name: 'energy in all its cells, health counted',
+  batteriesEnergy: {
+    name: 'energy in all its batteries, health counted',
     unit: 'Wh',
-    source: 'cell',
+    source: 'battery',
     asks: {
-      question: 'How many watt-hours has the cell of %?',
+      question: 'How many watt-hours has the battery of %?',
       between: [4, 25],
-      of: (rig) => cellsFor(rig).find(({ gear }) => gear.energyWh === undefined) ?? rig.body
+      of: (rig) => batteriesFor(rig).find(({ gear }) => gear.energyWh === undefined) ?? rig.body
     },
     read: (rig) => {
-      const supplies = cellSupplies(rig);
+      const supplies = batterySupplies(rig);
       if (supplies.length === 0) return null;
       let wattHours = 0;
       for (const { wh, health, pieces } of supplies) {
         if (wh === undefined) return undefined;
         wattHours += wh * health * pieces;
       }
-      return wattHours / bodiesOnCells(rig);
+      return wattHours / bodiesOnBatteries(rig);
     }
   },
   temperature: {
@@ -316,12 +320,12 @@ export const enduranceRows = {
     relation: '1 at 20 °C, 0.8 at 0, 0.65 at −10, 0.5 at −20',
     compute: (celsius) => coldShare(celsius!)
   },
-  minutesPerCell: {
-    name: 'minutes from one cell',
+  minutesPerBattery: {
+    name: 'minutes from one battery',
     unit: 'min',
-    from: ['cellEnergy', 'cellHealth', 'coldShare', 'bodyDraw'],
+    from: ['batteryEnergy', 'batteryHealth', 'coldShare', 'bodyDraw'],
     relation: '60·Wh·health·cold ÷ W',
-    compute: (wh, health, cold, w) => cellMinutes(wh!, health!, cold!, w!)
+    compute: (wh, health, cold, w) => batteryMinutes(wh!, health!, cold!, w!)
   },
   bankEnergy: {
     name: 'energy in the power bank',
@@ -331,12 +335,12 @@ export const enduranceRows = {
       question: 'How many watt-hours has %?',
       between: [18, 150],
       field: 'energyWh',
-      of: ({ kit }) => kit.of('bank').find(({ gear }) => gear.energyWh === undefined)
+      of: ({ kit }) => kit.of('power bank').find(({ gear }) => gear.energyWh === undefined)
     },
     read: (rig) => {
       if (!rig.body) return null;
       let wattHours = 0;
-      const banks = suppliesOf(rig, 'bank');
+      const banks = suppliesOf(rig, 'power bank');
       for (const { gear, line } of banks) {
         if (gear.energyWh === undefined) return undefined;
         wattHours += gear.energyWh * line.quantity;
@@ -360,19 +364,19 @@ export const enduranceRows = {
   takePower: {
     name: 'minutes of power for one take',
     unit: 'min',
-    from: ['onMains', 'minutesPerCell', 'bankMinutes'],
+    from: ['onMains', 'minutesPerBattery', 'bankMinutes'],
     whenAbsent: 0,
-    relation: 'one cell + bank, without end on mains',
-    compute: (mains, cell, bank) => (mains! > 0 ? Infinity : cell! + bank!)
+    relation: 'one battery + bank, unlimited on mains',
+    compute: (mains, battery, bank) => (mains! > 0 ? Infinity : battery! + bank!)
   },
   dayPower: {
     name: 'minutes of power before the next socket',
     unit: 'min',
-    from: ['onMains', 'cellsEnergy', 'coldShare', 'bodyDraw', 'bankMinutes'],
+    from: ['onMains', 'batteriesEnergy', 'coldShare', 'bodyDraw', 'bankMinutes'],
     whenAbsent: 0,
-    relation: '60 × Wh of all cells × cold ÷ W + bank, without end on mains',
+    relation: '60 × Wh of all batteries × cold ÷ W + bank, unlimited on mains',
     compute: (mains, wh, cold, w, bank) =>
-      mains! > 0 ? Infinity : (wh! > 0 ? cellMinutes(wh!, 1, cold!, w!) : 0) + bank!
+      mains! > 0 ? Infinity : (wh! > 0 ? batteryMinutes(wh!, 1, cold!, w!) : 0) + bank!
   },
   takePowerShare: {
     name: 'power against the longest take',

@@ -48,7 +48,7 @@ describe('times', () => {
     expect(minutesWords(119)).toBe('119 min');
     expect(minutesWords(120)).toBe('2 h');
     expect(minutesWords(125)).toBe('2 h 05 min');
-    expect(minutesWords(Infinity)).toBe('without end');
+    expect(minutesWords(Infinity)).toBe('unlimited');
     expect(shutterWords(1 / 48)).toBe('1/48 s');
     expect(shutterWords(0.5)).toBe('0.5 s');
   });

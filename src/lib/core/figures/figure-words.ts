@@ -4,7 +4,7 @@ import type { FigureUnit } from './rows';
 
 /** Rounds for reading: three figures that matter, no trailing noise. */
 function plain(value: number, digits: number): string {
-  if (value === Infinity) return 'without end';
+  if (value === Infinity) return 'unlimited';
   if (value === -Infinity) return 'none';
   return numberFormats[digits]!.format(value).replace(/,/g, ' ');
 }
@@ -27,7 +27,7 @@ export function shutterWords(seconds: number): string {
 
 /** Minutes as h min once they pass two hours. */
 export function minutesWords(minutes: number): string {
-  if (!Number.isFinite(minutes)) return 'without end';
+  if (!Number.isFinite(minutes)) return 'unlimited';
   if (minutes < 120) return `${plain(minutes, minutes < 10 ? 1 : 0)} min`;
   const whole = Math.round(minutes);
   return whole % 60 === 0

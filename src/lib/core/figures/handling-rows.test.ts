@@ -8,7 +8,7 @@ import { add, angle, figure, made, pieces, scene, state } from './tests/figures-
 
 const body = 'orrowby-linnet-ii';
 const lens = 'pellamund-24-f-1-5';
-const legs = 'nibsworth-hob-legs-wide';
+const legs = 'nibsworth-hob-mini-tripod-wide';
 const G = 9.81;
 
 const massOf = (project: Project, id: string, massG: number | undefined) =>
@@ -39,12 +39,12 @@ describe('what the support carries', () => {
 
   it('has the microphone only where it sits on the camera', () => {
     const bare = figure(calmKit(), 'loadOnSupport')!;
-    const shoe = made((p) => swap(p, 'dunmarrow-burr', 'dunmarrow-perch'));
+    const shoe = made((p) => swap(p, 'dunmarrow-burr', 'dunmarrow-plover'));
     expect(figure(shoe, 'loadOnSupport')! - bare).toBeCloseTo(0.103, 12);
     const boomed = made((p) => {
-      swap(p, 'dunmarrow-burr', 'dunmarrow-perch');
-      add(p, 'brackenholt-post-boom');
-      setRig(p, { micPlace: 'boom' });
+      swap(p, 'dunmarrow-burr', 'dunmarrow-plover');
+      add(p, 'brackenholt-stand-boom');
+      setRig(p, { micPlace: 'boom arm' });
     });
     expect(figure(boomed, 'loadOnSupport')).toBeCloseTo(bare, 12);
   });
@@ -183,16 +183,16 @@ describe('what the scene takes out of the bag', () => {
   });
 
   it('takes its minutes to set up, part by part', () => {
-    // Body and lens half a minute each, a lapel one, a lamp two, table legs half, its stand 0.7.
+    // Body and lens half a minute each, a lapel one, a lamp two, mini tripod half, its stand 0.7.
     expect(figure(calmKit(), 'setUp')).toBeCloseTo(0.5 + 0.5 + 1 + 2 + 0.5 + 0.7, 12);
     const gimbal = walked((p) => swap(p, legs, 'withrick-sway'));
     expect(figure(gimbal, 'setUp')).toBeCloseTo(0.5 + 0.5 + 1 + 3, 12);
     const boomed = made((p) => {
-      swap(p, 'dunmarrow-burr', 'dunmarrow-perch');
-      add(p, 'brackenholt-post-boom');
-      setRig(p, { micPlace: 'boom' });
+      swap(p, 'dunmarrow-burr', 'dunmarrow-plover');
+      add(p, 'brackenholt-stand-boom');
+      setRig(p, { micPlace: 'boom arm' });
     });
-    const shoe = made((p) => swap(p, 'dunmarrow-burr', 'dunmarrow-perch'));
+    const shoe = made((p) => swap(p, 'dunmarrow-burr', 'dunmarrow-plover'));
     // The microphone goes up with the boom, which is a part to set up itself.
     expect(figure(boomed, 'setUp')! - figure(shoe, 'setUp')!).toBeCloseTo(0.5 + 1.5, 12);
   });
@@ -213,7 +213,7 @@ describe('what the scene takes out of the bag', () => {
       'setUp',
       'switches',
       'recordings',
-      'spareCells',
+      'spareBatteries',
       'copies'
     ] as const)
       expect(state(bare, id), id).toBe(absent);
@@ -259,19 +259,19 @@ describe('the safety net', () => {
     ).toBe(1);
   });
 
-  it('counts cells beyond the first, and banks', () => {
-    expect(figure(calmKit(), 'spareCells')).toBe(1);
+  it('counts batteries beyond the first, and banks', () => {
+    expect(figure(calmKit(), 'spareBatteries')).toBe(1);
     expect(
       figure(
         made((p) => add(p, 'pellamund-hearth-74')),
-        'spareCells'
+        'spareBatteries'
       )
     ).toBe(2);
     const none = made((p) => {
-      without(p, 'quillfeather-ember-16-cell-twin');
-      ownCopy<GearOf<'body'>>(p, body, (gear) => (gear.cellsIncluded = 0));
+      without(p, 'quillfeather-ember-16-battery-twin');
+      ownCopy<GearOf<'body'>>(p, body, (gear) => (gear.batteriesIncluded = 0));
     });
-    expect(figure(none, 'spareCells')).toBe(0);
+    expect(figure(none, 'spareBatteries')).toBe(0);
   });
 
   it('asks for a weather seal only where the weather is rough', () => {
@@ -287,9 +287,9 @@ describe('the safety net', () => {
 });
 
 describe('an angle filmed with two hands full', () => {
-  it('on a stick reaches by the pole', () => {
+  it('on an extension pole reaches by the pole', () => {
     const stick = walked((p) => {
-      angle(p).cameraPlace = 'stick';
+      angle(p).cameraPlace = 'extension pole';
       swap(p, legs, 'ellowen-wand');
     });
     expect(figure(stick, 'heldReach')).toBe(0.7);

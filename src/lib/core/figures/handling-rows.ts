@@ -3,7 +3,7 @@ import type { GearItem } from '../model/gear';
 import { type KitPart, lampStandOf, piecesOf } from '../rigs/kit';
 import { setUpMinutes } from '../rigs/places';
 import type { PlacedRig } from '../rigs/placed-rig';
-import { cardsFor, cellsFor } from './endurance-rows';
+import { cardsFor, batteriesFor } from './endurance-rows';
 import { type FigureRows, yesNo } from './rows';
 
 /** Parts that sit on the support together with the body, a head bought by itself among them. */
@@ -63,9 +63,9 @@ function minutesFor(gear: GearItem, rig: PlacedRig): number {
     case 'lens':
       return setUpMinutes.lens;
     case 'microphone':
-      return gear.form.startsWith('lapel')
-        ? setUpMinutes['lapel microphone']
-        : rig.micPlace === 'boom'
+      return gear.form.startsWith('lavalier')
+        ? setUpMinutes['lavalier microphone']
+        : rig.micPlace === 'boom arm'
           ? setUpMinutes['boomed microphone']
           : setUpMinutes.microphone;
     case 'lamp':
@@ -127,7 +127,7 @@ export const handlingRows = {
     unit: 'kg',
     source: 'kit',
     read: (rig) =>
-      rig.body && (rig.angle.cameraPlace === 'hand' || rig.angle.cameraPlace === 'stick')
+      rig.body && (rig.angle.cameraPlace === 'hand' || rig.angle.cameraPlace === 'extension pole')
         ? massKg(partsOnSupport(rig))
         : null
   },
@@ -136,7 +136,7 @@ export const handlingRows = {
     unit: 'm',
     source: 'support',
     read: ({ support, angle }) =>
-      angle.cameraPlace === 'hand' || angle.cameraPlace === 'stick'
+      angle.cameraPlace === 'hand' || angle.cameraPlace === 'extension pole'
         ? (support?.gear.reachM ?? 0)
         : null
   },
@@ -163,7 +163,7 @@ export const handlingRows = {
     read: ({ body, lens, support, angle }) => {
       if (!body) return null;
       if (support?.gear.form === 'gimbal') return steadyings.indexOf('gimbal');
-      if (angle.cameraPlace !== 'hand' && angle.cameraPlace !== 'stick') {
+      if (angle.cameraPlace !== 'hand' && angle.cameraPlace !== 'extension pole') {
         return steadyings.indexOf(support ? 'stands' : 'nothing');
       }
       const sensor = yesNo(body.gear.stabilised);
@@ -221,7 +221,7 @@ export const handlingRows = {
       for (const { gear } of partsOfScene(rig)) {
         if (gear.kind === 'lamp') count += 1;
         if (gear.kind === 'microphone' && gear.hasSwitch)
-          count += gear.form === 'lapel wireless' ? 2 : 1;
+          count += gear.form === 'lavalier wireless' ? 2 : 1;
       }
       return count;
     }
@@ -242,14 +242,14 @@ export const handlingRows = {
       return pictures + sounds;
     }
   },
-  spareCells: {
-    name: 'cells beyond the first',
+  spareBatteries: {
+    name: 'batteries beyond the first',
     unit: 'count',
     source: 'kit',
     read: (rig) => {
       if (!rig.body) return null;
-      const cells = (rig.body.gear.cellsIncluded ?? 0) + piecesOf(cellsFor(rig));
-      return Math.max(0, cells - 1) + rig.kit.of('bank').length;
+      const batteries = (rig.body.gear.batteriesIncluded ?? 0) + piecesOf(batteriesFor(rig));
+      return Math.max(0, batteries - 1) + rig.kit.of('power bank').length;
     }
   },
   copies: {

@@ -18,7 +18,7 @@ export function cageFor({ kit, body }: Pick<PlacedRig, 'kit' | 'body'>) {
   return kit.of('cage').find(({ gear }) => gear.fitsBodyId === body?.gear.id);
 }
 export const hasUse = ({ kit }: Pick<PlacedRig, 'kit'>, use: string): boolean =>
-  kit.of('sundry').some(({ gear }) => gear.use === use);
+  kit.of('small item').some(({ gear }) => gear.use === use);
 
 function inSun(rig: PlacedRig): boolean {
   return (
@@ -35,7 +35,7 @@ export const heatRows = {
     unit: 'min',
     source: 'body',
     asks: {
-      question: 'After how many minutes does % get too hot in this mode, at 20 °C?',
+      question: 'After how many minutes does % overheat in this mode, at 20 °C?',
       between: [10, 120]
     },
     read: ({ mode }) => {
@@ -70,7 +70,7 @@ export const heatRows = {
     }
   },
   heatMinutes: {
-    name: 'too hot after at least, about',
+    name: 'overheats after at least, about',
     unit: 'min',
     from: ['heatAt20', 'heatRelief', 'sunLoad', 'temperature'],
     relation:
@@ -78,7 +78,7 @@ export const heatRows = {
     compute: (minutes, relief, sun, air) => Math.min(...heatEnds(minutes!, relief!, sun!, air!))
   },
   heatMinutesMost: {
-    name: 'too hot after at most, about',
+    name: 'overheats after at most, about',
     unit: 'min',
     from: ['heatAt20', 'heatRelief', 'sunLoad', 'temperature'],
     relation: 'the same, the later of τ 12 and 35 min',

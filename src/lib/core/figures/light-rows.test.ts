@@ -21,7 +21,7 @@ describe('light, as the brief and the kit say it', () => {
   it('of two lamps is key and fill, and their quotient the contrast of the face', () => {
     const two = made((p) => {
       pieces(p, lamp, 2);
-      add(p, 'brackenholt-post-2-6-cushioned');
+      add(p, 'brackenholt-stand-2-6-cushioned');
     });
     const key = figure(two, 'keyLight')!;
     const fill = figure(two, 'fillLight')!;
@@ -30,9 +30,9 @@ describe('light, as the brief and the kit say it', () => {
     expect(figure(two, 'lampsSeen')).toBe(2);
   });
 
-  it('needs two stops less than the sensitivity the body bears', () => {
+  it('needs two stops less than the highest usable ISO of the body', () => {
     const project = calmKit();
-    const [n, t, usable] = (['lightAperture', 'shutter', 'usableIso'] as const).map((id) =>
+    const [n, t, usable] = (['lightAperture', 'shutter', 'highestUsableIso'] as const).map((id) =>
       figure(project, id)!
     );
     expect(figure(project, 'lightNeeded')).toBeCloseTo((250 * n! ** 2) / (t! * (usable! / 4)), 6);

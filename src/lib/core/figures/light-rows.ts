@@ -2,7 +2,7 @@ import {
   illuminanceNeededLx,
   isoNeeded,
   neutralDensityStops,
-  usableIso
+  highestUsableIso
 } from '../relations/exposure/exposure';
 import { flickerLeftPercent } from '../relations/exposure/flicker';
 import { shutterForRateS } from '../relations/exposure/shutter';
@@ -184,53 +184,53 @@ export const lightRows = {
     compute: (radius, d) => softnessDeg(radius!, d!)
   },
   baseIso: {
-    name: 'lowest sensitivity',
+    name: 'base ISO',
     unit: 'ISO',
     source: 'body',
     asks: {
-      question: 'What is the lowest video sensitivity of %?',
+      question: 'What is the base ISO of %?',
       between: [64, 800],
       field: 'baseIso'
     },
     read: ({ body, said }) => {
       if (!body) return null;
       const profile = body.gear.profiles?.find(({ name }) => name === said?.profile);
-      return profile?.lowestIso ?? body.gear.baseIso;
+      return profile?.baseIso ?? body.gear.baseIso;
     }
   },
   usableIsoSaid: {
-    name: 'usable sensitivity noted on the body',
+    name: 'highest usable ISO noted on the body',
     unit: 'ISO',
     source: 'body',
-    read: ({ body }) => body?.gear.usableIso ?? null
+    read: ({ body }) => body?.gear.highestUsableIso ?? null
   },
-  usableIso: {
-    name: 'sensitivity the body bears, about',
+  highestUsableIso: {
+    name: 'highest usable ISO of the body, about',
     unit: 'ISO',
     from: ['areaWidth', 'areaHeight', 'usableIsoSaid'],
     whenAbsent: 0,
     relation: '6400·(w·h of the area in use)/729, unless noted on the body',
-    compute: (width, height, said) => (said! > 0 ? said! : usableIso(width!, height!))
+    compute: (width, height, said) => (said! > 0 ? said! : highestUsableIso(width!, height!))
   },
   isoNeededDim: {
-    name: 'sensitivity needed at the dim end',
+    name: 'ISO needed at the dim end',
     unit: 'ISO',
     from: ['lightAperture', 'shutter', 'faceDim'],
     relation: '250·N²/(t·E)',
     compute: (n, t, e) => isoNeeded(n!, t!, e!)
   },
   isoMargin: {
-    name: 'sensitivity left at the dim end',
+    name: 'ISO margin at the dim end',
     unit: 'stops',
-    from: ['usableIso', 'isoNeededDim'],
+    from: ['highestUsableIso', 'isoNeededDim'],
     relation: 'log2(usable ÷ needed)',
     compute: (usable, needed) => Math.log2(usable! / needed!)
   },
   lightNeeded: {
     name: 'light a clean picture needs',
     unit: 'lx',
-    from: ['lightAperture', 'shutter', 'usableIso'],
-    relation: '250·N²/(t·S), two stops below the sensitivity the body bears',
+    from: ['lightAperture', 'shutter', 'highestUsableIso'],
+    relation: '250·N²/(t·S), two stops below the highest usable ISO of the body',
     compute: (n, t, usable) => illuminanceNeededLx(n!, t!, usable! / 2 ** CLEAN_STOPS_BELOW_USABLE)
   },
   lightMargin: {

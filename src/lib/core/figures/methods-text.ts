@@ -9,10 +9,10 @@ const sourceWords: Readonly<Record<LeafSource, string>> = {
   lamp: 'stated of the lamp',
   support: 'stated of the support',
   card: 'stated of the card',
-  cell: 'stated of the cell',
+  battery: 'stated of the battery',
   filter: 'stated of the filter',
   setting: 'set or placed',
-  kit: 'counted in the bag'
+  kit: 'counted in the kit'
 };
 
 const cell = (text: string) => text.replace(/\|/g, '\\|');
@@ -43,7 +43,7 @@ export function methodsText(): string {
     '',
     `## Stated by somebody (${leaves.length})`,
     '',
-    'What nobody states stays unknown and makes all that rests on it unknown.',
+    'What is not stated stays unknown and makes all that rests on it unknown.',
     '',
     ...head,
     ...leaves.map((id) => rowText(id, figureTable[id])),

@@ -245,7 +245,7 @@ export const opticsRows = {
     name: 'sharp to',
     unit: 'm',
     from: ['distance', 'hyperfocal', 'focalLength'],
-    relation: 'd(H − f)/(H − d), without end once d ≥ H',
+    relation: 'd(H − f)/(H − d), infinite once d ≥ H',
     compute: (d, h, f) => farLimitM(d!, h!, f!)
   },
   faceWanted: {
@@ -379,7 +379,8 @@ export const opticsRows = {
     unit: 'yes/no',
     source: 'brief',
     read: ({ angle, scene }) =>
-      scene.style === 'walk' && (angle.cameraPlace === 'hand' || angle.cameraPlace === 'stick')
+      scene.style === 'walk' &&
+      (angle.cameraPlace === 'hand' || angle.cameraPlace === 'extension pole')
         ? 1
         : null
   },

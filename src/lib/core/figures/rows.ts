@@ -14,7 +14,7 @@ export type LeafSource =
   | 'lamp'
   | 'support'
   | 'card'
-  | 'cell'
+  | 'battery'
   | 'filter'
   | 'setting'
   | 'kit';

@@ -6,7 +6,7 @@ import { absent, unknown } from './record';
 import { add, angle, figure, made, scene, state } from './tests/figures-of';
 
 const lapel = 'dunmarrow-burr';
-const shoe = 'dunmarrow-perch';
+const shoe = 'dunmarrow-plover';
 const body = 'orrowby-linnet-ii';
 const lamp = 'quillfeather-ray-65-two-colour-55-cm-dome';
 
@@ -36,8 +36,8 @@ describe('where the microphone is', () => {
 
   it('on a boom is as near as the top of the picture lets it', () => {
     const boomed = withShoe((p) => {
-      add(p, 'brackenholt-post-boom');
-      setRig(p, { micPlace: 'boom' });
+      add(p, 'brackenholt-stand-boom');
+      setRig(p, { micPlace: 'boom arm' });
     });
     const near = figure(boomed, 'micDistance')!;
     expect(near).toBe(figure(boomed, 'boomDistance'));
@@ -93,14 +93,14 @@ describe('the noise', () => {
   it('of the wind is 40 + 55·log10 v less the cover, and 10 less for an omni', () => {
     const bare = outside((p) => {
       scene(p).windMps = 4;
-      mic(p, lapel, (gear) => (gear.coverIncluded = 'none'));
+      mic(p, lapel, (gear) => (gear.windscreenIncluded = 'none'));
     });
     // Walking adds a breeze of its own.
     const v = figure(bare, 'airSpeed')!;
     expect(v).toBeGreaterThan(4);
     expect(figure(bare, 'windNoise')).toBeCloseTo(40 + 55 * Math.log10(v) - 10, 6);
     const furred = structuredClone(bare);
-    add(furred, 'dunmarrow-fur-for-lapels-pair');
+    add(furred, 'dunmarrow-furry-windscreen-for-lavaliers-pair');
     expect(figure(furred, 'windNoise')!).toBeLessThan(figure(bare, 'windNoise')! - 15);
     expect(state(calmKit(), 'airSpeed')).toBe(absent);
     expect(state(calmKit(), 'windNoise')).toBe(absent);

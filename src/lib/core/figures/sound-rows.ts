@@ -1,4 +1,4 @@
-import { pickupPatterns as patternNames, windCovers } from '../model/word-lists';
+import { pickupPatterns as patternNames, windscreens } from '../model/word-lists';
 import { micPlaces } from '../model/word-lists';
 import { boomDistanceM, nearestBoomForwardM } from '../relations/sound/boom-distance';
 import {
@@ -83,7 +83,7 @@ export const soundRows = {
       const name = micPlaces[place!]!;
       return name === 'shoe' || name === 'side arm'
         ? d!
-        : name === 'boom'
+        : name === 'boom arm'
           ? boom!
           : micPlaceDistanceM[name];
     }
@@ -122,19 +122,19 @@ export const soundRows = {
     read: ({ scene }) =>
       scene.room ? null : scene.windMps + (scene.style === 'walk' ? WALKING_WIND_MPS : 0)
   },
-  windCover: {
-    name: 'wind cover',
+  windscreen: {
+    name: 'windscreen',
     unit: 'word',
-    words: windCovers,
+    words: windscreens,
     source: 'kit',
-    read: ({ mic, cover }) => (mic ? windCovers.indexOf(cover) : null)
+    read: ({ mic, cover }) => (mic ? windscreens.indexOf(cover) : null)
   },
   windNoise: {
     name: 'wind at the capsule, roughly',
     unit: 'dB(A)',
-    from: ['airSpeed', 'micPattern', 'windCover'],
+    from: ['airSpeed', 'micPattern', 'windscreen'],
     relation: '40 + 55·log10 v − cover − 10 for an omni',
-    compute: (v, pattern, cover) => windNoiseDbA(v!, patternNames[pattern!]!, windCovers[cover!]!)
+    compute: (v, pattern, cover) => windNoiseDbA(v!, patternNames[pattern!]!, windscreens[cover!]!)
   },
   selfNoise: {
     name: 'self-noise of the microphone',
@@ -329,7 +329,7 @@ export const soundRows = {
       between: [15, 200],
       field: 'radioRangeM'
     },
-    read: ({ mic }) => (mic?.gear.form === 'lapel wireless' ? mic.gear.radioRangeM : null)
+    read: ({ mic }) => (mic?.gear.form === 'lavalier wireless' ? mic.gear.radioRangeM : null)
   },
   radioIndoors: {
     name: 'the radio works indoors',

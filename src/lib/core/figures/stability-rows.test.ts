@@ -8,44 +8,44 @@ import { add, figure, made, pieces, scene, state } from './tests/figures-of';
 
 const body = 'orrowby-linnet-ii';
 const lens = 'pellamund-24-f-1-5';
-const legs = 'nibsworth-hob-legs-wide';
+const legs = 'nibsworth-hob-mini-tripod-wide';
 const lamp = 'quillfeather-ray-65-two-colour-55-cm-dome';
-const stand = 'brackenholt-post-2';
+const stand = 'brackenholt-stand-2';
 const G = 9.81;
 
 const outdoors = (p: Project) => delete scene(p).room;
 const unweighed = (id: string) =>
   made((p) => ownCopy<GearItem>(p, id, (gear) => delete gear.massG));
-const floorLegs = (more: (p: Project) => void = () => undefined) =>
+const tripods = (more: (p: Project) => void = () => undefined) =>
   made((p) => {
-    swap(p, legs, 'cobberly-meadow-legs');
-    scene(p).angles[0]!.cameraPlace = 'floor';
+    swap(p, legs, 'cobberly-meadow-tripod');
+    scene(p).angles[0]!.cameraPlace = 'tripod';
     more(p);
   });
 
 describe('legs', () => {
   it('stand as high as one films: sitting 1.1 m, standing 1.5, or as far as they rise', () => {
-    expect(figure(calmKit(), 'legsHeight')).toBe(0.32);
-    expect(figure(floorLegs(), 'legsHeight')).toBe(1.1);
+    expect(figure(calmKit(), 'supportHeight')).toBe(0.32);
+    expect(figure(tripods(), 'supportHeight')).toBe(1.1);
     expect(
       figure(
-        floorLegs((p) => (scene(p).style = 'evening')),
-        'legsHeight'
+        tripods((p) => (scene(p).style = 'evening')),
+        'supportHeight'
       )
     ).toBe(1.5);
-    const low = floorLegs((p) => {
+    const low = tripods((p) => {
       scene(p).style = 'evening';
-      ownCopy<GearOf<'support'>>(p, 'cobberly-meadow-legs', (gear) => (gear.heightMaxM = 1.3));
+      ownCopy<GearOf<'support'>>(p, 'cobberly-meadow-tripod', (gear) => (gear.heightMaxM = 1.3));
     });
-    expect(figure(low, 'legsHeight')).toBe(1.3);
+    expect(figure(low, 'supportHeight')).toBe(1.3);
   });
 
   it('tip at atan((r/2 − e)/h), with legs, camera and lens weighed', () => {
-    const project = floorLegs();
+    const project = tripods();
     const load = figure(project, 'loadOnSupport')!;
-    const [legsKg, glassKg] = [1.08, figure(project, 'lensMass')!];
-    const centre = (legsKg * 1.1 * 0.4 + load * 1.1) / (legsKg + load);
-    const forward = (glassKg * 0.06) / (legsKg + load);
+    const [supportKg, glassKg] = [1.08, figure(project, 'lensMass')!];
+    const centre = (supportKg * 1.1 * 0.4 + load * 1.1) / (supportKg + load);
+    const forward = (glassKg * 0.06) / (supportKg + load);
     expect(figure(project, 'tipAngle')).toBeCloseTo(
       (Math.atan((0.42 / 2 - forward) / centre) * 180) / Math.PI,
       9
@@ -53,13 +53,11 @@ describe('legs', () => {
   });
 
   it('tip sooner with a longer lens forward and later with wider feet', () => {
-    const heavier = floorLegs((p) =>
-      ownCopy<GearOf<'lens'>>(p, lens, (gear) => (gear.massG = 1400))
+    const heavier = tripods((p) => ownCopy<GearOf<'lens'>>(p, lens, (gear) => (gear.massG = 1400)));
+    const wider = tripods((p) =>
+      ownCopy<GearOf<'support'>>(p, 'cobberly-meadow-tripod', (gear) => (gear.footRadiusM = 0.6))
     );
-    const wider = floorLegs((p) =>
-      ownCopy<GearOf<'support'>>(p, 'cobberly-meadow-legs', (gear) => (gear.footRadiusM = 0.6))
-    );
-    const asTheyAre = figure(floorLegs(), 'tipAngle')!;
+    const asTheyAre = figure(tripods(), 'tipAngle')!;
     expect(figure(heavier, 'tipAngle')).toBeLessThan(asTheyAre);
     expect(figure(wider, 'tipAngle')).toBeGreaterThan(asTheyAre);
   });
@@ -92,8 +90,8 @@ describe('legs', () => {
 describe('a head bought by itself', () => {
   const bare = (more: (p: Project) => void = () => undefined) =>
     made((p) => {
-      swap(p, legs, 'cobberly-meadow-legs-bare');
-      scene(p).angles[0]!.cameraPlace = 'floor';
+      swap(p, legs, 'cobberly-meadow-tripod-bare');
+      scene(p).angles[0]!.cameraPlace = 'tripod';
       add(p, 'cobberly-pebble-ball');
       more(p);
     });
@@ -109,7 +107,7 @@ describe('a head bought by itself', () => {
   });
 
   it('has its load in the middle of the body, the microphone on top', () => {
-    const project = bare((p) => swap(p, 'dunmarrow-burr', 'dunmarrow-perch'));
+    const project = bare((p) => swap(p, 'dunmarrow-burr', 'dunmarrow-plover'));
     const [bodyG, glassG, micG, bodyMm] = [431, figure(project, 'lensMass')! * 1000, 103, 72];
     const turning = (bodyG + glassG) * (bodyMm / 2) + micG * (bodyMm + 40);
     expect(figure(project, 'loadCentre')).toBeCloseTo(turning / (bodyG + glassG + micG), 9);
@@ -127,13 +125,13 @@ describe('a head bought by itself', () => {
 describe('a boom', () => {
   const boomed = (more: (p: Project) => void = () => undefined) =>
     made((p) => {
-      swap(p, 'dunmarrow-burr', 'dunmarrow-perch');
-      add(p, 'brackenholt-post-boom');
-      setRig(p, { micPlace: 'boom' });
+      swap(p, 'dunmarrow-burr', 'dunmarrow-plover');
+      add(p, 'brackenholt-stand-boom');
+      setRig(p, { micPlace: 'boom arm' });
       more(p);
     });
 
-  it('wants a bag of 1.5·M/e less its stand', () => {
+  it('needs a bag of 1.5·M/e less its stand', () => {
     const project = boomed();
     const e = 0.25;
     const moment = 0.103 * (1.3 - e) + 2.4 * 0.3 * (1.3 / 2 - e);
@@ -142,9 +140,9 @@ describe('a boom', () => {
 
   it('clamped to a desk has no feet to tip over', () => {
     const desk = made((p) => {
-      swap(p, 'dunmarrow-burr', 'dunmarrow-perch');
+      swap(p, 'dunmarrow-burr', 'dunmarrow-plover');
       add(p, 'brackenholt-desk-boom');
-      setRig(p, { micPlace: 'boom' });
+      setRig(p, { micPlace: 'boom arm' });
     });
     expect(state(desk, 'boomMass')).toBe(absent);
     expect(state(desk, 'boomBag')).toBe(absent);
@@ -152,7 +150,7 @@ describe('a boom', () => {
 
   it('nobody has weighed leaves the bag unknown; without a boom there is none', () => {
     const unsaid = boomed((p) =>
-      ownCopy<GearOf<'support'>>(p, 'brackenholt-post-boom', (gear) => delete gear.massG)
+      ownCopy<GearOf<'support'>>(p, 'brackenholt-stand-boom', (gear) => delete gear.massG)
     );
     expect(state(unsaid, 'boomBag')).toBe(unknown);
     expect(state(calmKit(), 'boomBag')).toBe(absent);
@@ -179,12 +177,12 @@ describe('the stand of the key lamp', () => {
       add(p, 'brackenholt-saddle-bag-5');
       pieces(p, 'brackenholt-saddle-bag-5', 2);
     });
-    expect(figure(bagged, 'ballast')).toBe(10);
+    expect(figure(bagged, 'sandbag')).toBe(10);
     expect(figure(bagged, 'lampTipWind')).toBeCloseTo(wind(1.95 + 1.15 + 10), 6);
   });
 
   it('is the strongest of the bag', () => {
-    const two = made((p) => add(p, 'brackenholt-post-3-steel'));
+    const two = made((p) => add(p, 'brackenholt-stand-3-steel'));
     expect(figure(two, 'standPayload')).toBe(10);
     expect(figure(two, 'standMass')).toBe(5.2);
   });
@@ -207,7 +205,7 @@ describe('what is carried in a day', () => {
       more(p);
     });
 
-  it('is everything in the bag, pieces counted, but for what stays at home', () => {
+  it('is everything in the kit, pieces counted, but for what stays at home', () => {
     const all = limited();
     const twoCards = limited((p) => pieces(p, 'quillfeather-sd-128-v30', 6));
     expect(figure(twoCards, 'carriedMass')! - figure(all, 'carriedMass')!).toBeCloseTo(0.01, 12);
@@ -220,7 +218,7 @@ describe('what is carried in a day', () => {
         home
       ).toBeCloseTo(figure(all, 'carriedMass')!, 12);
     const later = limited((p) =>
-      activePlan(p).lines.push(line('brackenholt-post-3-steel', { step: 'later' }))
+      activePlan(p).lines.push(line('brackenholt-stand-3-steel', { step: 'later' }))
     );
     expect(figure(later, 'carriedMass')).toBe(figure(all, 'carriedMass'));
   });

@@ -18,7 +18,7 @@ const POLE_CENTRE_SHARE = 0.5;
 const DOME_DRAG = 1.2;
 
 const onFloor = (rig: PlacedRig) =>
-  rig.support?.gear.form === 'floor legs' || rig.support?.gear.form === 'table legs';
+  rig.support?.gear.form === 'tripod' || rig.support?.gear.form === 'mini tripod';
 
 /** Kilograms of grams that may be unsaid. */
 const kg = (grams: number | undefined) => (grams === undefined ? undefined : grams / 1000);
@@ -36,15 +36,15 @@ export const stabilityRows = {
         ? wordIndex(headForms, head ? head.gear.form : support.gear.head)
         : null
   },
-  legsMass: {
-    name: 'mass of the legs',
+  supportMass: {
+    name: 'mass of the support',
     unit: 'kg',
     source: 'support',
     asks: { question: 'How much does % weigh?', between: [0.2, 5], field: 'massG', perUnit: 1000 },
     read: (rig) => (onFloor(rig) ? kg(rig.support!.gear.massG) : null)
   },
-  legsHeight: {
-    name: 'height of the camera on the legs',
+  supportHeight: {
+    name: 'height of the camera on the support',
     unit: 'm',
     source: 'support',
     asks: { question: 'How high does % rise?', between: [0.2, 1.5], field: 'heightMaxM' },
@@ -58,8 +58,8 @@ export const stabilityRows = {
         : Math.min(most, sits ? EYE_LEVEL_M.seated : EYE_LEVEL_M.standing);
     }
   },
-  legsRadius: {
-    name: 'foot radius of the legs',
+  supportFootRadius: {
+    name: 'foot radius of the support',
     unit: 'm',
     source: 'support',
     asks: {
@@ -82,9 +82,9 @@ export const stabilityRows = {
     read: ({ lens }) => (lens?.gear ? kg(lens.gear.massG) : null)
   },
   tipAngle: {
-    name: 'lean at which the legs tip',
+    name: 'tip angle',
     unit: '°',
-    from: ['legsRadius', 'legsMass', 'legsHeight', 'loadOnSupport', 'lensMass'],
+    from: ['supportFootRadius', 'supportMass', 'supportHeight', 'loadOnSupport', 'lensMass'],
     whenAbsent: 0,
     relation: 'atan((r/2 − e)/h), h = Σmz/Σm',
     compute: (radius, legs, height, load, lens) =>
@@ -176,13 +176,13 @@ export const stabilityRows = {
         false
       )
   },
-  ballast: {
+  sandbag: {
     name: 'bags of sand or water',
     unit: 'kg',
     source: 'kit',
     read: ({ kit }) => {
       let sum = 0;
-      for (const { gear, line } of kit.of('ballast')) sum += (gear.filledKg ?? 0) * line.quantity;
+      for (const { gear, line } of kit.of('sandbag')) sum += (gear.filledKg ?? 0) * line.quantity;
       return sum;
     }
   },
@@ -233,7 +233,7 @@ export const stabilityRows = {
   lampTipWind: {
     name: 'wind that tips the lamp',
     unit: 'm/s',
-    from: ['lampMass', 'standMass', 'ballast', 'standRadius', 'keyRadius', 'standHeight'],
+    from: ['lampMass', 'standMass', 'sandbag', 'standRadius', 'keyRadius', 'standHeight'],
     relation: '√(m·g·(r/2)/(½·1.2·Cd·A·H))',
     compute: (lamp, stand, bag, radius, source, height) =>
       tippingWindMps(lamp! + stand! + bag!, radius!, DOME_DRAG, Math.PI * source! ** 2, height!)
@@ -269,5 +269,5 @@ export const stabilityRows = {
   }
 } satisfies FigureRows;
 
-/** Kinds that are not in the bag on the way. */
-export const staysAtHome: ReadonlySet<string> = new Set(['computer', 'drive', 'reader', 'ballast']);
+/** Kinds that are not in the kit on the way. */
+export const staysAtHome: ReadonlySet<string> = new Set(['computer', 'drive', 'reader', 'sandbag']);

@@ -64,7 +64,7 @@ describe('figures in words', () => {
     [0.5, 's', '0.5 s'],
     [95, 'min', '95 min'],
     [284, 'min', '4 h 44 min'],
-    [Infinity, 'min', 'without end'],
+    [Infinity, 'min', 'unlimited'],
     [1.5, 'f/', 'f/1.5'],
     [13.4, 'f/', 'f/13'],
     [0.65, 'm', '0.65 m'],

@@ -22,7 +22,7 @@ function fullBag(change: (project: Project, scene: Scene) => void = () => undefi
   activePlan(project).lines.push(
     line('cobberly-cobble-ball'),
     line('brackenholt-tile-12'),
-    ...(['computer', 'monitor', 'sun panel', 'recorder', 'ballast', 'charger'] as const).map(
+    ...(['computer', 'monitor', 'solar panel', 'recorder', 'sandbag', 'charger'] as const).map(
       (kind) => line(catalogue.ofKind(kind)[0]!.id)
     )
   );
@@ -37,17 +37,17 @@ const worlds: Project[] = [
   demoProject(),
   fullBag(),
   fullBag((project, { angles }) => {
-    angles[0]!.cameraPlace = 'floor';
-    swap(project, 'nibsworth-hob-legs-wide', 'cobberly-meadow-legs-bare');
+    angles[0]!.cameraPlace = 'tripod';
+    swap(project, 'nibsworth-hob-mini-tripod-wide', 'cobberly-meadow-tripod-bare');
   }),
   fullBag((project) => {
     walkOutside(project);
-    activePlan(project).lines.push(...all('filter'), ...all('ring'));
+    activePlan(project).lines.push(...all('filter'), ...all('step-up ring'));
   }),
   fullBag((project) => {
     walkOutside(project);
     activePlan(project).lines.push(line(catalogue.ofKind('filter').find(isFixed)!.id));
-    activePlan(project).lines.push(...all('ring'));
+    activePlan(project).lines.push(...all('step-up ring'));
   }),
   fullBag((project, scene) => {
     delete scene.room;
@@ -56,7 +56,7 @@ const worlds: Project[] = [
   fullBag((project, scene) => {
     scene.daysWithoutSocket = 2;
     swap(project, 'dunmarrow-burr', 'withrick-thimble-one');
-    activePlan(project).lines.push(...all('bank'), ...all('cable'));
+    activePlan(project).lines.push(...all('power bank'), ...all('cable'));
   }),
   fullBag((project) => {
     swap(project, 'dunmarrow-burr', catalogue.ofKind('microphone').find(isDesk)!.id);
@@ -67,10 +67,10 @@ const worlds: Project[] = [
     activePlan(project).lines.push(
       ...catalogue
         .ofKind('support')
-        .filter(({ form, footRadiusM }) => form === 'boom' && footRadiusM !== undefined)
+        .filter(({ form, footRadiusM }) => form === 'boom arm' && footRadiusM !== undefined)
         .map(({ id }) => line(id))
     );
-    setRig(project, { micPlace: 'boom' });
+    setRig(project, { micPlace: 'boom arm' });
   })
 ];
 function isFixed({ form, threadMm }: GearOf<'filter'>): boolean {

@@ -70,7 +70,7 @@ export function partOfLeaf(
     support: rig.support,
     filter: rig.filter,
     card: rig.kit.of('card')[0],
-    cell: rig.kit.of('cell')[0] ?? rig.body,
+    battery: rig.kit.of('battery')[0] ?? rig.body,
     lens: undefined,
     kit: undefined,
     brief: undefined,

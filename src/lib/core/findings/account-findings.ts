@@ -19,16 +19,16 @@ export const accountFindings: PlanFindingRow[] = [
           has: money.firmMinor,
           needs: money.spendableMinor,
           unit: 'money',
-          title: () => `${formatMoney(eaten, money.currency)} of what is kept back is eaten`,
+          title: () => `${formatMoney(eaten, money.currency)} of the amount set aside is used up`,
           why: () =>
-            `The lines add up to ${formatMoney(money.firmMinor, money.currency)}: within the limit of ${formatMoney(money.limitMinor, money.currency)}, but ${formatMoney(money.reserveMinor, money.currency)} were to be kept back for what is forgotten.`
+            `The lines add up to ${formatMoney(money.firmMinor, money.currency)}: within the limit of ${formatMoney(money.limitMinor, money.currency)}, but ${formatMoney(money.reserveMinor, money.currency)} were to be set aside for what is forgotten.`
         }
       ];
     },
     propose: (context) => [
       ...waysToSave(context, context.money.lines),
       {
-        label: `Keep back ${formatMoney(context.money.limitMinor - context.money.firmMinor, context.money.currency, { short: true })}`,
+        label: `Set aside ${formatMoney(context.money.limitMinor - context.money.firmMinor, context.money.currency, { short: true })}`,
         act: {
           type: 'set project',
           patch: { reserveMinor: context.money.limitMinor - context.money.firmMinor }

@@ -12,7 +12,7 @@ import type { PlacedRig } from '../rigs/placed-rig';
 import type { AngleFindingRow } from './finding';
 import { addOne, cheapestOf, oneMoreOf, setRig, swapTo } from './part-candidates';
 
-/** A flat picture this far above the ordinary lowest sensitivity wants that much more filter. */
+/** A flat picture this far above the ordinary base ISO needs that much more filter. */
 const stopsBetween = (high: number, low: number) => Math.log2(high / low);
 
 /** The pieces that let weather in: an adapter without seals, or the open flap of a plug. */
@@ -56,13 +56,13 @@ export const bodyCareFindings: AngleFindingRow[] = [
       return {
         severity: 'note',
         lineIds: [rig.body.line.id, rig.mic!.line.id],
-        title: () => `${rig.scene.name}: the strap rings clink`,
+        title: () => `${rig.scene.name}: loose strap rings rattle near the microphone`,
         why: () =>
           `${fullName(rig.body!.gear)} carries loose rings a hand’s breadth from the microphone on the shoe. Tape them down, tie them, or take them off.`
       };
     },
     propose: (context) => [
-      addOne(context, 'sundry', (gear) => gear.use === 'ties' || gear.use === 'tape')
+      addOne(context, 'small item', (gear) => gear.use === 'ties' || gear.use === 'tape')
     ]
   },
   {
@@ -79,7 +79,7 @@ export const bodyCareFindings: AngleFindingRow[] = [
         has: 1,
         needs: 2,
         unit: 'count',
-        title: () => `${rig.scene.name} cannot be repeated and is recorded once`,
+        title: () => `${rig.scene.name} cannot be repeated and has a single recording`,
         why: () =>
           `${fullName(rig.body!.gear)} writes to one card at a time here; if that card fails, nothing is left of the day.`
       };
@@ -136,11 +136,11 @@ export const bodyCareFindings: AngleFindingRow[] = [
           context.shelf,
           context.project,
           'microphone',
-          (gear) => gear.form === 'lapel wireless' && gear.recordsItself === true
+          (gear) => gear.form === 'lavalier wireless' && gear.recordsItself === true
         ),
         label: (gear) => `Record the voice in ${gear.model}`,
         act: (line) => ({
-          type: 'together',
+          type: 'batch',
           acts: [
             { type: 'add line', line },
             setRig(context, { micLineId: line.id, micPlace: undefined })
@@ -182,23 +182,23 @@ export const bodyCareFindings: AngleFindingRow[] = [
     code: 'B14',
     family: 'body',
     scope: 'angle',
-    about: 'a flat picture raises the lowest sensitivity and wants grading',
+    about: 'a flat picture raises the base ISO and wants grading',
     reads: [],
     judge: (rig) => {
       const profile = rig.body?.gear.profiles?.find(({ name }) => name === rig.said?.profile);
       const base = rig.body?.gear.baseIso;
       if (profile?.flat !== true || base === undefined) return undefined;
-      const stops = Math.max(0, stopsBetween(profile.lowestIso, base));
+      const stops = Math.max(0, stopsBetween(profile.baseIso, base));
       return {
         severity: 'note',
         lineIds: [rig.body!.line.id],
         figure: 'baseIso',
-        has: profile.lowestIso,
+        has: profile.baseIso,
         needs: base,
         unit: 'ISO',
-        title: () => `${profile.name} wants ${figureWords(stops, 'stops')} more filter`,
+        title: () => `${profile.name} needs ${figureWords(stops, 'stops')} more filter`,
         why: () =>
-          `It keeps more range but begins at ISO ${profile.lowestIso} instead of ${base}, and every clip has to be graded before it is watched.`
+          `It keeps more range but begins at ISO ${profile.baseIso} instead of ${base}, and every clip has to be graded before it is watched.`
       };
     },
     propose: (context) => {
@@ -239,13 +239,13 @@ export const bodyCareFindings: AngleFindingRow[] = [
         unit: 'min',
         title: () => 'Shade, a cage or a fan would carry the take',
         why: () =>
-          `${fullName(rig.body!.gear)} gets too hot after ${minutesWords(minutes)} to ${minutesWords(figureAt(record, figureIndex.heatMinutesMost)!)}, about; kept cool it lasts ${minutesWords(relieved)} or more. Turn the screen off the body as well.`
+          `${fullName(rig.body!.gear)} overheats after ${minutesWords(minutes)} to ${minutesWords(figureAt(record, figureIndex.heatMinutesMost)!)}, about; kept cool it lasts ${minutesWords(relieved)} or more. Turn the screen off the body as well.`
       };
     },
     propose: (context) => [
-      addOne(context, 'sundry', (gear) => gear.use === 'shade'),
+      addOne(context, 'small item', (gear) => gear.use === 'shade'),
       addOne(context, 'cage', (gear) => gear.fitsBodyId === context.rig.body!.gear.id),
-      addOne(context, 'sundry', (gear) => gear.use === 'fan')
+      addOne(context, 'small item', (gear) => gear.use === 'fan')
     ]
   }
 ];

@@ -76,11 +76,11 @@ export const bodyFindings: AngleFindingRow[] = [
       if (!by) return undefined;
       const says = {
         shoe: [
-          'The microphone hides the flipped screen',
+          'The microphone blocks the flip-up screen',
           `The screen of ${fullName(rig.body!.gear)} flips up behind the shoe, where ${rig.mic && fullName(rig.mic.gear)} sits.`
         ],
         plate: [
-          'The plate hides the flipped screen',
+          'The plate blocks the flip-down screen',
           `The screen of ${fullName(rig.body!.gear)} flips down onto the plate of the support.`
         ],
         side: [
@@ -104,7 +104,7 @@ export const bodyFindings: AngleFindingRow[] = [
       const sideArms = cheapestOf(
         shelf,
         project,
-        'coupling',
+        'thread adapter',
         (gear) => gear.movesShoeAside === true
       );
       return [
@@ -113,13 +113,15 @@ export const bodyFindings: AngleFindingRow[] = [
         {
           parts: sideArms,
           label: (gear) => `Side arm: ${gear.model}`,
-          act: (line) => ({ type: 'together', acts: [{ type: 'add line', line }, aside] })
+          act: (line) => ({ type: 'batch', acts: [{ type: 'add line', line }, aside] })
         },
         {
-          parts: cheapestOf(shelf, project, 'microphone', (gear) => gear.form.startsWith('lapel')),
+          parts: cheapestOf(shelf, project, 'microphone', (gear) =>
+            gear.form.startsWith('lavalier')
+          ),
           label: (gear) => `Lapel: ${gear.model}`,
           act: (line) => ({
-            type: 'together',
+            type: 'batch',
             acts: [
               { type: 'add line', line },
               setRig(context, { micLineId: line.id, micPlace: undefined })
@@ -212,7 +214,7 @@ export const bodyFindings: AngleFindingRow[] = [
         unit: 'min',
         title: () =>
           hot
-            ? `Too hot after about ${minutesWords(limit)}`
+            ? `Overheats after about ${minutesWords(limit)}`
             : `Clips end after ${minutesWords(limit)}`,
         why: () =>
           hot
@@ -233,7 +235,7 @@ export const bodyFindings: AngleFindingRow[] = [
       return [
         ...(hot
           ? [
-              addOne(context, 'sundry', (gear) => gear.use === 'fan' || gear.use === 'shade'),
+              addOne(context, 'small item', (gear) => gear.use === 'fan' || gear.use === 'shade'),
               addOne(context, 'cage', (gear) => gear.fitsBodyId === rig.body!.gear.id)
             ]
           : []),
@@ -280,7 +282,7 @@ export const bodyFindings: AngleFindingRow[] = [
           needs: 1,
           unit: 'count',
           lineIds: bodyLine(rig),
-          title: () => 'No lead carries the picture out',
+          title: () => 'No cable for the video output',
           why: () =>
             isMissingPort(unjoined)
               ? `${fullName(unjoined.part.gear)} has no picture ${unjoined.role === 'videoOut' ? 'output' : 'input'}.`
@@ -306,7 +308,7 @@ export const bodyFindings: AngleFindingRow[] = [
         return {
           severity: 'note',
           lineIds,
-          title: () => 'Nobody says whether the live picture is clean',
+          title: () => 'It is not stated whether the live picture is clean',
           why: () =>
             `Ask before paying: does ${fullName(body.gear)} send a picture without menus over HDMI, or show up as a camera over USB?`
         };
@@ -320,7 +322,7 @@ export const bodyFindings: AngleFindingRow[] = [
         unit: 'count',
         title: () => 'The computer cannot take the picture',
         why: () =>
-          `${fullName(body.gear)} sends a clean picture over HDMI, but nothing in the bag brings it into the computer.`
+          `${fullName(body.gear)} sends a clean picture over HDMI, but nothing in the kit brings it into the computer.`
       };
     },
     propose: (context) => {

@@ -6,7 +6,7 @@ import { minutesWords } from '../figures/figure-words';
 import type { AngleFindingRow } from './finding';
 import { cheapestOf, setRig, swapFor } from './part-candidates';
 
-/** Takes from here on are a session: nobody wants to count cells in them. */
+/** Takes from here on are a session: nobody wants to count batteries in them. */
 const SESSION_MIN = 45;
 
 /** What fails a body in the hand, in a long session and on the move. */
@@ -29,7 +29,7 @@ export const bodyHoldFindings: AngleFindingRow[] = [
         lineIds: [rig.body.line.id],
         title: () => `${rig.scene.name}: the focus does not follow a face`,
         why: () =>
-          `${fullName(rig.body!.gear)} does not follow faces in this mode, and alone before the lens nobody pulls the focus.`
+          `${fullName(rig.body!.gear)} does not follow faces in this mode, and alone before the lens nobody pulls focus.`
       };
     },
     propose: ({ rig, shelf, project }) => {
@@ -69,7 +69,7 @@ export const bodyHoldFindings: AngleFindingRow[] = [
         !body ||
         !rig.hasSocket ||
         scene.longestTakeMin < SESSION_MIN ||
-        body.gear.runsFromMainsBlock !== false ||
+        body.gear.runsFromMainsAdapter !== false ||
         body.gear.runsFromUsb !== false
       )
         return undefined;
@@ -81,7 +81,7 @@ export const bodyHoldFindings: AngleFindingRow[] = [
         unit: 'yes/no',
         title: () => `${body.gear.model} cannot run from the socket`,
         why: () =>
-          `${scene.name} has takes of ${minutesWords(scene.longestTakeMin)} beside a socket, and neither a mains block nor USB keeps ${fullName(body.gear)} going.`
+          `${scene.name} has takes of ${minutesWords(scene.longestTakeMin)} beside a socket, and neither a mains adapter nor USB keeps ${fullName(body.gear)} going.`
       };
     },
     propose: ({ rig, shelf, project }) => [
@@ -90,7 +90,7 @@ export const bodyHoldFindings: AngleFindingRow[] = [
           shelf,
           project,
           'body',
-          (gear) => gear.runsFromMainsBlock === true || gear.runsFromUsb === true
+          (gear) => gear.runsFromMainsAdapter === true || gear.runsFromUsb === true
         ),
         label: (gear) => `Swap to ${gear.model}`,
         act: swapFor(rig.body!.line.id)
@@ -116,9 +116,9 @@ export const bodyHoldFindings: AngleFindingRow[] = [
         has: 0,
         needs: 1,
         unit: 'count',
-        title: () => `${rig.scene.name}: every step shakes the picture`,
+        title: () => `${rig.scene.name}: no stabilisation while walking`,
         why: () =>
-          `Neither ${fullName(rig.body!.gear)} nor the lens steadies it. Steadying it electronically afterwards crops, and leaves the smear of each step.`
+          `Neither ${fullName(rig.body!.gear)} nor the lens is stabilised, so every step shakes the picture. Electronic stabilisation afterwards crops it, and the motion blur of each step stays.`
       };
     },
     propose: (context) => {

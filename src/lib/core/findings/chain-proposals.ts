@@ -33,7 +33,7 @@ export function chainProposal(
   return [
     {
       label: `Add ${bought.map(({ gear }) => gear.model).join(' + ')}`,
-      act: { type: 'together', acts }
+      act: { type: 'batch', acts }
     }
   ];
 }

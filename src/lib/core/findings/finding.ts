@@ -10,7 +10,7 @@ import type { MoneyStatement } from '../money/statement';
 import type { Kit } from '../rigs/kit';
 import type { PlacedRig } from '../rigs/placed-rig';
 
-/** `stop` cannot work or is unsafe; `warn` works at a cost; `note` worth knowing. */
+/** `stop` cannot work or is unsafe; `warn` works at a cost; `note` good to know. */
 export const severities = ['note', 'warn', 'stop'] as const;
 export type Severity = (typeof severities)[number];
 

@@ -30,12 +30,17 @@ function lampMinutes(rig: PlacedRig, lamp: PlacedLamp): number | undefined {
   const { gear, line } = lamp.part;
   if (rig.hasSocket && gear.runsFromMains) return Infinity;
   if (gear.drawW === undefined) return undefined;
-  const cells = rig.kit
-    .of('cell')
-    .filter((cell) => gear.cellType !== undefined && cell.gear.cellType === gear.cellType);
+  const batteries = rig.kit
+    .of('battery')
+    .filter(
+      (battery) => gear.batteryType !== undefined && battery.gear.batteryType === gear.batteryType
+    );
   const wattHours =
-    (gear.internalCellWh ?? 0) * line.quantity +
-    cells.reduce((sum, cell) => sum + (cell.gear.energyWh ?? 0) * cell.line.quantity, 0);
+    (gear.internalBatteryWh ?? 0) * line.quantity +
+    batteries.reduce(
+      (sum, battery) => sum + (battery.gear.energyWh ?? 0) * battery.line.quantity,
+      0
+    );
   return (60 * wattHours) / gear.drawW;
 }
 
@@ -63,7 +68,7 @@ export const lampFindings: AngleFindingRow[] = [
     },
     propose: ({ rig, shelf, project }) => [
       {
-        label: `Leave ${rig.fillLamp!.part.gear.model} out`,
+        label: `Remove ${rig.fillLamp!.part.gear.model} from kit`,
         act: { type: 'remove line', lineId: rig.fillLamp!.part.line.id }
       },
       {
@@ -107,7 +112,7 @@ export const lampFindings: AngleFindingRow[] = [
           'lamp',
           (gear) =>
             (rig.hasSocket && gear.runsFromMains === true) ||
-            (gear.internalCellWh ?? 0) > (rig.keyLamp!.part.gear.internalCellWh ?? 0)
+            (gear.internalBatteryWh ?? 0) > (rig.keyLamp!.part.gear.internalBatteryWh ?? 0)
         ),
         label: (gear) => `Swap to ${gear.model}`,
         act: swapFor(rig.keyLamp!.part.line.id)

@@ -52,7 +52,7 @@ export const lensFindings: AngleFindingRow[] = [
           lineIds,
           title: () => `${need.fromPorts[0]!.type} lens, ${need.toPorts[0]!.type} body`,
           why: () =>
-            `${rig.lens!.name} does not mount on ${fullName(rig.body!.gear)}, and no adapter is in the bag.`
+            `${rig.lens!.name} does not mount on ${fullName(rig.body!.gear)}, and no adapter is in the kit.`
         };
       }
       const lame = chain.parts.find(
@@ -207,9 +207,9 @@ export const lensFindings: AngleFindingRow[] = [
         has: rig.apertureN!,
         needs: need,
         unit: 'f/',
-        title: () => `${rig.scene.name}: nose and ears are not both sharp`,
+        title: () => `${rig.scene.name}: nose and ears are not both in focus`,
         why: () =>
-          `At ${lengthWords(rig.angle.distanceM, rig.project.units)} and ${figureWords(rig.focalLengthMm!, 'mm')} a face from nose to ears wants ${figureWords(need, 'f/')}; the lens stands at ${figureWords(rig.apertureN!, 'f/')}.`
+          `At ${lengthWords(rig.angle.distanceM, rig.project.units)} and ${figureWords(rig.focalLengthMm!, 'mm')} a face from nose to ears needs ${figureWords(need, 'f/')}; the lens stands at ${figureWords(rig.apertureN!, 'f/')}.`
       };
     },
     propose: (context) => {

@@ -14,7 +14,7 @@ import { cheapestOf, setRig, swapFor } from './part-candidates';
 /** Half a stop of missing density drowns in the metering. */
 const DENSITY_TOLERANCE_STOPS = 0.5;
 const DENSITY_STOP_FROM_STOPS = 3;
-/** Past the usable sensitivity by this much the picture is lost. */
+/** Past the highest usable ISO by this much the picture is lost. */
 const ISO_LOST_STOPS = 2;
 
 /** Too little light for the lens, or too much. */
@@ -29,7 +29,7 @@ export const lensLightFindings: AngleFindingRow[] = [
       const margin = figureAt(record, figureIndex.isoMargin);
       if (margin === undefined || margin >= 0) return undefined;
       const needed = figureAt(record, figureIndex.isoNeededDim)!;
-      const usable = figureAt(record, figureIndex.usableIso)!;
+      const usable = figureAt(record, figureIndex.highestUsableIso)!;
       return {
         severity: margin < -ISO_LOST_STOPS ? 'stop' : 'warn',
         lineIds: [...lensLine(rig), ...(rig.body ? [rig.body.line.id] : [])],
@@ -39,7 +39,7 @@ export const lensLightFindings: AngleFindingRow[] = [
         unit: 'ISO',
         title: () => `${rig.scene.name}: too dark for ${figureWords(rig.apertureN!, 'f/')}`,
         why: () =>
-          `${figureWords(figureAt(record, figureIndex.faceDim)!, 'lx')} on the face wants ${Number.isFinite(needed) ? figureWords(needed, 'ISO') : 'more than any sensitivity'}; ${fullName(rig.body!.gear)} bears about ${figureWords(usable, 'ISO')}.`
+          `${figureWords(figureAt(record, figureIndex.faceDim)!, 'lx')} on the face needs ${Number.isFinite(needed) ? figureWords(needed, 'ISO') : 'more than any ISO'}; ${fullName(rig.body!.gear)} is clean up to about ${figureWords(usable, 'ISO')}.`
       };
     },
     propose: (context) => {
@@ -58,7 +58,7 @@ export const lensLightFindings: AngleFindingRow[] = [
           parts: cheapestOf(shelf, project, 'lamp'),
           label: (gear) => `${ownLight ? 'Add' : 'Light it with'} ${gear.model}`,
           act: (line) => ({
-            type: 'together',
+            type: 'batch',
             acts: [
               { type: 'add line', line },
               { type: 'change scene', sceneId: rig.scene.id, patch: { lightSource: 'lamps' } }
@@ -98,7 +98,7 @@ export const lensLightFindings: AngleFindingRow[] = [
         needs: need,
         unit: 'stops',
         title: () =>
-          `${rig.scene.name}: the bright end at ${figureWords(rig.apertureN!, 'f/')} wants ${figureWords(need, 'stops')}`,
+          `${rig.scene.name}: needs ${figureWords(need, 'stops')} of ND at ${figureWords(rig.apertureN!, 'f/')} in the brightest light`,
         why: () => {
           if (rig.filter && !rig.filterFits) {
             return thread === undefined
@@ -107,7 +107,7 @@ export const lensLightFindings: AngleFindingRow[] = [
           }
           return rig.filter
             ? `${fullName(rig.filter.gear)} takes ${figureWords(most, 'stops')}; the rest blows out or costs the shutter.`
-            : `No neutral density is in the bag: in ${figureWords(figureAt(record, figureIndex.lightBright)!, 'lx')} the picture blows out, or the shutter turns motion choppy.`;
+            : `No neutral density is in the kit: in ${figureWords(figureAt(record, figureIndex.lightBright)!, 'lx')} the picture blows out, or the shutter turns motion choppy.`;
         }
       };
     },
@@ -131,7 +131,7 @@ export const lensLightFindings: AngleFindingRow[] = [
         );
         if (
           apertureN !== undefined &&
-          apertureN <= Math.min(cap, rig.lens?.apertureLeastN ?? Infinity)
+          apertureN <= Math.min(cap, rig.lens?.apertureSmallestN ?? Infinity)
         ) {
           proposals.push({
             label: `Stop down to f/${apertureN}`,
@@ -141,7 +141,7 @@ export const lensLightFindings: AngleFindingRow[] = [
       }
       const smallest = [...apertureSteps]
         .reverse()
-        .find((step) => step <= Math.min(cap, rig.lens?.apertureLeastN ?? Infinity));
+        .find((step) => step <= Math.min(cap, rig.lens?.apertureSmallestN ?? Infinity));
       if (smallest !== undefined && smallest > rig.apertureN!) {
         proposals.push({
           label: `Stop down to f/${smallest}`,
@@ -171,7 +171,7 @@ export const lensLightFindings: AngleFindingRow[] = [
         ) {
           proposals.push({
             label: `${ring.label} and stop down to f/${stopped}`,
-            act: { type: 'together', acts: [ring.act, setRig(context, { apertureN: stopped })] }
+            act: { type: 'batch', acts: [ring.act, setRig(context, { apertureN: stopped })] }
           });
         }
       }

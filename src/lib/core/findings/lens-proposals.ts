@@ -13,7 +13,7 @@ export function useLens(context: AngleContext, lineId: string): Act {
   return setRig(context, { lensLineId: lineId, focalLengthMm: undefined, apertureN: undefined });
 }
 
-/** A lens the kit has, else another of the shelf in the lens's place; an owned one stays in the bag. */
+/** A lens the kit has, else another of the shelf in the lens's place; an owned one stays in the kit. */
 export function otherLens(context: AngleContext, passes: (gear: LensGear) => boolean): Proposal[] {
   const { rig, shelf, project } = context;
   if (!rig.lens || rig.lens.builtIn) return [];
@@ -33,7 +33,7 @@ export function otherLens(context: AngleContext, passes: (gear: LensGear) => boo
       parts: cheapestOf(shelf, project, 'lens', fits),
       label: (gear) => (owned ? `Add ${gear.model}` : `Swap to ${gear.model}`),
       act: (line) => ({
-        type: 'together',
+        type: 'batch',
         acts: [
           owned ? { type: 'add line', line } : swapFor(lineId)(line),
           useLens(context, line.id)

@@ -78,7 +78,7 @@ export const lensUseFindings: AngleFindingRow[] = [
         unit: 'f/',
         title: () => `${rig.scene.name}: not everyone is sharp`,
         why: () =>
-          `Focused at ${lengthWords(figureAt(record, figureIndex.rowFocus)!, rig.project.units)} the whole row wants ${figureWords(need, 'f/')}; the lens stands at ${figureWords(rig.apertureN!, 'f/')}.`
+          `Focused at ${lengthWords(figureAt(record, figureIndex.rowFocus)!, rig.project.units)} the whole row needs ${figureWords(need, 'f/')}; the lens stands at ${figureWords(rig.apertureN!, 'f/')}.`
       };
     },
     propose: (context) => {
@@ -141,7 +141,7 @@ export const lensUseFindings: AngleFindingRow[] = [
     code: 'B2',
     family: 'body',
     scope: 'angle',
-    about: 'daylight drowns the monitor',
+    about: 'the monitor is too dark for this light',
     reads: [],
     judge: (rig, record) => {
       const contrast = figureAt(record, figureIndex.screenContrast);
@@ -157,7 +157,7 @@ export const lensUseFindings: AngleFindingRow[] = [
         unit: '×',
         title: () => `${monitor.gear.model} is too dark for ${rig.scene.name}`,
         why: () =>
-          `In ${figureWords(figureAt(record, figureIndex.lightBright)!, 'lx')} its picture keeps a contrast of ${figureWords(contrast, '×')}; to frame by it ${MONITOR_CONTRAST.frame}× are wanted, to judge by it ${MONITOR_CONTRAST.judge}×.`
+          `In ${figureWords(figureAt(record, figureIndex.lightBright)!, 'lx')} its picture keeps a contrast of ${figureWords(contrast, '×')}; to frame by it ${MONITOR_CONTRAST.frame}× are needed, to judge by it ${MONITOR_CONTRAST.judge}×.`
       };
     },
     propose: (context) => {
@@ -189,7 +189,8 @@ export const lensUseFindings: AngleFindingRow[] = [
         has: hold,
         needs: rig.scene.longestTakeMin,
         unit: 'min',
-        title: () => `${rig.scene.name}: an arm holds it for about ${minutesWords(hold)}`,
+        title: () =>
+          `${rig.scene.name}: the arm tires after about ${minutesWords(hold)} (takes of ${minutesWords(rig.scene.longestTakeMin)})`,
         why: () =>
           `${figureWords(figureAt(record, figureIndex.heldOut)!, 'kg', rig.project.units)} ${heldWords(figureAt(record, figureIndex.heldReach)!, rig.project.units)} pull ${figureWords(figureAt(record, figureIndex.armMoment)!, 'N·m')} at the shoulder; takes of ${minutesWords(rig.scene.longestTakeMin)} are wanted.`
       };

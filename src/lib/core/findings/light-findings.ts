@@ -24,7 +24,7 @@ export const lightFindings: AngleFindingRow[] = [
     about: 'too little light for the settings',
     reads: ['lightMargin'],
     judge: (rig, record) => {
-      if (!rig.scene.room || rig.scene.lightSource === 'as found') return undefined;
+      if (!rig.scene.room || rig.scene.lightSource === 'existing light') return undefined;
       const margin = figureAt(record, figureIndex.lightMargin);
       if (margin === undefined || margin >= -LIGHT_TOLERANCE_STOPS) return undefined;
       const have = figureAt(record, figureIndex.faceDim)!;
@@ -39,7 +39,7 @@ export const lightFindings: AngleFindingRow[] = [
         title: () =>
           `${rig.scene.name}: ${figureWords(have, 'lx')} of ${figureWords(need, 'lx')} wanted`,
         why: () =>
-          `At ${figureWords(rig.apertureN!, 'f/')} and ${figureWords(figureAt(record, figureIndex.shutter)!, 's')} a clean picture wants that much on the face; now it is made up with ${figureWords(figureAt(record, figureIndex.isoNeededDim)!, 'ISO')}.`
+          `At ${figureWords(rig.apertureN!, 'f/')} and ${figureWords(figureAt(record, figureIndex.shutter)!, 's')} a clean picture needs that much on the face; now it is made up with ${figureWords(figureAt(record, figureIndex.isoNeededDim)!, 'ISO')}.`
       };
     },
     propose: (context) => {
@@ -202,7 +202,7 @@ export const lightFindings: AngleFindingRow[] = [
         proposals.push({
           label: `Film at ${calmRate} frames`,
           act: {
-            type: 'together',
+            type: 'batch',
             acts: [
               { type: 'change scene', sceneId: rig.scene.id, patch: { fps: calmRate } },
               setRig(context, { shutterS: undefined })

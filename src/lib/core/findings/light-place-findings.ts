@@ -112,11 +112,11 @@ export const lightPlaceFindings: AngleFindingRow[] = [
           parts: cheapestOf(
             context.shelf,
             context.project,
-            'sundry',
+            'small item',
             (gear) => gear.use === 'foil'
           ),
           label: (gear) => `Block the window with ${gear.model}`,
-          act: (line) => ({ type: 'together', acts: [{ type: 'add line', line }, blocked] })
+          act: (line) => ({ type: 'batch', acts: [{ type: 'add line', line }, blocked] })
         }
       ];
     }
@@ -143,7 +143,7 @@ export const lightPlaceFindings: AngleFindingRow[] = [
             has: mass,
             needs: payload,
             unit: 'kg',
-            title: () => `${stand.gear.model} bears too little for ${rig.keyLamp!.part.gear.model}`,
+            title: () => `${stand.gear.model} cannot safely carry ${rig.keyLamp!.part.gear.model}`,
             why: () =>
               `The lamp weighs ${figureWords(mass, 'kg', rig.project.units)} and the stand may carry ${figureWords(payload, 'kg', rig.project.units)}, of which two thirds are prudent. What falls, falls on somebody: follow the maker’s manual.`
           };
@@ -169,7 +169,7 @@ export const lightPlaceFindings: AngleFindingRow[] = [
       const stand = lampStandOf(rig.kit)!;
       const mass = (rig.keyLamp!.part.gear.massG ?? 0) / 1000;
       return [
-        addOne(context, 'ballast'),
+        addOne(context, 'sandbag'),
         swapTo(
           context,
           'support',

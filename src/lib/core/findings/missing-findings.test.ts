@@ -33,27 +33,27 @@ describe('a part without which nothing is filmed', () => {
     ['No lens for Linnet II', (p) => without(p, 'pellamund-24-f-1-5')],
     ['Nothing carries the voice', (p) => without(p, 'dunmarrow-burr')],
     ['Nothing to record on', (p) => without(p, 'quillfeather-sd-128-v30')],
-    ['Nothing to stand the camera on', (p) => without(p, 'nibsworth-hob-legs-wide')],
+    ['Nothing to stand the camera on', (p) => without(p, 'nibsworth-hob-mini-tripod-wide')],
     [
       'Nothing holds the camera above',
       (p) => {
-        angle(p).cameraPlace = 'above';
+        angle(p).cameraPlace = 'overhead';
       }
     ],
     ['No lamp that runs here', (p) => without(p, lamp)],
-    ['The lamp has no stand', (p) => without(p, 'brackenholt-post-2')],
+    ['The lamp has no stand', (p) => without(p, 'brackenholt-stand-2')],
     [
       'No power for Linnet II',
       (p) => {
-        without(p, 'quillfeather-ember-16-cell-twin');
-        ownCopy<GearOf<'body'>>(p, body, (gear) => (gear.cellsIncluded = 0));
+        without(p, 'quillfeather-ember-16-battery-twin');
+        ownCopy<GearOf<'body'>>(p, body, (gear) => (gear.batteriesIncluded = 0));
       }
     ],
     [
-      'Nothing fills the Ember 16 cells',
+      'Nothing fills the Ember 16 batteries',
       (p) => {
         uncharged(p);
-        without(p, 'quillfeather-dish-ember-16-two-bays');
+        without(p, 'quillfeather-charger-ember-16-two-bays');
       }
     ]
   ])('%s', (title, change) => {
@@ -63,15 +63,15 @@ describe('a part without which nothing is filmed', () => {
   it('needs no support in the hand, and no lamp under the sky', () => {
     const walked = made((p) => {
       walkOutside(p);
-      without(p, 'nibsworth-hob-legs-wide');
+      without(p, 'nibsworth-hob-mini-tripod-wide');
       without(p, lamp);
     });
     expect(missing(walked)).toEqual([]);
   });
 
-  it('is no charger where another body fills the same cells over USB', () => {
+  it('is no charger where another body fills the same batteries over USB', () => {
     const two = made((p) => {
-      without(p, 'quillfeather-dish-ember-16-two-bays');
+      without(p, 'quillfeather-charger-ember-16-two-bays');
       uncharged(p);
       twoAtOnce(p, 'own-charging');
       ownCopy<GearOf<'body'>>(p, body, (gear) => {
@@ -79,7 +79,7 @@ describe('a part without which nothing is filmed', () => {
         gear.runsFromUsb = true;
       });
     });
-    expect(missing(two)).not.toContain('Nothing fills the Ember 16 cells');
+    expect(missing(two)).not.toContain('Nothing fills the Ember 16 batteries');
   });
 
   it('stops every scene that needs it, and each is named once', () => {
@@ -94,10 +94,10 @@ describe('a part without which nothing is filmed', () => {
     expect(finding!.why()).toContain('Talk, Second');
   });
 
-  it('of another lamp is the cell it runs from', () => {
+  it('of another lamp is the battery it runs from', () => {
     const idle = made((p) => {
       swap(p, lamp, 'own-lamp');
-      add(p, 'brackenholt-post-2-6-cushioned');
+      add(p, 'brackenholt-stand-2-6-cushioned');
       ownCopy<GearOf<'lamp'>>(p, 'brackenholt-tile-30', (gear) => {
         gear.id = 'own-lamp';
         gear.runsFromMains = false;

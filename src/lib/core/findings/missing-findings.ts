@@ -20,9 +20,9 @@ interface MissingRole {
   comesAlong?: true;
 }
 
-/** A lamp that is not in use runs all the same once it has the cell it takes. */
-const wantsCell = ({ form, cellType }: LampGear): boolean =>
-  form !== 'practical' && cellType !== undefined;
+/** A lamp that is not in use runs all the same once it has the battery it takes. */
+const takesBattery = ({ form, batteryType }: LampGear): boolean =>
+  form !== 'practical' && batteryType !== undefined;
 
 /** What no scene can do without, and the kit does not have. */
 function missingRoles({ rigs, kit, shelf, project }: PlanContext): MissingRole[] {
@@ -52,7 +52,7 @@ function missingRoles({ rigs, kit, shelf, project }: PlanContext): MissingRole[]
         kind: 'body',
         title: rig.index === 0 ? 'Nothing to film with' : 'Nothing to film the second angle with',
         why:
-          rig.index === 0 ? 'There is no body in the bag.' : 'Two angles at once need two bodies.',
+          rig.index === 0 ? 'There is no body in the kit.' : 'Two angles at once need two bodies.',
         proposals: () => add('body')
       }));
       continue;
@@ -64,8 +64,8 @@ function missingRoles({ rigs, kit, shelf, project }: PlanContext): MissingRole[]
         title: `No lens for ${body.gear.model}`,
         why:
           mount === undefined
-            ? `Nobody states which lenses ${fullName(body.gear)} takes, and none is in the bag.`
-            : `${fullName(body.gear)} takes ${mount} lenses and none is in the bag.`,
+            ? `It is not stated which lenses ${fullName(body.gear)} takes, and none is in the kit.`
+            : `${fullName(body.gear)} takes ${mount} lenses and none is in the kit.`,
         proposals: () =>
           mount === undefined ? [] : add('lens', (gear: { mount: string }) => gear.mount === mount)
       }));
@@ -76,8 +76,8 @@ function missingRoles({ rigs, kit, shelf, project }: PlanContext): MissingRole[]
         kind: 'microphone',
         title: unusable ? 'No microphone that goes here' : 'Nothing carries the voice',
         why: unusable
-          ? 'The microphones in the bag have no place in this scene.'
-          : 'There is no microphone in the bag.',
+          ? 'The microphones in the kit have no place in this scene.'
+          : 'There is no microphone in the kit.',
         proposals: () => [
           {
             parts: cheapestOf(
@@ -96,24 +96,25 @@ function missingRoles({ rigs, kit, shelf, project }: PlanContext): MissingRole[]
       miss('card', scene, () => ({
         kind: 'card',
         title: 'Nothing to record on',
-        why: `${fullName(body.gear)} records to ${slots.join(' or ')} and no card is in the bag.`,
+        why: `${fullName(body.gear)} records to ${slots.join(' or ')} and no card is in the kit.`,
         proposals: () => add('card', (gear: { cardKind: string }) => slots.includes(gear.cardKind))
       }));
     }
-    const { cellType } = body.gear;
+    const { batteryType } = body.gear;
     const powered =
-      body.gear.internalCellWh !== undefined ||
-      (body.gear.cellsIncluded ?? 0) > 0 ||
-      countPieces(kit.of('cell'), (gear) => gear.cellType === cellType) > 0 ||
+      body.gear.internalBatteryWh !== undefined ||
+      (body.gear.batteriesIncluded ?? 0) > 0 ||
+      countPieces(kit.of('battery'), (gear) => gear.batteryType === batteryType) > 0 ||
       (rig.hasSocket &&
-        countPieces(kit.of('mains block'), (gear) => gear.cellType === cellType) > 0) ||
-      (body.gear.runsFromUsb === true && kit.of('bank').length > 0);
+        countPieces(kit.of('mains adapter'), (gear) => gear.batteryType === batteryType) > 0) ||
+      (body.gear.runsFromUsb === true && kit.of('power bank').length > 0);
     if (!powered) {
-      miss('cell', scene, () => ({
-        kind: 'cell',
+      miss('battery', scene, () => ({
+        kind: 'battery',
         title: `No power for ${body.gear.model}`,
-        why: `${fullName(body.gear)} runs from ${cellType ?? 'a cell'} and none is in the bag.`,
-        proposals: () => add('cell', (gear: { cellType: string }) => gear.cellType === cellType)
+        why: `${fullName(body.gear)} runs from ${batteryType ?? 'a battery'} and none is in the kit.`,
+        proposals: () =>
+          add('battery', (gear: { batteryType: string }) => gear.batteryType === batteryType)
       }));
     }
     if (!rig.support && rig.index === 0 && angle.cameraPlace !== 'hand') {
@@ -121,31 +122,31 @@ function missingRoles({ rigs, kit, shelf, project }: PlanContext): MissingRole[]
       miss(`support ${angle.cameraPlace}`, scene, () => ({
         kind: 'support',
         title:
-          angle.cameraPlace === 'above'
+          angle.cameraPlace === 'overhead'
             ? 'Nothing holds the camera above'
-            : angle.cameraPlace === 'stick'
-              ? 'No stick to hold'
+            : angle.cameraPlace === 'extension pole'
+              ? 'No extension pole or grip'
               : 'Nothing to stand the camera on',
-        why: `The camera ${angle.cameraPlace === 'above' ? 'looks down from above' : angle.cameraPlace === 'stick' ? 'is held out on a stick' : `stands on the ${angle.cameraPlace}`} and the bag holds nothing for that.`,
+        why: `The camera ${angle.cameraPlace === 'overhead' ? 'looks down from above' : angle.cameraPlace === 'extension pole' ? 'is held out on an extension pole' : `stands on the ${angle.cameraPlace}`} and the kit has nothing for that.`,
         proposals: () => add('support', (gear: { form: string }) => forms.includes(gear.form))
       }));
     }
     if (scene.room && scene.lightSource === 'lamps' && !rig.keyLamp) {
-      const idle = kit.of('lamp').find(({ gear }) => wantsCell(gear))?.gear;
+      const idle = kit.of('lamp').find(({ gear }) => takesBattery(gear))?.gear;
       if (idle)
-        miss('lamp cell', scene, () => ({
+        miss('lamp battery', scene, () => ({
           comesAlong: true,
-          kind: 'cell',
+          kind: 'battery',
           title: `No power for ${idle.model}`,
-          why: `It runs from ${idle.cellType} here and none is in the bag.`,
+          why: `It runs from ${idle.batteryType} here and none is in the kit.`,
           proposals: () =>
-            add('cell', (gear: { cellType: string }) => gear.cellType === idle.cellType)
+            add('battery', (gear: { batteryType: string }) => gear.batteryType === idle.batteryType)
         }));
       else
         miss('lamp', scene, () => ({
           kind: 'lamp',
           title: 'No lamp that runs here',
-          why: 'This scene makes its own light and no lamp in the bag can run there.',
+          why: 'This scene makes its own light and no lamp in the kit can run there.',
           proposals: () => add('lamp')
         }));
     }
@@ -159,20 +160,21 @@ function missingRoles({ rigs, kit, shelf, project }: PlanContext): MissingRole[]
       }));
     }
   }
-  // Cells nobody can fill again.
+  // Batteries nobody can fill again.
   for (const body of kit.of('body')) {
-    const { cellType } = body.gear;
-    if (cellType === undefined) continue;
-    const fits = ({ gear }: { gear: { cellType?: string } }) => gear.cellType === cellType;
-    // A body that is charged over USB fills the cells of any other that takes the same.
+    const { batteryType } = body.gear;
+    if (batteryType === undefined) continue;
+    const fits = ({ gear }: { gear: { batteryType?: string } }) => gear.batteryType === batteryType;
+    // A body that is charged over USB fills the batteries of any other that takes the same.
     const fillsItself = kit.of('body').some((one) => fits(one) && one.gear.runsFromUsb === true);
-    if (fillsItself || !kit.of('cell').some(fits) || kit.of('charger').some(fits)) continue;
-    miss(`charger ${cellType}`, { id: '', name: 'every day' }, () => ({
+    if (fillsItself || !kit.of('battery').some(fits) || kit.of('charger').some(fits)) continue;
+    miss(`charger ${batteryType}`, { id: '', name: 'every day' }, () => ({
       comesAlong: true,
       kind: 'charger',
-      title: `Nothing fills the ${cellType} cells`,
-      why: `${body.gear.model} cannot be charged over USB and no charger is in the bag.`,
-      proposals: () => add('charger', (gear: { cellType: string }) => gear.cellType === cellType)
+      title: `Nothing fills the ${batteryType} batteries`,
+      why: `${body.gear.model} cannot be charged over USB and no charger is in the kit.`,
+      proposals: () =>
+        add('charger', (gear: { batteryType: string }) => gear.batteryType === batteryType)
     }));
   }
   return [...roles.values()];

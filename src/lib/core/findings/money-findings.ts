@@ -111,7 +111,7 @@ function overPocket(
     unit: 'money',
     lineIds: lines.filter((line) => line.pocket === pocket).map(({ line }) => line.id),
     title: () =>
-      `The ${pocket} pocket is ${formatMoney(firmMinor - limitMinor, currency)} over its share`,
+      `The ${pocket} pocket is ${formatMoney(firmMinor - limitMinor, currency)} over its limit`,
     why: () =>
       `It holds ${formatMoney(firmMinor, currency)} of the ${formatMoney(limitMinor, currency)} set for it.`
   };
@@ -131,10 +131,9 @@ export const moneyFindings: PlanFindingRow[] = [
           has: money.firmMinor,
           needs: money.spendableMinor,
           unit: 'money',
-          title: () =>
-            `${formatMoney(-money.remainingMinor, money.currency)} over what may be spent`,
+          title: () => `${formatMoney(-money.remainingMinor, money.currency)} over budget`,
           why: () =>
-            `The lines add up to ${formatMoney(money.firmMinor, money.currency)}; ${formatMoney(money.spendableMinor, money.currency)} may be spent once ${formatMoney(money.reserveMinor, money.currency)} is kept back.`
+            `The lines add up to ${formatMoney(money.firmMinor, money.currency)}; ${formatMoney(money.spendableMinor, money.currency)} may be spent once ${formatMoney(money.reserveMinor, money.currency)} is set aside.`
         }
       ];
     },
@@ -188,7 +187,7 @@ export const moneyFindings: PlanFindingRow[] = [
         lineIds: [line.id],
         title: () => `${gear ? fullName(gear) : 'A part that is gone from the shelf'} has no price`,
         why: () =>
-          `Nobody has stated a ${line.basis} price in ${money.currency}, so the total leaves it out.`
+          `There is no ${line.basis} price in ${money.currency}, so the total leaves it out.`
       }))
     ],
     propose: ({ plan, shelf, project }, held) => {

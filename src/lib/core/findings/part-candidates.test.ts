@@ -73,8 +73,8 @@ describe('what is proposed', () => {
     const add = addOne(context, 'card', ({ cardKind }) => cardKind === 'SD');
     expect(add.label(gear)).toBe(`Add ${gear.model}`);
     expect(add.parts.every((one) => one.kind === 'card' && one.cardKind === 'SD')).toBe(true);
-    expect(leaveOut(mic, 'Perch')).toEqual({
-      label: 'Leave Perch out',
+    expect(leaveOut(mic, 'Plover')).toEqual({
+      label: 'Leave Plover out',
       act: { type: 'remove line', lineId: mic.id }
     });
     expect(oneMoreOf({ ...mic, quantity: 2 })).toEqual({
@@ -94,12 +94,12 @@ describe('what is proposed', () => {
 describe('a chain that closes a joint', () => {
   it('is one act that takes all its parts, named in its label', () => {
     const open = calmKit();
-    without(open, 'nibsworth-lead-trrs-to-trs');
+    without(open, 'nibsworth-cable-trrs-to-trs');
     const { rig } = judged(open).angles[0]!;
     const context = { rig, shelf: shelfOf(open), project: open, plan: activePlan(open) };
     const [proposal, ...others] = chainProposals(context, 'microphone into body');
     expect(others).toEqual([]);
-    expect(proposal!.label).toBe('Add Lead TRRS to TRS');
+    expect(proposal!.label).toBe('Add Cable TRRS to TRS');
     const closed = applyAct(open, proposal!.act);
     expect(activePlan(closed).lines).toHaveLength(activePlan(open).lines.length + 1);
     expect(

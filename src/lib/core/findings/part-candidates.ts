@@ -36,7 +36,7 @@ export function newLine(plan: Plan, gear: GearItem, quantity = 1): PlanLine {
 /** Puts a new part in an old one's place, keeping the order of choosing. */
 export function swapFor(lineId: string): (line: PlanLine) => Act {
   return (line) => ({
-    type: 'together',
+    type: 'batch',
     acts: [
       { type: 'add line', line, before: lineId },
       { type: 'remove line', lineId }
@@ -72,7 +72,7 @@ export function addOne<K extends GearKind>(
 
 /** A line taken out of the plan. */
 export function leaveOut(line: PlanLine, model: string): SettingProposal {
-  return { label: `Leave ${model} out`, act: { type: 'remove line', lineId: line.id } };
+  return { label: `Remove ${model} from kit`, act: { type: 'remove line', lineId: line.id } };
 }
 
 /** One more piece of a line that is there already. */

@@ -1,53 +1,53 @@
 import { NIGHT_HOURS } from '../figures/away-rows';
-import { cellsFor } from '../figures/endurance-rows';
+import { batteriesFor } from '../figures/endurance-rows';
 import { figureAt } from '../figures/record';
 import { figureIndex } from '../figures/table';
 import { figureWords } from '../figures/figure-words';
 import type { GearItem, GearOf } from '../model/gear';
 import { bankEnergyAtPlugWh } from '../relations/power/bank';
-import { AGED_HEALTH } from '../relations/power/cell-minutes';
-import { CELL_INTO_CELL } from '../relations/power/off-grid';
+import { AGED_HEALTH } from '../relations/power/battery-minutes';
+import { BANK_INTO_BATTERY } from '../relations/power/off-grid';
 import type { AngleContext, AngleFindingRow, PartProposal } from './finding';
 import { addOne, cheapestOf, oneMoreOf } from './part-candidates';
 
-/** Filling cells again: by morning, and far from any socket. */
+/** Filling batteries again: by morning, and far from any socket. */
 export const powerAwayFindings: AngleFindingRow[] = [
   {
     code: 'P4',
     family: 'power',
     scope: 'angle',
     about: 'not all can be charged overnight',
-    reads: ['cellsByMorning'],
+    reads: ['batteriesByMorning'],
     judge: (rig, record) => {
-      const emptied = figureAt(record, figureIndex.cellsEmptied);
-      const full = figureAt(record, figureIndex.cellsByMorning);
-      const spare = figureAt(record, figureIndex.cellsSpareOfDay) ?? 0;
+      const emptied = figureAt(record, figureIndex.batteriesEmptied);
+      const full = figureAt(record, figureIndex.batteriesByMorning);
+      const spare = figureAt(record, figureIndex.spareBatteriesOfDay) ?? 0;
       if (!rig.hasSocket || emptied === undefined || full === undefined) return undefined;
       // Spares cover the next day; what they do not cover has to be full by morning.
       const needed = Math.max(0, emptied - spare);
-      if (emptied === 0 || full >= needed || figureAt(record, figureIndex.cellCount)! < emptied)
+      if (emptied === 0 || full >= needed || figureAt(record, figureIndex.batteryCount)! < emptied)
         return undefined;
       return {
         severity: 'warn',
-        lineIds: cellsFor(rig).map(({ line }) => line.id),
-        figure: 'cellsByMorning',
+        lineIds: batteriesFor(rig).map(({ line }) => line.id),
+        figure: 'batteriesByMorning',
         has: full,
         needs: needed,
         unit: 'count',
-        title: () => `${rig.scene.name}: ${full} of ${needed} cells are full by morning`,
+        title: () => `${rig.scene.name}: ${full} of ${needed} batteries are full by morning`,
         why: () =>
           `A day empties ${emptied}; left alone for ${NIGHT_HOURS} h as many fill as there are bays, at ${figureWords(figureAt(record, figureIndex.chargingHours)!, 'h')} each. Getting up to change them is the other way.`
       };
     },
     propose: (context) => {
       const { rig } = context;
-      const { cellType } = rig.body!.gear;
+      const { batteryType } = rig.body!.gear;
       return [
-        addOne(context, 'charger', (gear) => gear.cellType === cellType),
-        ...cellsFor(rig)
+        addOne(context, 'charger', (gear) => gear.batteryType === batteryType),
+        ...batteriesFor(rig)
           .slice(0, 1)
           .map(({ line, gear }) => ({ label: `One more ${gear.model}`, act: oneMoreOf(line) })),
-        addOne(context, 'cell', (gear) => gear.cellType === cellType)
+        addOne(context, 'battery', (gear) => gear.batteryType === batteryType)
       ];
     }
   },
@@ -71,29 +71,29 @@ export const powerAwayFindings: AngleFindingRow[] = [
         needs: need,
         unit: 'Wh',
         title: () =>
-          `${rig.scene.name}: power for ${figureWords(Math.floor(share * days * 10) / 10, 'days')} of ${figureWords(days, 'days')}`,
+          `${rig.scene.name}: batteries last ${figureWords(Math.floor(share * days * 10) / 10, 'days')} (needs ${figureWords(days, 'days')})`,
         why: () =>
-          `${figureWords(need, 'Wh')} are used before the next socket; cells, banks, sun and car give ${figureWords(have, 'Wh')}.`
+          `${figureWords(need, 'Wh')} are used before the next socket; batteries, banks, sun and car give ${figureWords(have, 'Wh')}.`
       };
     },
     propose: (context) => {
       const { rig } = context;
-      const { cellType } = rig.body!.gear;
+      const { batteryType } = rig.body!.gear;
       return [
-        manyOf(context, 'bank', (gear) =>
+        manyOf(context, 'power bank', (gear) =>
           gear.energyWh === undefined
             ? undefined
-            : bankEnergyAtPlugWh(gear.energyWh) * CELL_INTO_CELL
+            : bankEnergyAtPlugWh(gear.energyWh) * BANK_INTO_BATTERY
         ),
-        manyOf(context, 'cell', (gear) =>
-          gear.cellType === cellType && gear.energyWh !== undefined
+        manyOf(context, 'battery', (gear) =>
+          gear.batteryType === batteryType && gear.energyWh !== undefined
             ? gear.energyWh *
               figureAt(context.record, figureIndex.coldShare)! *
               (gear.otherMaker ? AGED_HEALTH : 1)
             : undefined
         ),
-        ...((rig.scene.sunHoursPerDay ?? 0) > 0 ? [addOne(context, 'sun panel')] : []),
-        ...cellsFor(rig)
+        ...((rig.scene.sunHoursPerDay ?? 0) > 0 ? [addOne(context, 'solar panel')] : []),
+        ...batteriesFor(rig)
           .slice(0, 1)
           .map(({ line, gear }) => ({ label: `One more ${gear.model}`, act: oneMoreOf(line) }))
       ];
@@ -102,7 +102,7 @@ export const powerAwayFindings: AngleFindingRow[] = [
 ];
 
 /** So many pieces of the cheapest part that the missing energy is there. */
-function manyOf<K extends 'bank' | 'cell'>(
+function manyOf<K extends 'power bank' | 'battery'>(
   { record, shelf, project }: AngleContext,
   kind: K,
   whEach: (gear: GearOf<K>) => number | undefined

@@ -1,4 +1,4 @@
-import { cellsFor } from '../figures/endurance-rows';
+import { batteriesFor } from '../figures/endurance-rows';
 import { figureAt } from '../figures/record';
 import { figureIndex } from '../figures/table';
 import { figureWords, minutesWords } from '../figures/figure-words';
@@ -15,25 +15,25 @@ function mainsOrBank({ rig, shelf, project }: AngleContext): Proposal[] {
   const { body } = rig;
   if (!body) return [];
   const proposals: Proposal[] = [];
-  const { drawW, cellType, runsFromMainsBlock, runsFromUsb } = body.gear;
+  const { drawW, batteryType, runsFromMainsAdapter, runsFromUsb } = body.gear;
   if (rig.hasSocket && drawW !== undefined) {
     proposals.push({
       parts: cheapestOf(
         shelf,
         project,
-        'mains block',
+        'mains adapter',
         (gear) =>
           (gear.outputW ?? 0) >= drawW &&
-          ((runsFromMainsBlock === true && gear.cellType === cellType) ||
-            (runsFromUsb === true && gear.cellType === USB_C))
+          ((runsFromMainsAdapter === true && gear.batteryType === batteryType) ||
+            (runsFromUsb === true && gear.batteryType === USB_C))
       ),
       label: (gear) => `Use ${gear.model}`
     });
   }
-  if ((runsFromUsb === true || runsFromMainsBlock === true) && drawW !== undefined) {
+  if ((runsFromUsb === true || runsFromMainsAdapter === true) && drawW !== undefined) {
     const watts = bankWattsNeeded(drawW);
     proposals.push({
-      parts: cheapestOf(shelf, project, 'bank', (gear) => (gear.outputW ?? 0) >= watts),
+      parts: cheapestOf(shelf, project, 'power bank', (gear) => (gear.outputW ?? 0) >= watts),
       label: (gear) => `Add ${gear.model}`
     });
   }
@@ -63,25 +63,25 @@ export const powerFindings: AngleFindingRow[] = [
         title: () =>
           `${rig.scene.name}: dark after ${minutesWords(have)} of a ${minutesWords(need)} take`,
         why: () =>
-          `One cell of ${figureWords(figureAt(record, figureIndex.cellEnergy)!, 'Wh')} at ${figureWords(figureAt(record, figureIndex.bodyDraw)!, 'W')} and ${figureWords(figureAt(record, figureIndex.temperature)!, '°C', rig.project.units)} lasts that long, and a cell cannot be changed within a take.`
+          `One battery of ${figureWords(figureAt(record, figureIndex.batteryEnergy)!, 'Wh')} at ${figureWords(figureAt(record, figureIndex.bodyDraw)!, 'W')} and ${figureWords(figureAt(record, figureIndex.temperature)!, '°C', rig.project.units)} lasts that long, and a battery cannot be changed within a take.`
       };
     },
     propose: (context) => {
       const { rig, shelf, project } = context;
-      const type = rig.body?.gear.cellType;
-      const cells = cellsFor(rig);
-      const best = Math.max(0, ...cells.map(({ gear }) => gear.energyWh ?? 0));
+      const type = rig.body?.gear.batteryType;
+      const batteries = batteriesFor(rig);
+      const best = Math.max(0, ...batteries.map(({ gear }) => gear.energyWh ?? 0));
       return [
         ...mainsOrBank(context),
         {
           parts: cheapestOf(
             shelf,
             project,
-            'cell',
-            (gear) => gear.cellType === type && (gear.energyWh ?? 0) > best
+            'battery',
+            (gear) => gear.batteryType === type && (gear.energyWh ?? 0) > best
           ),
-          label: (gear) => `${cells[0] ? 'Swap to' : 'Add'} ${gear.model}`,
-          act: cells[0] ? swapFor(cells[0].line.id) : undefined
+          label: (gear) => `${batteries[0] ? 'Swap to' : 'Add'} ${gear.model}`,
+          act: batteries[0] ? swapFor(batteries[0].line.id) : undefined
         }
       ];
     }
@@ -100,21 +100,22 @@ export const powerFindings: AngleFindingRow[] = [
       const need = figureAt(record, figureIndex.recordedAway)!;
       return {
         severity: 'stop',
-        lineIds: [rig.body!.line.id, ...cellsFor(rig).map(({ line }) => line.id)],
+        lineIds: [rig.body!.line.id, ...batteriesFor(rig).map(({ line }) => line.id)],
         figure: 'dayPower',
         has: have,
         needs: need,
         unit: 'min',
-        title: () => `${rig.scene.name}: power for ${minutesWords(have)} of ${minutesWords(need)}`,
+        title: () =>
+          `${rig.scene.name}: batteries last ${minutesWords(have)} (needs ${minutesWords(need)})`,
         why: () =>
-          `The best cell lasts ${minutesWords(figureAt(record, figureIndex.minutesPerCell) ?? 0)} at ${figureWords(figureAt(record, figureIndex.bodyDraw)!, 'W')}; ${figureWords(figureAt(record, figureIndex.cellCount)!, 'count')} ${figureAt(record, figureIndex.cellCount) === 1 ? 'is' : 'are'} packed${figureAt(record, figureIndex.bodiesOnCells)! > 1 ? `, shared by ${figureAt(record, figureIndex.bodiesOnCells)} bodies filming at once` : ''}.`
+          `The best battery lasts ${minutesWords(figureAt(record, figureIndex.minutesPerBattery) ?? 0)} at ${figureWords(figureAt(record, figureIndex.bodyDraw)!, 'W')}; ${figureWords(figureAt(record, figureIndex.batteryCount)!, 'count')} ${figureAt(record, figureIndex.batteryCount) === 1 ? 'is' : 'are'} packed${figureAt(record, figureIndex.bodiesOnBatteries)! > 1 ? `, shared by ${figureAt(record, figureIndex.bodiesOnBatteries)} bodies filming at once` : ''}.`
       };
     },
     propose: (context) => {
       const { rig, shelf, project } = context;
-      const type = rig.body?.gear.cellType;
+      const type = rig.body?.gear.batteryType;
       return [
-        ...cellsFor(rig).map(({ line, gear }) => ({
+        ...batteriesFor(rig).map(({ line, gear }) => ({
           label: `One more ${gear.model}`,
           act: oneMoreOf(line)
         })),
@@ -122,7 +123,7 @@ export const powerFindings: AngleFindingRow[] = [
           parts:
             type === undefined
               ? []
-              : cheapestOf(shelf, project, 'cell', (gear) => gear.cellType === type),
+              : cheapestOf(shelf, project, 'battery', (gear) => gear.batteryType === type),
           label: (gear) => `Add ${gear.model}`
         },
         ...mainsOrBank(context)
@@ -138,18 +139,18 @@ export const powerFindings: AngleFindingRow[] = [
     judge: (rig) => {
       const open = openConnection(rig, 'power into body');
       if (!open) return undefined;
-      const source = open.from.gear as GearOf<'bank' | 'mains block'>;
+      const source = open.from.gear as GearOf<'power bank' | 'mains adapter'>;
       const body = open.to!.gear as GearOf<'body'>;
       const needs =
         body.drawW === undefined || !reachesByPlug(open, rig.kit)
           ? undefined
-          : source.kind === 'bank'
+          : source.kind === 'power bank'
             ? bankWattsNeeded(body.drawW)
             : body.drawW;
       const weak = needs !== undefined && source.outputW !== undefined && source.outputW < needs;
       return {
         // A bank may be there for the chargers alone.
-        severity: source.kind === 'bank' && body.runsFromUsb !== true ? 'note' : 'warn',
+        severity: source.kind === 'power bank' && body.runsFromUsb !== true ? 'note' : 'warn',
         about: open.from.line.id,
         lineIds: [open.from.line.id, open.to!.line.id],
         has: weak ? source.outputW! : 0,
@@ -163,17 +164,17 @@ export const powerFindings: AngleFindingRow[] = [
       const { rig, shelf, project } = context;
       const open = openConnection(rig, 'power into body');
       if (!open) return [];
-      const source = open.from.gear as GearOf<'bank' | 'mains block'>;
+      const source = open.from.gear as GearOf<'power bank' | 'mains adapter'>;
       const draw = rig.body?.gear.drawW;
       if (draw === undefined) return [];
       return [
         ...chainProposals(context, 'power into body'),
-        source.kind === 'bank'
+        source.kind === 'power bank'
           ? {
               parts: cheapestOf(
                 shelf,
                 project,
-                'bank',
+                'power bank',
                 (gear) => (gear.outputW ?? 0) >= bankWattsNeeded(draw)
               ),
               label: (gear) => `Swap to ${gear.model}`,
@@ -183,16 +184,16 @@ export const powerFindings: AngleFindingRow[] = [
               parts: cheapestOf(
                 shelf,
                 project,
-                'mains block',
+                'mains adapter',
                 (gear) =>
                   (gear.outputW ?? 0) >= draw &&
-                  (gear.cellType === rig.body!.gear.cellType || gear.cellType === USB_C)
+                  (gear.batteryType === rig.body!.gear.batteryType || gear.batteryType === USB_C)
               ),
               label: (gear) => `Swap to ${gear.model}`,
               act: swapFor(open.from.line.id)
             },
         {
-          label: `Leave ${source.model} out`,
+          label: `Remove ${source.model} from kit`,
           act: { type: 'remove line', lineId: open.from.line.id }
         }
       ];
@@ -216,9 +217,9 @@ export const powerFindings: AngleFindingRow[] = [
         has: 0,
         needs: 1,
         unit: 'count',
-        title: () => `No ${open.fromPorts[0]!.type} cells for ${gear.model}`,
+        title: () => `No ${open.fromPorts[0]!.type} batteries for ${gear.model}`,
         why: () =>
-          `${fullName(gear)} runs from a cell of its own. ${sentence(whyOpen(open, rig.kit))}`
+          `${fullName(gear)} runs from a battery of its own. ${sentence(whyOpen(open, rig.kit))}`
       };
     },
     propose: (context) => {
@@ -228,7 +229,7 @@ export const powerFindings: AngleFindingRow[] = [
       return [
         ...chainProposals(context, 'power for its own'),
         {
-          parts: cheapestOf(shelf, project, 'cell', (gear) => gear.cellType === type),
+          parts: cheapestOf(shelf, project, 'battery', (gear) => gear.batteryType === type),
           label: (gear) => `Add ${gear.model}`
         }
       ];

@@ -1,4 +1,4 @@
-import { cardsFor, cellsFor } from '../figures/endurance-rows';
+import { cardsFor, batteriesFor } from '../figures/endurance-rows';
 import { partsOfScene } from '../figures/handling-rows';
 import { hasUse } from '../figures/heat-rows';
 import { figureAt } from '../figures/record';
@@ -31,12 +31,15 @@ function singles(
 ): { name: string; double: (context: AngleContext) => Proposal[] }[] {
   const list: ReturnType<typeof singles> = [];
   const body = rig.body!.gear;
-  const cells =
-    (body.cellsIncluded ?? 0) + cellsFor(rig).reduce((sum, { line }) => sum + line.quantity, 0);
-  if (body.cellType !== undefined && cells === 1)
+  const batteries =
+    (body.batteriesIncluded ?? 0) +
+    batteriesFor(rig).reduce((sum, { line }) => sum + line.quantity, 0);
+  if (body.batteryType !== undefined && batteries === 1)
     list.push({
-      name: 'one cell',
-      double: (context) => [addOne(context, 'cell', (gear) => gear.cellType === body.cellType)]
+      name: 'one battery',
+      double: (context) => [
+        addOne(context, 'battery', (gear) => gear.batteryType === body.batteryType)
+      ]
     });
   const cards = cardsFor(rig);
   const pieces = cards.reduce((sum, { line }) => sum + line.quantity, 0);
@@ -60,7 +63,8 @@ function frail(rig: PlacedRig): { part: KitPart; says: string } | undefined {
     )
       return { part, says: 'has a front element that sticks out, and no cover' };
   }
-  for (const part of cellsFor(rig)) if (part.line.worn === true) return { part, says: 'is worn' };
+  for (const part of batteriesFor(rig))
+    if (part.line.worn === true) return { part, says: 'is worn' };
   return undefined;
 }
 
@@ -191,7 +195,7 @@ export const relianceFindings: AngleFindingRow[] = [
       const { part, says } = frail(context.rig)!;
       return [
         ...(says.includes('cover')
-          ? [addOne(context, 'sundry', (gear) => gear.use === 'lens cover')]
+          ? [addOne(context, 'small item', (gear) => gear.use === 'lens cover')]
           : []),
         ...(part.line.worn === true
           ? [
@@ -220,7 +224,7 @@ function bothOf(ways: readonly Proposal[][]): Proposal[] {
     {
       parts: first.parts,
       label: (gear) => `${first.label(gear)} and ${second.label.toLowerCase()}`,
-      act: (line) => ({ type: 'together', acts: [{ type: 'add line', line }, second.act] })
+      act: (line) => ({ type: 'batch', acts: [{ type: 'add line', line }, second.act] })
     }
   ];
 }

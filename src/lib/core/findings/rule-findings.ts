@@ -98,7 +98,7 @@ export const ruleFindings: PlanFindingRow[] = [
           act: { type: 'change line', lineId: line.line.id, patch: { step: 'later' } }
         },
         {
-          label: 'Drop this rule',
+          label: 'Remove this rule',
           act: {
             type: 'set project',
             patch: {

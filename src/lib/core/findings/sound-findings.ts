@@ -22,13 +22,13 @@ const micLine = (rig: PlacedRig) => (rig.mic ? [rig.mic.line.id] : []);
 function boomIt(context: AngleContext): Proposal {
   const { shelf, project, rig } = context;
   return {
-    parts: cheapestOf(shelf, project, 'support', (gear) => gear.form === 'boom'),
+    parts: cheapestOf(shelf, project, 'support', (gear) => gear.form === 'boom arm'),
     label: (gear) => `Boom it: ${gear.model}`,
     act: (line) => ({
-      type: 'together',
+      type: 'batch',
       acts: [
         { type: 'add line', line },
-        setRig(context, { micLineId: rig.mic?.line.id, micPlace: 'boom' })
+        setRig(context, { micLineId: rig.mic?.line.id, micPlace: 'boom arm' })
       ]
     })
   };
@@ -45,7 +45,7 @@ function otherMic(
     parts: cheapestOf(shelf, project, 'microphone', (gear) => passes(gear.form)),
     label: (gear) => `${verb} ${gear.model}`,
     act: (line) => ({
-      type: 'together',
+      type: 'batch',
       acts: [
         { type: 'add line', line },
         setRig(context, { micLineId: line.id, micPlace: undefined })
@@ -61,7 +61,7 @@ function wayNearer(context: AngleContext): Proposal[] {
     (rig.mic?.gear.form === 'shoe' || rig.mic?.gear.form === 'short shotgun');
   return [
     ...(canBoom ? [boomIt(context)] : []),
-    otherMic(context, (form) => form.startsWith('lapel'), 'Add'),
+    otherMic(context, (form) => form.startsWith('lavalier'), 'Add'),
     ...(rig.scene.room
       ? [otherMic(context, (form) => form === 'desk' || form === 'dynamic', 'Add')]
       : [])
@@ -74,7 +74,7 @@ function furryCover(context: AngleContext): Proposal[] {
   const { form } = rig.mic.gear;
   return [
     {
-      parts: cheapestOf(shelf, project, 'wind cover', (gear) => gear.fitsForms.includes(form)),
+      parts: cheapestOf(shelf, project, 'windscreen', (gear) => gear.fitsForms.includes(form)),
       label: (gear) => `Add ${gear.model}`
     }
   ];
@@ -113,8 +113,8 @@ export const soundFindings: AngleFindingRow[] = [
         unit: 'dB',
         title: () =>
           db < 0
-            ? `${rig.scene.name}: the voice drowns, ${figureWords(Math.round(-db), 'dB')} under the noise`
-            : `${rig.scene.name}: the voice stands ${figureWords(Math.round(db), 'dB')} over the noise`,
+            ? `${rig.scene.name}: voice is ${figureWords(Math.round(-db), 'dB')} below the noise`
+            : `${rig.scene.name}: voice is ${figureWords(Math.round(db), 'dB')} above the noise`,
         why: () =>
           `${fullName(rig.mic!.gear)} hears ${figureWords(figureAt(record, figureIndex.voiceAtMic)!, 'dB(A)')} of voice from ${lengthWords(figureAt(record, figureIndex.micDistance)!, rig.project.units)} and ${figureWords(figureAt(record, figureIndex.noiseAtMic)!, 'dB(A)')} of everything else: ${speechWord(db, place)}; clean begins at ${band.cleanDb} dB here.`
       };
@@ -191,7 +191,7 @@ export const soundFindings: AngleFindingRow[] = [
     },
     propose: (context) => [
       ...furryCover(context),
-      otherMic(context, (form) => form.startsWith('lapel'), 'Add')
+      otherMic(context, (form) => form.startsWith('lavalier'), 'Add')
     ]
   },
   {
@@ -208,7 +208,7 @@ export const soundFindings: AngleFindingRow[] = [
         has: 1,
         needs: 0,
         unit: 'count',
-        title: () => `${rig.mic!.gear.model} has a switch to remember`,
+        title: () => `${rig.mic!.gear.model} has a power switch that can be left off`,
         why: () =>
           'Left off, the take is silent and nothing says so. It stands on the list before rolling; some makers of videos prefer a microphone without one.'
       };
@@ -239,15 +239,15 @@ export const soundFindings: AngleFindingRow[] = [
     judge: (rig) => {
       const hours = rig.mic?.gear.batteryHours;
       if (hours === undefined) return undefined;
-      const cells = rig.mic!.gear.cellType
+      const batteries = rig.mic!.gear.batteryType
         ? 1 +
           rig.kit
-            .of('cell')
-            .filter(({ gear }) => gear.cellType === rig.mic!.gear.cellType)
+            .of('battery')
+            .filter(({ gear }) => gear.batteryType === rig.mic!.gear.batteryType)
             .reduce((sum, { line }) => sum + line.quantity, 0)
         : 1;
       const need = rig.scene.recordedMin * Math.max(1, rig.scene.daysWithoutSocket);
-      const have = hours * 60 * cells;
+      const have = hours * 60 * batteries;
       if (have >= need) return undefined;
       return {
         severity: 'warn',
@@ -261,17 +261,17 @@ export const soundFindings: AngleFindingRow[] = [
       };
     },
     propose: ({ rig, shelf, project, plan }) => {
-      const { cellType, form, batteryHours } = rig.mic!.gear;
-      const [cell] =
-        cellType === undefined
+      const { batteryType, form, batteryHours } = rig.mic!.gear;
+      const [battery] =
+        batteryType === undefined
           ? []
-          : cheapestOf(shelf, project, 'cell', (gear) => gear.cellType === cellType);
+          : cheapestOf(shelf, project, 'battery', (gear) => gear.batteryType === batteryType);
       return [
-        ...(cell
+        ...(battery
           ? [
               {
-                label: `Add ${cell.model}`,
-                act: { type: 'add line' as const, line: newLine(plan, cell) }
+                label: `Add ${battery.model}`,
+                act: { type: 'add line' as const, line: newLine(plan, battery) }
               }
             ]
           : []),

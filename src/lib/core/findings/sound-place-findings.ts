@@ -20,7 +20,7 @@ function useMic(context: AngleContext, passes: (form: string) => boolean): Propo
     parts: cheapestOf(context.shelf, context.project, 'microphone', (gear) => passes(gear.form)),
     label: (gear) => `Add ${gear.model}`,
     act: (line) => ({
-      type: 'together',
+      type: 'batch',
       acts: [
         { type: 'add line', line },
         setRig(context, { micLineId: line.id, micPlace: undefined })
@@ -29,10 +29,10 @@ function useMic(context: AngleContext, passes: (form: string) => boolean): Propo
   };
 }
 
-/** What else sends or hums near the microphone's own radio or unbalanced lead. */
+/** What else sends or hums near the microphone's own radio or unbalanced cable. */
 function disturber(rig: PlacedRig): { lineId: string; model: string; says: string } | undefined {
   const mic = rig.mic!.gear;
-  if (mic.form === 'lapel wireless') {
+  if (mic.form === 'lavalier wireless') {
     const phone = rig.kit.of('body').find(({ gear }) => gear.form === 'phone');
     if (phone && phone !== rig.body)
       return { lineId: phone.line.id, model: phone.gear.model, says: 'sends on the same band' };
@@ -45,12 +45,12 @@ function disturber(rig: PlacedRig): { lineId: string; model: string; says: strin
       };
   }
   if (mic.power === 'plug-in' && rig.hasSocket) {
-    const block = rig.kit.of('mains block')[0];
+    const block = rig.kit.of('mains adapter')[0];
     if (block)
       return {
         lineId: block.line.id,
         model: block.gear.model,
-        says: 'is a switching supply on the same chassis as an unbalanced lead'
+        says: 'is a switching supply on the same chassis as an unbalanced cable'
       };
   }
   return undefined;
@@ -72,15 +72,15 @@ export const soundPlaceFindings: AngleFindingRow[] = [
         lineIds: [rig.mic!.line.id, other.lineId],
         title: () => `${rig.scene.name}: ${other.model} may be heard`,
         why: () =>
-          `${other.model} ${other.says} as ${fullName(rig.mic!.gear)}. Listen before the take; film from cells, or with a wired or balanced microphone, if it hums or drops out.`
+          `${other.model} ${other.says} as ${fullName(rig.mic!.gear)}. Listen before the take; film from batteries, or with a wired or balanced microphone, if it hums or drops out.`
       };
     },
     propose: (context) => {
       const other = disturber(context.rig)!;
       const part = context.rig.kit.byLine(other.lineId)!;
       return [
-        ...(part.gear.kind === 'mains block' ? [leaveOut(part.line, part.gear.model)] : []),
-        useMic(context, (form) => form === 'lapel wired' || form === 'shoe')
+        ...(part.gear.kind === 'mains adapter' ? [leaveOut(part.line, part.gear.model)] : []),
+        useMic(context, (form) => form === 'lavalier wired' || form === 'shoe')
       ];
     }
   },
@@ -223,13 +223,13 @@ export const soundPlaceFindings: AngleFindingRow[] = [
           why: () =>
             `${fullName(rig.mic!.gear)} is held before the mouth; that is seen, and may be wanted.`
         };
-      if (rig.micPlace !== 'boom') return undefined;
+      if (rig.micPlace !== 'boom arm') return undefined;
       const reach = figureAt(record, figureIndex.boomReach);
       const need = figureAt(record, figureIndex.boomReachNeeded);
       if (reach === undefined || need === undefined || reach >= need) return undefined;
       return {
         severity: 'warn',
-        about: 'boom',
+        about: 'boom arm',
         lineIds: [rig.boom!.line.id],
         figure: 'boomReach',
         has: reach,
@@ -250,11 +250,11 @@ export const soundPlaceFindings: AngleFindingRow[] = [
                 context,
                 'support',
                 rig.boom.line.id,
-                (gear) => gear.form === 'boom' && (gear.reachM ?? 0) >= need
+                (gear) => gear.form === 'boom arm' && (gear.reachM ?? 0) >= need
               )
             ]
           : []),
-        useMic(context, (form) => form.startsWith('lapel'))
+        useMic(context, (form) => form.startsWith('lavalier'))
       ];
     }
   },
@@ -276,12 +276,12 @@ export const soundPlaceFindings: AngleFindingRow[] = [
         unit: 'm',
         title: () => `${rig.mic!.gear.model} does not reach the camera`,
         why: () =>
-          `${lengthWords(short.lengthNeededM!, rig.project.units)} of lead are needed from the mouth to the camera, slack included; ${lengthWords(has, rig.project.units)} hang on the microphone, and what is in the bag does not make up the rest.`
+          `${lengthWords(short.lengthNeededM!, rig.project.units)} of cable are needed from the mouth to the camera, slack included; ${lengthWords(has, rig.project.units)} hang on the microphone, and what is in the kit does not make up the rest.`
       };
     },
     propose: (context) => [
       ...chainProposals(context, 'microphone into body'),
-      useMic(context, (form) => form === 'lapel wireless'),
+      useMic(context, (form) => form === 'lavalier wireless'),
       {
         label: 'Come nearer',
         act: {
@@ -324,7 +324,7 @@ export const soundPlaceFindings: AngleFindingRow[] = [
           device.line.id,
           (gear) => (gear.lagFrames ?? Infinity) < device.gear.lagFrames!
         ),
-        useMic(context, (form) => form === 'shoe' || form === 'lapel wired')
+        useMic(context, (form) => form === 'shoe' || form === 'lavalier wired')
       ];
     }
   }

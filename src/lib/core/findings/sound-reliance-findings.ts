@@ -45,10 +45,12 @@ export const soundRelianceFindings: AngleFindingRow[] = [
       const { shelf, project } = context;
       return [
         {
-          parts: cheapestOf(shelf, project, 'microphone', (gear) => gear.form.startsWith('lapel')),
+          parts: cheapestOf(shelf, project, 'microphone', (gear) =>
+            gear.form.startsWith('lavalier')
+          ),
           label: (gear) => `Lapel: ${gear.model}`,
           act: (line) => ({
-            type: 'together',
+            type: 'batch',
             acts: [
               { type: 'add line', line },
               setRig(context, { micLineId: line.id, micPlace: undefined })
@@ -77,7 +79,7 @@ export const soundRelianceFindings: AngleFindingRow[] = [
         has: 1,
         needs: 2,
         unit: 'count',
-        title: () => `${rig.scene.name} is recorded once`,
+        title: () => `${rig.scene.name}: single recording, no backup`,
         why: () =>
           'One card and one sound: what fails on the day is gone. A second recording somewhere else keeps it.'
       };
@@ -116,7 +118,8 @@ export const soundRelianceFindings: AngleFindingRow[] = [
           project,
           'microphone',
           (gear) =>
-            gear.form === 'lapel wireless' && (gear.radioRangeM ?? 0) > rig.mic!.gear.radioRangeM!
+            gear.form === 'lavalier wireless' &&
+            (gear.radioRangeM ?? 0) > rig.mic!.gear.radioRangeM!
         ),
         label: (gear) => `Swap to ${gear.model}`,
         act: swapFor(rig.mic!.line.id)

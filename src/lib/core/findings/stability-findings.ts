@@ -41,7 +41,7 @@ export const stabilityFindings: AngleFindingRow[] = [
         unit: 'yes/no',
         title: () => `${(rig.head ?? rig.support!).gear.model} turns in jerks`,
         why: () =>
-          `${fullName(rig.support!.gear)} has ${headForms[head] === 'none' ? 'no head' : `a ${headForms[head]} head`}; following what moves wants a fluid one, or a gimbal.`
+          `${fullName(rig.support!.gear)} has ${headForms[head] === 'none' ? 'no head' : `a ${headForms[head]} head`}; following what moves needs a fluid one, or a gimbal.`
       };
     },
     propose: (context) => [
@@ -81,41 +81,42 @@ export const stabilityFindings: AngleFindingRow[] = [
           has: lean,
           needs: TIP_WARN_DEG,
           unit: '°',
-          title: () => `${rig.support!.gear.model} tips at a lean of ${figureWords(lean, '°')}`,
+          title: () =>
+            `Tip angle of ${rig.support!.gear.model} is ${figureWords(lean, '°')} (needs ${figureWords(TIP_WARN_DEG, '°')})`,
           why: () => {
             const { units } = rig.project;
             const load = figureAt(record, figureIndex.loadOnSupport);
             const under = load === undefined ? '' : ` under ${figureWords(load, 'kg', units)}`;
-            return `Feet ${lengthWords(figureAt(record, figureIndex.legsRadius)!, units)} wide${under} at ${lengthWords(figureAt(record, figureIndex.legsHeight)!, units)}: a sleeve in the cable is enough. Weigh it down or set it lower.`;
+            return `Feet ${lengthWords(figureAt(record, figureIndex.supportFootRadius)!, units)} wide${under} at ${lengthWords(figureAt(record, figureIndex.supportHeight)!, units)}: a snagged cable is enough to tip it. Add a sandbag or lower it.`;
           }
         };
       const bag = figureAt(record, figureIndex.boomBag);
-      const have = figureAt(record, figureIndex.ballast) ?? 0;
+      const have = figureAt(record, figureIndex.sandbag) ?? 0;
       if (bag === undefined || bag <= have + BAG_TOLERANCE_KG) return undefined;
       return {
         severity: 'warn',
-        about: 'boom',
+        about: 'boom arm',
         lineIds: [rig.boom!.line.id],
         figure: 'boomBag',
         has: have,
         needs: bag,
         unit: 'kg',
         title: () =>
-          `${rig.boom!.gear.model} wants ${figureWords(bag, 'kg', rig.project.units)} of sand`,
+          `${rig.boom!.gear.model} needs ${figureWords(bag, 'kg', rig.project.units)} of sand`,
         why: () =>
-          `The microphone hangs over a person at ${lengthWords(figureAt(record, figureIndex.boomReach)!, rig.project.units)}; with half as much again for safety the stand wants that much over its legs, and ${figureWords(have, 'kg', rig.project.units)} are there. Tie a safety line as well.`
+          `The microphone hangs over a person at ${lengthWords(figureAt(record, figureIndex.boomReach)!, rig.project.units)}; with half as much again for safety the stand needs that much over its legs, and ${figureWords(have, 'kg', rig.project.units)} are there. Tie a safety line as well.`
       };
     },
     propose: (context, held) => {
       const { rig } = context;
-      if (held.about === 'boom')
+      if (held.about === 'boom arm')
         return [
           addOne(
             context,
-            'ballast',
+            'sandbag',
             (gear) => (gear.filledKg ?? 0) + held.has! + BAG_TOLERANCE_KG >= held.needs!
           ),
-          addOne(context, 'ballast')
+          addOne(context, 'sandbag')
         ];
       return [
         swapTo(
@@ -147,7 +148,7 @@ export const stabilityFindings: AngleFindingRow[] = [
         title: () => `${rig.scene.name}: nothing holds the second camera`,
         why: () =>
           sentence(
-            `${rig.angle.name} films at the same time as the first angle, and every support of the bag is in use`
+            `${rig.angle.name} films at the same time as the first angle, and every support of the kit is in use`
           )
       };
     },
@@ -173,7 +174,7 @@ export const stabilityFindings: AngleFindingRow[] = [
         has: have,
         needs: limit,
         unit: 'kg',
-        title: () => `The bag weighs ${figureWords(have, 'kg', rig.project.units)}`,
+        title: () => `The kit weighs ${figureWords(have, 'kg', rig.project.units)}`,
         why: () =>
           `${figureWords(limit, 'kg', rig.project.units)} is what you said you carry; computer, drives, reader and sand stay at home and are not counted.`
       };

@@ -35,7 +35,7 @@ export const storageFindings: AngleFindingRow[] = [
         title: () =>
           `${rig.scene.name}: cards full at ${minutesWords(have)} of ${minutesWords(need)}`,
         why: () =>
-          `${figureWords(figureAt(record, figureIndex.bitRate)!, 'Mb/s')} (${figureWords(figureAt(record, figureIndex.writeNeeded)!, 'MB/s')}) write ${figureWords(figureAt(record, figureIndex.sizeNeeded)!, 'GB')}; ${figureWords(figureAt(record, figureIndex.cardSpace)!, 'GB')} are in the bag.`
+          `${figureWords(figureAt(record, figureIndex.bitRate)!, 'Mb/s')} (${figureWords(figureAt(record, figureIndex.writeNeeded)!, 'MB/s')}) write ${figureWords(figureAt(record, figureIndex.sizeNeeded)!, 'GB')}; ${figureWords(figureAt(record, figureIndex.cardSpace)!, 'GB')} are in the kit.`
       };
     },
     propose: ({ rig, shelf, project }) => {

@@ -71,7 +71,7 @@ export const supportFindings: AngleFindingRow[] = [
     code: 'S1',
     family: 'support',
     scope: 'angle',
-    about: 'the head bears less than the load, as a weight or as a moment',
+    about: 'the head has a lower payload than the load, as a weight or as a moment',
     reads: ['headShare'],
     judge: (rig, record) => {
       const share = figureAt(record, figureIndex.headShare);

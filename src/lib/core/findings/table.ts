@@ -5,7 +5,7 @@ import { bodyFindings } from './body-findings';
 import type { AngleFindingRow, FindingRow, PlanFindingRow } from './finding';
 import { bodyHoldFindings } from './body-hold-findings';
 import { lampFindings } from './lamp-findings';
-import { legsFindings } from './legs-findings';
+import { tripodFindings } from './tripod-findings';
 import { soundRelianceFindings } from './sound-reliance-findings';
 import { lensFindings } from './lens-findings';
 import { lensLightFindings } from './lens-light-findings';
@@ -44,7 +44,7 @@ export const angleFindings: readonly AngleFindingRow[] = [
   ...bodyHoldFindings,
   ...soundRelianceFindings,
   ...lampFindings,
-  ...legsFindings,
+  ...tripodFindings,
   ...relianceFindings,
   ...cuttingFindings
 ];

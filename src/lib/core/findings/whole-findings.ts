@@ -52,7 +52,7 @@ export const wholeFindings: PlanFindingRow[] = [
           unit: 'count',
           title: () => `${gear.model} has no card`,
           why: () =>
-            `${fullName(gear)} records to ${fromPorts.map((port) => port.type).join(' or ')} and none is in the bag.`
+            `${fullName(gear)} records to ${fromPorts.map((port) => port.type).join(' or ')} and none is in the kit.`
         })),
     propose: (context, held) =>
       chainsFor(context, 'card in its slot', ({ from }) => from.line.id === held.about)
@@ -63,7 +63,7 @@ export const wholeFindings: PlanFindingRow[] = [
     scope: 'plan',
     about: 'the air-travel watt-hour limit',
     judge: ({ kit }): Held[] =>
-      [...kit.of('bank'), ...kit.of('cell')].flatMap(({ line, gear }): Held[] => {
+      [...kit.of('power bank'), ...kit.of('battery')].flatMap(({ line, gear }): Held[] => {
         const wattHours = gear.energyWh ?? 0;
         if (wattHours <= AIR_TRAVEL_WH.ask) return [];
         const refused = wattHours > AIR_TRAVEL_WH.refuse;
@@ -84,14 +84,14 @@ export const wholeFindings: PlanFindingRow[] = [
       }),
     propose: ({ kit, shelf, project }, held) => {
       const part = kit.byLine(held.about);
-      if (!part || part.gear.kind !== 'bank')
+      if (!part || part.gear.kind !== 'power bank')
         return [{ label: 'Leave it at home', act: { type: 'remove line', lineId: held.about! } }];
       return [
         {
           parts: cheapestOf(
             shelf,
             project,
-            'bank',
+            'power bank',
             (gear) => (gear.energyWh ?? Infinity) <= AIR_TRAVEL_WH.ask
           ).reverse(),
           label: (gear) => `Swap to ${gear.model}`,
@@ -115,7 +115,7 @@ export const wholeFindings: PlanFindingRow[] = [
         has: 0,
         needs: 1,
         unit: 'count',
-        title: () => `Nothing reads the ${kind} card`,
+        title: () => `No reader for the ${kind} card`,
         why: () =>
           'The files come off through a reader, and neither one nor a computer with one is in the list. If your computer has one, enter it as owned.'
       }));

@@ -50,7 +50,7 @@ export function buyingListMarkdown(
   }
   if (list.length === 0) out.push('Nothing is left to buy.', '');
   out.push(
-    `Firm total ${formatMoney(money.firmMinor, money.currency)} of ${formatMoney(money.spendableMinor, money.currency)} (limit ${formatMoney(money.limitMinor, money.currency)}, kept back ${formatMoney(money.reserveMinor, money.currency)}): ${formatMoney(Math.abs(money.remainingMinor), money.currency)} ${money.remainingMinor < 0 ? 'over' : 'left'}.`,
+    `Firm total ${formatMoney(money.firmMinor, money.currency)} of ${formatMoney(money.spendableMinor, money.currency)} (budget ${formatMoney(money.limitMinor, money.currency)}, set aside ${formatMoney(money.reserveMinor, money.currency)}): ${formatMoney(Math.abs(money.remainingMinor), money.currency)} ${money.remainingMinor < 0 ? 'over' : 'left'}.`,
     ''
   );
   if (notes.length > 0)
@@ -58,7 +58,7 @@ export function buyingListMarkdown(
   return out.join('\n');
 }
 
-/** The buying list as CSV (RFC 4180). Cells that a spreadsheet would run as formulas are made text. */
+/** The buying list as CSV (RFC 4180). Batteries that a spreadsheet would run as formulas are made text. */
 export function buyingListCsv(money: MoneyStatement): string {
   const perMajor = minorPerMajor(money.currency);
   const amount = (minor: number | undefined) =>

@@ -6,6 +6,7 @@ import { roundHalfAwayFromZero } from '../money/minor';
 import { MeasureError, parseNumber, readMeasure } from '../reading/measure';
 import type { Fault } from './faults';
 import { checkGear } from './gear-check';
+import { renamedKeys, renamedWords } from './names-of-version-1';
 
 /** Longer files are refused whole. */
 export const CSV_MOST_ROWS = 20_000;
@@ -48,6 +49,7 @@ export function guessColumns(headers: readonly string[]): ColumnMatch[] {
     if (!byWord.has(plain(name))) byWord.set(plain(name), key);
   }
   for (const [word, key] of Object.entries({
+    cell: 'batteryType',
     brand: 'maker',
     manufacturer: 'maker',
     name: 'model',
@@ -64,6 +66,9 @@ export function guessColumns(headers: readonly string[]): ColumnMatch[] {
   })) {
     if (!byWord.has(word)) byWord.set(word, key);
   }
+  // Spreadsheets written before the fields had the names of the trade.
+  for (const [old, key] of Object.entries(renamedKeys))
+    if (!byWord.has(plain(old))) byWord.set(plain(old), key);
   const used = new Set<string>();
   return headers.map((header) => {
     const key = byWord.get(bare(header)) ?? byWord.get(plain(header));
@@ -138,7 +143,7 @@ export function* readingGearRows(
     };
     const columnName = (key: string) => headers[columns.indexOf(key)] ?? key;
     const kindWord = cell('kind') || defaults.kind || '';
-    const kind = gearKindNames.find((name) => plain(name) === plain(kindWord));
+    const kind = wordOf(gearKindNames, 'kind', kindWord);
     if (!kind)
       faults.push({
         field: columnName('kind'),
@@ -178,8 +183,7 @@ export function* readingGearRows(
       try {
         if (ask.type === 'number') part[key] = readMeasure(text, ask.unit);
         else if (ask.type === 'yes/no') part[key] = readYesNo(text);
-        else if (ask.type === 'word')
-          part[key] = ask.words.find((word) => plain(word) === plain(text)) ?? text;
+        else if (ask.type === 'word') part[key] = wordOf(ask.words, key, text) ?? text;
         else part[key] = text;
       } catch (error) {
         if (!(error instanceof MeasureError)) throw error;
@@ -194,7 +198,7 @@ export function* readingGearRows(
       numbers.set(wanted, number);
       part.id = id;
       if (kind === 'body') part.modes = [];
-      if (kind === 'wind cover') part.fitsForms = [];
+      if (kind === 'windscreen') part.fitsForms = [];
       part.ports = impliedPorts(kind, part);
       faults.push(
         ...checkGear(part, '').map((fault) => ({
@@ -210,6 +214,16 @@ export function* readingGearRows(
     }
   }
   return { gear, refused };
+}
+
+/** A word of a closed list however it is written, by its older name too. */
+function wordOf<Word extends string>(
+  words: readonly Word[],
+  field: string,
+  text: string
+): Word | undefined {
+  const named = renamedWords[field]?.[text.toLowerCase()] ?? text;
+  return words.find((word) => plain(word) === plain(named));
 }
 
 function readYesNo(text: string): boolean {

@@ -24,7 +24,7 @@ describe('a spreadsheet', () => {
       ['', '\t']
     ] as const) {
       const { gear, refused } = read(
-        `${mark}${['kind', 'maker', 'model', 'weight'].join(separator)}\r\n${['sundry', 'm', 'x', '2 oz'].join(separator)}\r\n`.replace(
+        `${mark}${['kind', 'maker', 'model', 'weight'].join(separator)}\r\n${['small item', 'm', 'x', '2 oz'].join(separator)}\r\n`.replace(
           'weight',
           'weight'
         )
@@ -50,7 +50,7 @@ describe('a spreadsheet', () => {
       '\u200b=1'
     ];
     for (const model of hostile) {
-      const gear = { ...catalogue.ofKind('sundry')[0]!, maker: 'm', model };
+      const gear = { ...catalogue.ofKind('small item')[0]!, maker: 'm', model };
       const text = writeShelfCsv([gear], 'GBP');
       const csv = readCsvText(text);
       expect(text, JSON.stringify(model)).toContain(`'${model}`);
@@ -59,7 +59,7 @@ describe('a spreadsheet', () => {
   });
 
   it('of twenty thousand equal names gives each an id of its own, in time that grows with them', () => {
-    const rows = Array.from({ length: CSV_MOST_ROWS }, () => ['sundry', 'm', 'Same', 'tape']);
+    const rows = Array.from({ length: CSV_MOST_ROWS }, () => ['small item', 'm', 'Same', 'tape']);
     const { gear, refused } = readGearRows(
       ['kind', 'maker', 'model', 'use'],
       rows,
@@ -97,7 +97,7 @@ describe('a spreadsheet', () => {
   });
 
   it('goes out and comes in with the same figures', () => {
-    const cells = catalogue.ofKind('cell');
+    const cells = catalogue.ofKind('battery');
     const { gear, refused } = read(writeShelfCsv(cells, 'GBP'));
     expect(refused).toEqual([]);
     expect(
@@ -108,7 +108,7 @@ describe('a spreadsheet', () => {
   });
 
   it('keeps names that look like formulas as text, out and in', () => {
-    const odd = { ...catalogue.ofKind('cell')[0]!, maker: '=1+1', model: '@x' };
+    const odd = { ...catalogue.ofKind('battery')[0]!, maker: '=1+1', model: '@x' };
     const text = writeShelfCsv([odd], 'GBP');
     expect(text).toContain("'=1+1");
     expect(read(text).gear[0]).toMatchObject({ maker: '=1+1', model: '@x' });

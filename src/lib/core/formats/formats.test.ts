@@ -6,6 +6,8 @@ import { catalogue, shelfOf } from '../../catalogue/load-catalogue';
 import { activePlan } from '../model/active-plan';
 import { statementOf } from '../money/statement';
 import version0 from './fixtures/version-0.satchel.json';
+import version1 from './fixtures/version-1.satchel.json';
+import { renamedKeys, renamedParts, renamedWords } from './names-of-version-1';
 import { buyingListCsv, buyingListMarkdown } from './buying-list';
 import {
   checkSatchel,
@@ -137,6 +139,32 @@ describe('a satchel file', () => {
     expect(version0.version).toBe(0);
   });
 
+  it('of version 1 is called by the names of the trade, and what people wrote stays theirs', () => {
+    const reading = checkSatchel(structuredClone(version1));
+    if (!reading.ok) throw new Error(JSON.stringify(reading.faults));
+    const { project, shelf } = reading.file;
+    expect(project.school).toBe('lenses first');
+    expect(project.pocketLimitsMinor).toMatchObject({ accessories: 9000 });
+    expect(project.rules).toMatchObject({ noDearerThanGearId: 'dunmarrow-plover' });
+    expect(project.ignored).toEqual([
+      { key: 'A4 marsh-path a', reason: 'a note about a cell, kept as it is' }
+    ]);
+    expect(project.scenes.at(-1)!.name).toBe('bench');
+    expect(project.ownGear[0]).toMatchObject({ kind: 'battery', note: 'cell' });
+    // Every part of the old shelf is one of ours; only what names them has changed.
+    const plan = activePlan(project);
+    expect(plan.lines.length).toBe(version1.project.plans[0]!.lines.length);
+    for (const { gearId } of plan.lines) expect(catalogue.byId.has(gearId), gearId).toBe(true);
+    expect(shelf.length).toBe(version1.shelf.length);
+    const text = JSON.stringify([project.scenes, plan, shelf.map(({ model: _, ...rest }) => rest)]);
+    for (const key of Object.keys(renamedKeys)) expect(text).not.toContain(`"${key}":`);
+    for (const [field, words] of Object.entries(renamedWords))
+      for (const word of Object.keys(words)) expect(text).not.toContain(`"${field}":"${word}"`);
+    for (const id of Object.keys(renamedParts)) expect(text).not.toContain(`"${id}"`);
+    const again = readSatchel(writeSatchel(makeSatchel(project, shelfOf(project))));
+    expect(again.ok).toBe(true);
+  });
+
   it('over the limit is refused before it is read', () => {
     const reading = readSatchel(' '.repeat(SATCHEL_MOST_BYTES + 1));
     expect(reading).toMatchObject({
@@ -149,7 +177,7 @@ describe('a satchel file', () => {
 describe('the buying list', () => {
   const project = demoProject();
   const money = (change: (gear: { maker: string; model: string }) => void) => {
-    const copy = structuredClone(catalogue.byId.get('dunmarrow-perch')!);
+    const copy = structuredClone(catalogue.byId.get('dunmarrow-plover')!);
     change(copy);
     return statementOf(project, activePlan(project), shelfOf({ ownGear: [copy] }));
   };

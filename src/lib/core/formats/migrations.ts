@@ -1,4 +1,5 @@
 import type { Fault } from './faults';
+import { renamed } from './names-of-version-1';
 import { SATCHEL_VERSION } from './satchel-version';
 
 type Json = Record<string, unknown>;
@@ -55,7 +56,9 @@ const ladder: Readonly<Record<number, Step>> = {
         activePlanId: isObject(plan) ? plan.id : project.activePlanId
       }
     };
-  }
+  },
+  /** Version 1 had homelier names for fields, kinds and forms than the trade. */
+  1: (file) => ({ ...(renamed(file) as Json), version: 2 })
 };
 
 /** Brings a file up to the version we write, in memory; the file itself is not touched. */

@@ -7,7 +7,7 @@ import { microphoneForms, sceneWants } from '../model/word-lists';
 import { LampPlacing, Plan, PlanLine, Rig } from '../model/plan';
 import { pockets } from '../model/pocket';
 import { Port } from '../model/ports';
-import { Dismissal, OwnRules, Project } from '../model/project';
+import { Ignored, OwnRules, Project } from '../model/project';
 import { Angle, Room, Scene, Window } from '../model/scene';
 import { type FieldAsk, fieldsOfClass } from '../model/stated';
 import {
@@ -81,7 +81,7 @@ export function satchelSchema(): Json {
   return {
     $schema: 'https://json-schema.org/draft/2020-12/schema',
     $id: '/schema/satchel-1.json',
-    title: 'Hearty Satchel file, version 1',
+    title: 'Hearty Satchel file, version 2',
     type: 'object',
     required: ['format', 'version', 'project', 'shelf'],
     properties: {
@@ -111,7 +111,7 @@ export function satchelSchema(): Json {
             additionalProperties: { type: 'number', minimum: 0, maximum: 100 }
           },
           rules: objectOf(OwnRules),
-          dismissed: listOf(objectOf(Dismissal), { maxItems: MOST_DISMISSED }),
+          ignored: listOf(objectOf(Ignored), { maxItems: MOST_DISMISSED }),
           scenes: listOf(ref('scene'), { maxItems: MOST_SCENES }),
           plans: listOf(ref('plan'), { minItems: 1, maxItems: MOST_PLANS }),
           ownGear: listOf(ref('gear'), { maxItems: MOST_OWN_PARTS })
@@ -202,7 +202,7 @@ function gearSchema(kind: (typeof gearKindNames)[number]): Json {
       ['ports', 'modes']
     );
   }
-  if (kind === 'wind cover')
+  if (kind === 'windscreen')
     return objectOf(
       gearClasses[kind],
       { ...common, fitsForms: listOf({ enum: [...microphoneForms] }, { uniqueItems: true }) },

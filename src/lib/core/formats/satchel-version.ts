@@ -1,2 +1,2 @@
 /** The version files are written in. Raise it together with a step in migrations.ts and a stored fixture. */
-export const SATCHEL_VERSION = 1;
+export const SATCHEL_VERSION = 2;

@@ -3,7 +3,7 @@ import type { GearItem } from '../model/gear';
 /** A part that leads from one end to another: what can stand between two ports. */
 export interface JoiningPart {
   gear: GearItem;
-  /** 0 when it lies in the bag already. */
+  /** 0 when it lies in the kit already. */
   costMinor: number;
   /** The piece of the bag; parts to buy have none and there are as many as one likes. */
   lineId?: string;

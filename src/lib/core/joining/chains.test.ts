@@ -89,8 +89,8 @@ describe('a chain of joining parts', () => {
       .map((gear) => ({ gear, costMinor: gear.priceNew!.likely }));
     const chain = cheapest(audio('3.5 TRRS', 'plug'), audio('USB-C', 'socket'), joins)!;
     expect(chain.parts.map(({ gear }) => gear.model)).toEqual([
-      'Lead TRRS to TRS',
-      'Lead TRS to USB-C'
+      'Cable TRRS to TRS',
+      'Cable TRS to USB-C'
     ]);
     expect(chain.costMinor).toBe(1700);
     expect(chain.steps).toHaveLength(3);

@@ -91,12 +91,12 @@ export function bothIndexes(bag: JoiningIndex, shelf: JoiningIndex): JoiningInde
 export function strengthsOf({ gear }: JoiningPart): number[] {
   return [
     gear.kind === 'cable' ? (gear.lengthM ?? 0) : 0,
-    gear.kind === 'coupling' || gear.kind === 'handle' ? (gear.payloadKg ?? 0) : 0,
+    gear.kind === 'thread adapter' || gear.kind === 'handle' ? (gear.payloadKg ?? 0) : 0,
     gear.kind === 'cable' && gear.givesPhantom === true ? 1 : 0,
     gear.kind === 'cable' && gear.givesPlugInPower === true ? 1 : 0,
     gear.kind === 'cable' && gear.attenuates === true ? 1 : 0,
     gear.kind === 'cable' ? (gear.carriesW ?? 0) : 0,
-    gear.kind === 'bank' || gear.kind === 'mains block' ? (gear.outputW ?? 0) : 0,
+    gear.kind === 'power bank' || gear.kind === 'mains adapter' ? (gear.outputW ?? 0) : 0,
     gear.kind === 'mount adapter'
       ? Number(gear.keepsFocus === true) + Number(gear.keepsAperture === true)
       : 0
@@ -111,7 +111,7 @@ function withoutBeaten(parts: readonly JoiningPart[]): JoiningPart[] {
       kept.push(part);
       continue;
     }
-    // A limit may ask for more than strength: a block wants a socket in the wall, a bank does not.
+    // A limit may ask for more than strength: a block needs a socket in the wall, a bank does not.
     const key = [part.gear.kind, ...joiningEnds(part.gear).map(portKey).sort()].join('+');
     const group = groups.get(key) ?? [];
     group.push(part);

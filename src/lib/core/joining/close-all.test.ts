@@ -112,6 +112,6 @@ describe('closing every joint', () => {
     expect(closeAll([[tooShort]], [], [short]).open.get('x')).toBe('the cable is too short');
     expect(
       closeAll([[{ ...tooShort, to: [end('C', 'socket')] }]], [], [short]).open.get('x')
-    ).toMatch(/nothing in the bag or on the shelf leads from a A plug to a C socket/);
+    ).toMatch(/nothing in the kit or on the shelf leads from a A plug to a C socket/);
   });
 });

@@ -24,7 +24,7 @@ export interface Closing {
   gapMinor: number;
 }
 
-/** What there is of one kind of part: pieces in the bag, and what one more costs where it is for sale. */
+/** What there is of one kind of part: pieces in the kit, and what one more costs where it is for sale. */
 function suppliesOf(
   bag: readonly JoiningPart[],
   shelf: readonly JoiningPart[]
@@ -62,7 +62,7 @@ function usesOf(chain: Chain): Map<string, number> {
  * the most that any one occasion takes beyond the bag. Which chain each joint takes is chosen by
  * `cheapestChoice`.
  *
- * @param bag parts in the bag, one entry a piece
+ * @param bag parts in the kit, one entry a piece
  * @param shelf parts to buy, as many as needed
  */
 export function closeAll(
@@ -104,6 +104,6 @@ export function closeAll(
 function reasonFor(joint: Joint, index: ReturnType<typeof indexJoiningParts>): string {
   const [byPorts] = chainsBetween(joint.from, joint.to, index);
   if (!byPorts)
-    return `nothing in the bag or on the shelf leads from a ${portWords(joint.from[0]!)} to a ${portWords(joint.to[0]!)}`;
+    return `nothing in the kit or on the shelf leads from a ${portWords(joint.from[0]!)} to a ${portWords(joint.to[0]!)}`;
   return joint.limit?.(byPorts.parts) ?? 'it cannot be closed';
 }

@@ -11,8 +11,8 @@ const ends = (id: string) => {
 const reaches = (id: string, end: typeof ENERGY) => ends(id).some((one) => mates(one, end));
 
 describe('the ends of a chain', () => {
-  it('a cell, a block and a bank end in energy', () => {
-    for (const kind of ['cell', 'mains block', 'bank'] as const)
+  it('a battery, a block and a bank end in energy', () => {
+    for (const kind of ['battery', 'mains adapter', 'power bank'] as const)
       for (const gear of catalogue.ofKind(kind))
         expect(
           joiningEnds(gear).some((one) => mates(one, ENERGY)),
@@ -20,8 +20,8 @@ describe('the ends of a chain', () => {
         ).toBe(true);
   });
 
-  it('a cell begins at contacts of its own shape, and no other fits them', () => {
-    const [contact] = ends('orrowby-ember-16-cell');
+  it('a battery begins at contacts of its own shape, and no other fits them', () => {
+    const [contact] = ends('orrowby-ember-16-battery');
     expect(contact).toMatchObject({ family: 'power', type: 'Ember 16', end: 'plug' });
     expect(mates(contact!, { ...contact!, end: 'socket' })).toBe(true);
     expect(mates(contact!, { ...contact!, type: 'Ember 8', end: 'socket' })).toBe(false);
@@ -29,7 +29,10 @@ describe('the ends of a chain', () => {
 
   it('a bank gives at a socket, so a lead with two plugs leads on', () => {
     expect(ends('pellamund-hearth-74')[0]).toMatchObject({ type: 'USB-C', end: 'socket' });
-    expect(ends('nibsworth-power-lead-c-to-c-1-m').map(({ end }) => end)).toEqual(['plug', 'plug']);
+    expect(ends('nibsworth-usb-c-cable-c-to-c-1-m').map(({ end }) => end)).toEqual([
+      'plug',
+      'plug'
+    ]);
   });
 
   it('a card is something to write on, and a reader leads on to a computer', () => {

@@ -15,19 +15,19 @@ export const RECORDING = end('card', 'recording', 'socket');
 /** Where a card's files have to arrive: a computer's socket. */
 export const COMPUTER = end('card', 'computer', 'socket');
 
-/** The plug of a USB-C wall block is a socket; every other block is shaped like the cell it replaces. */
+/** The plug of a USB-C wall block is a socket; every other block is shaped like the battery it replaces. */
 export const USB_C = 'USB-C';
 
 function supplyEnds(gear: GearItem): Port[] {
   switch (gear.kind) {
-    case 'cell':
-      return [end('power', gear.cellType, 'plug'), end('power', ENERGY.type, 'plug')];
-    case 'mains block':
+    case 'battery':
+      return [end('power', gear.batteryType, 'plug'), end('power', ENERGY.type, 'plug')];
+    case 'mains adapter':
       return [
-        end('power', gear.cellType, gear.cellType === USB_C ? 'socket' : 'plug'),
+        end('power', gear.batteryType, gear.batteryType === USB_C ? 'socket' : 'plug'),
         end('power', ENERGY.type, 'plug')
       ];
-    case 'bank':
+    case 'power bank':
       return [end('power', USB_C, 'socket'), end('power', ENERGY.type, 'plug')];
     case 'card':
       return [end('card', gear.cardKind, 'plug'), end('card', RECORDING.type, 'plug')];
@@ -45,8 +45,8 @@ function supplyEnds(gear: GearItem): Port[] {
 const endsByGear = new WeakMap<GearItem, readonly Port[]>();
 
 /**
- * The ends by which a part leads on in a chain: what its ports say, and for cells, blocks, banks, cards
- * and readers what follows from their kind. A cell begins at its contacts and ends in energy.
+ * The ends by which a part leads on in a chain: what its ports say, and for batteries, blocks, banks, cards
+ * and readers what follows from their kind. A battery begins at its contacts and ends in energy.
  */
 export function joiningEnds(gear: GearItem): readonly Port[] {
   let ends = endsByGear.get(gear);

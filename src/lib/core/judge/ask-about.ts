@@ -66,6 +66,6 @@ function questionAbout(
     figure: leaf,
     lineIds: part ? [part.lineId] : [],
     title: () => asks.replace('%', part?.name ?? 'the kit'),
-    why: () => `Nobody has stated it, so “${row.about}” cannot be ruled out. Ask before paying.`
+    why: () => `It is not stated, so “${row.about}” cannot be ruled out. Ask before paying.`
   };
 }

@@ -53,8 +53,8 @@ describe('questions to ask', () => {
     expect(draw.movesStop).toBe(true);
     expect(draw.question).toBe('How many watts does Orrowby Linnet draw while recording?');
     expect(draw.effects.map(({ answer }) => answer)).toEqual(['3 W', '12 W']);
-    expect(draw.effects[0].brings.join()).not.toMatch(/power for/);
-    expect(draw.effects[1].brings.join()).toMatch(/Loom lesson: (power for|dark after)/);
+    expect(draw.effects[0].brings.join()).not.toMatch(/batteries last/);
+    expect(draw.effects[1].brings.join()).toMatch(/Loom lesson: (batteries last|dark after)/);
   });
 
   it('are answered by an entry on the part, and then asked no more', () => {
@@ -86,7 +86,7 @@ describe('settings', () => {
   });
 
   it('say what filter the sun wants when none fits, and open wide where light is wanted', () => {
-    expect(of('marsh-path').get('Neutral density')!.set).toBe('8.4 stops are wanted, none is on');
+    expect(of('marsh-path').get('Neutral density')!.set).toBe('8.4 stops are needed, none is on');
     expect(of('marsh-path').get('Aperture')!.others).toMatch(/One stop down/);
   });
 
@@ -154,7 +154,7 @@ describe('prices as ranges', () => {
       120_800,
       sum('high')
     ]);
-    // Even at every low price the demo is over what may be spent, or just under it.
+    // Even at every low price the demo is over the budget, or just under it.
     expect(range.chanceOver).toBeGreaterThan(0.9);
     expect(
       rangeOf({ ...judgement.money, spendableMinor: range.worstMinor }).chanceOver

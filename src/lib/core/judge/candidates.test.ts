@@ -55,7 +55,7 @@ describe.each(pockets)('the %s pocket', (pocket) => {
 describe('all joints at once', () => {
   it('cost what the act adds, and leave none open that the shelf can close', () => {
     const closing = closeJoints(project, catalogue, judged(project));
-    expect(closing.buy.map(({ model }) => model)).toEqual(['Ring 62 to 67', 'Reader SD']);
+    expect(closing.buy.map(({ model }) => model)).toEqual(['Step-up ring 62 to 67', 'Reader SD']);
     const after = applyAct(project, closing.act!);
     expect(judged(after).money.firmMinor - judged(project).money.firmMinor).toBe(closing.costMinor);
     expect(closeJoints(after, catalogue, judged(after)).act).toBeUndefined();
@@ -112,8 +112,8 @@ describe('merit', () => {
       const copy = structuredClone(project);
       activePlan(copy).lines.push({
         ...activePlan(copy).lines[0]!,
-        id: 'cell',
-        gearId: 'orrowby-ember-8-cell',
+        id: 'battery',
+        gearId: 'orrowby-ember-8-battery',
         quantity: pieces
       });
       return axisOf(copy, 'loom-lesson', 'endurance');
@@ -122,10 +122,10 @@ describe('merit', () => {
       expect(lasts[at]!).toBeGreaterThanOrEqual(lasts[at - 1]!);
   });
 
-  it('spares in the bag never lower ease', () => {
+  it('spares in the kit never lower ease', () => {
     const copy = structuredClone(project);
     for (const gearId of [
-      'orrowby-ember-8-cell',
+      'orrowby-ember-8-battery',
       'quillfeather-sd-128-v30',
       'pellamund-hearth-74',
       'nibsworth-cloth-tape-black'
@@ -140,8 +140,8 @@ describe('merit', () => {
     const mended = structuredClone(project);
     activePlan(mended).lines.push({
       ...activePlan(mended).lines[0]!,
-      id: 'cell',
-      gearId: 'orrowby-ember-8-cell'
+      id: 'battery',
+      gearId: 'orrowby-ember-8-battery'
     });
     expect(compareKits(judged(mended).merit, judged(project).merit)).toBeGreaterThan(0);
   });
@@ -149,7 +149,7 @@ describe('merit', () => {
   it('an unknown never beats its own low end', () => {
     const scene = (shelf = catalogue) =>
       judgePlan(project, activePlan(project), shelf).merit.scenes[1]!;
-    const silent = structuredClone(catalogue.byId.get('dunmarrow-perch')!);
+    const silent = structuredClone(catalogue.byId.get('dunmarrow-plover')!);
     if (silent.kind === 'microphone') delete silent.selfNoiseDbA;
     const unsaid = scene({ ...catalogue, byId: new Map([...catalogue.byId, [silent.id, silent]]) });
     expect(unsaid.low).toBeLessThanOrEqual(scene().low);

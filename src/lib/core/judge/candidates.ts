@@ -37,13 +37,17 @@ function jobOf(gear: GearItem): string | undefined {
   switch (gear.kind) {
     case 'support': {
       const form =
-        gear.form === 'flexible legs' ? 'table legs' : gear.form === 'gimbal' ? 'grip' : gear.form;
+        gear.form === 'flexible tripod'
+          ? 'mini tripod'
+          : gear.form === 'gimbal'
+            ? 'hand grip'
+            : gear.form;
       return `support ${form}`;
     }
-    case 'cell':
+    case 'battery':
     case 'charger':
-    case 'mains block':
-      return `${gear.kind} ${gear.cellType}`;
+    case 'mains adapter':
+      return `${gear.kind} ${gear.batteryType}`;
     case 'card':
       return `card ${gear.cardKind}`;
     case 'lamp':
@@ -54,7 +58,7 @@ function jobOf(gear: GearItem): string | undefined {
     case 'lens':
     case 'microphone':
     case 'drive':
-    case 'bank':
+    case 'power bank':
     case 'recorder':
     case 'head':
     case 'monitor':
@@ -136,7 +140,7 @@ export function judgeCandidate(
     remainingMinor: after.money.remainingMinor,
     merit: after.merit,
     ...whatChanges(before, after),
-    act: acts.length > 0 ? { type: 'together', acts: [take, ...acts] } : take
+    act: acts.length > 0 ? { type: 'batch', acts: [take, ...acts] } : take
   };
 }
 

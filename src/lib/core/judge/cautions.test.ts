@@ -27,8 +27,8 @@ describe('cautions', () => {
 
   it.each([
     ['ellowen-dragonfly', 'Flying'],
-    ['pellamund-hearth-148', 'Lithium cells'],
-    ['brackenholt-post-boom', 'Loads overhead'],
+    ['pellamund-hearth-148', 'Lithium batteries'],
+    ['brackenholt-stand-boom', 'Loads overhead'],
     ['withrick-pocket-scribe', 'Loud listening']
   ])('%s brings %s', (id, topic) => {
     expect(cautionsOfPart(catalogue.byId.get(id)!).map((one) => one.topic)).toContain(topic);

@@ -20,17 +20,17 @@ const cautions: readonly CautionRow[] = [
     topic: 'Loads overhead',
     text: 'What hangs over a person can fall: weigh the stand down, tie a safety line, and never sit under a load without both. Heavy or overhead rigging is work for trained people; follow the makers’ manuals.',
     part: (gear) =>
-      gear.kind === 'support' && ['boom', 'overhead arm', 'light stand'].includes(gear.form)
+      gear.kind === 'support' && ['boom arm', 'overhead arm', 'light stand'].includes(gear.form)
   },
   {
     topic: 'Hot lamps, mains',
     text: 'Lamps get hot: keep cloth and paper away and let them cool before packing. Tape cables down where people walk. Mains wiring is for licensed people; follow local codes.',
-    part: (gear) => gear.kind === 'lamp' || gear.kind === 'mains block'
+    part: (gear) => gear.kind === 'lamp' || gear.kind === 'mains adapter'
   },
   {
-    topic: 'Lithium cells',
-    text: 'Use the charger meant for them, never a swollen or damaged cell, and do not leave them charging where they could set fire. For air travel ask the airline; above 100 Wh it decides, above 160 Wh it normally refuses.',
-    part: (gear) => gear.kind === 'cell' || gear.kind === 'bank'
+    topic: 'Lithium batteries',
+    text: 'Use the charger meant for them, never a swollen or damaged battery, and do not leave them charging where they could set fire. For air travel ask the airline; above 100 Wh it decides, above 160 Wh it normally refuses.',
+    part: (gear) => gear.kind === 'battery' || gear.kind === 'power bank'
   },
   {
     topic: 'Filming on the move',

@@ -54,7 +54,7 @@ export function closeJoints(project: Project, shelf: Shelf, judgement: Judgement
     plan = { ...plan, lines: [...plan.lines, line] };
   }
   return {
-    act: acts.length === 0 ? undefined : { type: 'together', acts },
+    act: acts.length === 0 ? undefined : { type: 'batch', acts },
     costMinor: closing.costMinor,
     gapMinor: closing.gapMinor,
     buy: closing.buy.map(({ gear, quantity }) => ({

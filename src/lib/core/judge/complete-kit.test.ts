@@ -120,7 +120,7 @@ describe('a kit completed after a change', () => {
 
   it('leaves alone what was open before the change', () => {
     const project = calmKit();
-    without(project, 'nibsworth-lead-trrs-to-trs');
+    without(project, 'nibsworth-cable-trrs-to-trs');
     const open = judged(project);
     expect(open.findings.some(({ code }) => code === 'B3')).toBe(true);
     const changed = applyAct(project, {
@@ -134,7 +134,7 @@ describe('a kit completed after a change', () => {
 
   it('closes it all the same when that is what is being mended', () => {
     const project = calmKit();
-    without(project, 'nibsworth-lead-trrs-to-trs');
+    without(project, 'nibsworth-cable-trrs-to-trs');
     const open = judged(project);
     const mending = open.findings.find(({ code }) => code === 'B3')!;
     const { acts, judgement } = completeKit(
@@ -145,13 +145,13 @@ describe('a kit completed after a change', () => {
     );
     expect(acts).toHaveLength(1);
     expect(judgement.findings.some(({ code }) => code === 'B3')).toBe(false);
-    expect(judgement.money.lines.map(({ gear }) => gear?.model)).toContain('Lead TRRS to TRS');
+    expect(judgement.money.lines.map(({ gear }) => gear?.model)).toContain('Cable TRRS to TRS');
   });
 
   it('brings the stand a lamp needs, and says so in its lines', () => {
     const project = calmKit();
     without(project, 'quillfeather-ray-65-two-colour-55-cm-dome');
-    without(project, 'brackenholt-post-2');
+    without(project, 'brackenholt-stand-2');
     const bare = judged(project);
     const changed = applyAct(project, {
       type: 'add line',
@@ -172,7 +172,7 @@ describe('a kit completed after a change', () => {
     const changed = structuredClone(project);
     // No adapter carries this lens; its microphone all the same gets its lead.
     swap(changed, 'pellamund-24-f-1-5', 'tesselind-21-f-2');
-    without(changed, 'nibsworth-lead-trrs-to-trs');
+    without(changed, 'nibsworth-cable-trrs-to-trs');
     const bareShelf = {
       ...shelfOf(project),
       items: catalogue.items.filter(({ kind }) => kind !== 'mount adapter'),

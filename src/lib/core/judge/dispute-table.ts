@@ -39,7 +39,7 @@ export interface DisputeRow {
 }
 
 const together = (acts: readonly Act[]): Act[] =>
-  acts.length === 0 ? [] : [acts.length === 1 ? acts[0]! : { type: 'together', acts: [...acts] }];
+  acts.length === 0 ? [] : [acts.length === 1 ? acts[0]! : { type: 'batch', acts: [...acts] }];
 
 const changeScenes = (
   scenes: readonly Scene[],
@@ -213,7 +213,7 @@ export const disputes = {
     sides: [
       {
         name: 'new',
-        says: 'Whole cells, whole shutter, a guarantee, and a price that is what it is.'
+        says: 'Whole batteries, whole shutter, a guarantee, and a price that is what it is.'
       },
       {
         name: 'used',
@@ -264,7 +264,7 @@ export const disputes = {
                   ? undefined
                   : Math.min(
                       Math.round(widest(one) * Math.SQRT2 * 10) / 10,
-                      one.rig.lens!.apertureLeastN ?? Infinity
+                      one.rig.lens!.apertureSmallestN ?? Infinity
                     )
             }
           }))
@@ -421,8 +421,8 @@ export const disputes = {
       ]);
     }
   },
-  'whose cells': {
-    question: 'The maker’s own cells, or another’s?',
+  'whose batteries': {
+    question: 'The maker’s own batteries, or another’s?',
     byDegrees: true,
     sides: [
       { name: 'the maker’s', says: 'They hold what they say and the body counts them down truly.' },
@@ -432,21 +432,23 @@ export const disputes = {
       }
     ],
     where: 'power',
-    arises: (context) => linesOf(context, 'cell').length > 0,
+    arises: (context) => linesOf(context, 'battery').length > 0,
     standing: (context) =>
       [false, true].map((other) =>
-        linesOf(context, 'cell').some(({ gear }) => (gear.otherMaker === true) === other)
+        linesOf(context, 'battery').some(({ gear }) => (gear.otherMaker === true) === other)
       ),
     ways: (context, side) => {
       const plan = activePlan(context.project);
-      const acts = linesOf(context, 'cell')
+      const acts = linesOf(context, 'battery')
         .filter(({ gear, line }) => isOpen(line) && (gear.otherMaker === true) !== (side === 1))
         .flatMap(({ gear, line }) => {
           const [other] = cheapestOf(
             context.shelf,
             context.project,
-            'cell',
-            (cell) => cell.cellType === gear.cellType && (cell.otherMaker === true) === (side === 1)
+            'battery',
+            (battery) =>
+              battery.batteryType === gear.batteryType &&
+              (battery.otherMaker === true) === (side === 1)
           );
           return other
             ? [swapFor(line.id)({ ...newLine(plan, other), quantity: line.quantity })]
@@ -468,7 +470,7 @@ export const disputes = {
         says: 'One cable, nothing to buy; good enough for a call, if the body can and keeps cool.'
       }
     ],
-    where: 'joining',
+    where: 'accessories',
     arises: ({ project }) => project.scenes.some(({ live }) => live),
     standing: (context) => {
       const captured = linesOf(context, 'capture device').length > 0;

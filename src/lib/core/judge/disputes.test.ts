@@ -108,15 +108,15 @@ describe('where practitioners disagree', () => {
     expect(side(views(demo).get('resolution'), '1920 across').otherWay).toBeUndefined();
   });
 
-  it('cells go over to another maker’s of the same fit, and back', () => {
-    const line = activePlan(demo).lines.find(({ gearId }) => gearId.includes('ember-8-cell'));
-    const cells = line
+  it('batteries go over to another maker’s of the same fit, and back', () => {
+    const line = activePlan(demo).lines.find(({ gearId }) => gearId.includes('ember-8-battery'));
+    const batteries = line
       ? demo
       : applyAct(demo, {
           type: 'add line',
           line: {
-            id: 'cells',
-            gearId: 'harkelow-ember-8-cell-thrifty',
+            id: 'batteries',
+            gearId: 'harkelow-ember-8-battery-third-party',
             quantity: 2,
             basis: 'new',
             state: 'wanted',
@@ -124,7 +124,7 @@ describe('where practitioners disagree', () => {
             locked: false
           }
         });
-    const dispute = views(cells).get('whose cells');
+    const dispute = views(batteries).get('whose batteries');
     expect(dispute).toBeDefined();
     const other = dispute!.sides.find(({ stands }) => !stands)!;
     expect(other.otherWay!.takes.length).toBeGreaterThan(0);

@@ -16,13 +16,13 @@ import { completeKit } from './complete-kit';
 import { watched } from './watched-judgement';
 import { type FindingChange, whatChanges } from './what-changes';
 
-/** What going the other way would do to this kit, joins included. */
+/** What going the other way would do to this kit, accessories included. */
 export interface OtherWay {
   act: Act;
   /** Parts that would come in. */
   takes: string[];
   costMinor: number;
-  /** Merit of the kit once its stops are settled, in hundredths of a point, before and after. */
+  /** Merit of the kit once unblocked, in hundredths of a point, before and after. */
   meritBeforeHundredths: number;
   meritAfterHundredths: number;
   settles: FindingChange[];
@@ -59,7 +59,7 @@ function otherWay(context: DisputeContext, row: DisputeRow, side: number): Other
     best = {
       after,
       way: {
-        act: acts.length > 0 ? { type: 'together', acts: [act, ...acts] } : act,
+        act: acts.length > 0 ? { type: 'batch', acts: [act, ...acts] } : act,
         takes: after.money.lines.flatMap(({ line, gear }) =>
           had.has(line.id) || !gear ? [] : [gear.model]
         ),

@@ -2,8 +2,8 @@ import { formatMoney } from '../money/format';
 import type { Evaluation } from './evaluation';
 
 const severityWords: Readonly<Record<string, string>> = {
-  stop: 'STOP',
-  warn: 'cost',
+  stop: 'BLOCKS',
+  warn: 'weakens',
   note: 'note'
 };
 
@@ -16,14 +16,14 @@ export function evaluationText(
   const amount = (minor: number) => formatMoney(minor, money.currency, { locale: 'en-GB' });
   const out = [
     `${names.project}, ${names.plan}`,
-    `${amount(money.firmMinor)} of ${amount(money.spendableMinor)} that may be spent: ${amount(Math.abs(money.remainingMinor))} ${money.remainingMinor < 0 ? 'over' : 'left'}`,
+    `${amount(money.firmMinor)} of ${amount(money.spendableMinor)} budget: ${amount(Math.abs(money.remainingMinor))} ${money.remainingMinor < 0 ? 'over' : 'left'}`,
     `between ${amount(money.range.lowestMinor)} and ${amount(money.range.worstMinor)}; chance of being over ${Math.round(money.range.chanceOver * 100)} %`,
     ''
   ];
   for (const scene of merit.scenes) {
     const state = scene.works
       ? String(Math.round(scene.low))
-      : `stopped, would be ${Math.round(scene.low)}`;
+      : `blocked, would be ${Math.round(scene.low)}`;
     const axes = Object.entries(scene.axes).map(
       ([axis, score]) =>
         `${axis} ${Math.round(score.low)}${score.high - score.low > 1 ? `–${Math.round(score.high)}` : ''}`

@@ -50,7 +50,7 @@ describe('an evaluation', () => {
       (((22.3 * 9) / 16) * 0.9) / (0.55 + (22.3 * 9) / 16 / 1000),
       6
     );
-    expect(lesson.minutesPerCell!.value).toBeCloseTo((60 * 8.3 * 0.98) / 5.9, 6);
+    expect(lesson.minutesPerBattery!.value).toBeCloseTo((60 * 8.3 * 0.98) / 5.9, 6);
     expect(lesson.reverberation!.value).toBeCloseTo(0.348, 3);
     expect(lesson.keyLight!.value).toBeCloseTo(
       ((1580 * (1 + 0.275 ** 2)) / (0.8 ** 2 + 0.275 ** 2)) * Math.SQRT1_2,
@@ -64,8 +64,8 @@ describe('an evaluation', () => {
       plan: 'plan B',
       scenes: { 'marsh-path': 'Marsh path' }
     });
-    expect(text).toContain('£1,208.00 of £1,150.00 that may be spent: £58.00 over');
-    expect(text).toContain('Marsh path: stopped, would be');
-    expect(text.indexOf('STOP')).toBeLessThan(text.indexOf('cost '));
+    expect(text).toContain('£1,208.00 of £1,150.00 budget: £58.00 over');
+    expect(text).toContain('Marsh path: blocked, would be');
+    expect(text.indexOf('BLOCKS')).toBeLessThan(text.indexOf('weakens'));
   });
 });

@@ -16,8 +16,8 @@ import { settingsOf } from './settings';
 import { verdictsUnderSchools } from './verdicts';
 
 /** A number JSON can carry: levels of nothing and endless ranges become words. */
-function jsonNumber(value: number): number | 'without end' | 'none' {
-  return value === Infinity ? 'without end' : value === -Infinity ? 'none' : value;
+function jsonNumber(value: number): number | 'unlimited' | 'none' {
+  return value === Infinity ? 'unlimited' : value === -Infinity ? 'none' : value;
 }
 
 /** The judgement as plain data: what `POST /api/evaluate` answers with. */

@@ -70,7 +70,7 @@ const edges: readonly Edge<unknown>[] = [
     set: (p, payloadKg: number) =>
       ownCopy<GearOf<'support'>>(
         p,
-        'nibsworth-hob-legs-wide',
+        'nibsworth-hob-mini-tripod-wide',
         (gear) => (gear.payloadKg = payloadKg)
       ),
     at: [
@@ -130,14 +130,14 @@ const edges: readonly Edge<unknown>[] = [
     ]
   }),
   edge({
-    fact: 'a cell lasts 60·Wh ÷ W: 15 Wh give 90 min at 10 W',
+    fact: 'a battery lasts 60·Wh ÷ W: 15 Wh give 90 min at 10 W',
     code: 'P1',
     set: (p, drawW: number) => {
       ownCopy<GearOf<'body'>>(p, 'orrowby-linnet-ii', (gear) => {
         gear.drawW = drawW;
-        gear.cellsIncluded = 0;
+        gear.batteriesIncluded = 0;
       });
-      ownCopy<GearOf<'cell'>>(p, 'quillfeather-ember-16-cell-twin', (gear) => {
+      ownCopy<GearOf<'battery'>>(p, 'quillfeather-ember-16-battery-twin', (gear) => {
         gear.energyWh = 15;
         gear.otherMaker = false;
       });
@@ -150,14 +150,14 @@ const edges: readonly Edge<unknown>[] = [
     ]
   }),
   edge({
-    fact: 'cold takes of a cell: 1.0 at 20 °C, 0.8 at 0 °C',
+    fact: 'cold takes of a battery: 1.0 at 20 °C, 0.8 at 0 °C',
     code: 'P1',
     set: (p, temperatureC: number) => {
       ownCopy<GearOf<'body'>>(p, 'orrowby-linnet-ii', (gear) => {
         gear.drawW = 9;
-        gear.cellsIncluded = 0;
+        gear.batteriesIncluded = 0;
       });
-      ownCopy<GearOf<'cell'>>(p, 'quillfeather-ember-16-cell-twin', (gear) => {
+      ownCopy<GearOf<'battery'>>(p, 'quillfeather-ember-16-battery-twin', (gear) => {
         gear.energyWh = 15;
         gear.otherMaker = false;
       });
@@ -173,14 +173,14 @@ const edges: readonly Edge<unknown>[] = [
     ]
   }),
   edge({
-    fact: 'another maker’s cells count at 0.85',
+    fact: 'another maker’s batteries count at 0.85',
     code: 'P1',
     set: (p, otherMaker: boolean) => {
       ownCopy<GearOf<'body'>>(p, 'orrowby-linnet-ii', (gear) => {
         gear.drawW = 9;
-        gear.cellsIncluded = 0;
+        gear.batteriesIncluded = 0;
       });
-      ownCopy<GearOf<'cell'>>(p, 'quillfeather-ember-16-cell-twin', (gear) => {
+      ownCopy<GearOf<'battery'>>(p, 'quillfeather-ember-16-battery-twin', (gear) => {
         gear.energyWh = 15;
         gear.otherMaker = otherMaker;
       });
@@ -197,7 +197,11 @@ const edges: readonly Edge<unknown>[] = [
     code: 'P6',
     set: (p, energyWh: number) => {
       activePlan(p).lines.push(line('pellamund-hearth-148'));
-      ownCopy<GearOf<'bank'>>(p, 'pellamund-hearth-148', (gear) => (gear.energyWh = energyWh));
+      ownCopy<GearOf<'power bank'>>(
+        p,
+        'pellamund-hearth-148',
+        (gear) => (gear.energyWh = energyWh)
+      );
     },
     at: [
       [100, 'nothing'],
@@ -212,7 +216,7 @@ const edges: readonly Edge<unknown>[] = [
     set: (p, cableM: number) => {
       angle(p).distanceM = 2;
       ownCopy<GearOf<'microphone'>>(p, 'dunmarrow-burr', (gear) => (gear.cableM = cableM));
-      ownCopy<GearOf<'cable'>>(p, 'nibsworth-lead-trrs-to-trs', (gear) => (gear.lengthM = 0.2));
+      ownCopy<GearOf<'cable'>>(p, 'nibsworth-cable-trrs-to-trs', (gear) => (gear.lengthM = 0.2));
     },
     at: [
       [2.1, 'nothing'],
@@ -262,7 +266,7 @@ const edges: readonly Edge<unknown>[] = [
     ]
   }),
   edge({
-    fact: 'what is kept back is eaten from the first penny',
+    fact: 'the amount set aside is used up from the first penny',
     code: 'M3',
     set: (p, over: number) => {
       p.reserveMinor = 5_000;
@@ -347,11 +351,11 @@ const edges: readonly Edge<unknown>[] = [
     fact: 'eyes are filmed from their own height: a seated face from about a metre up',
     code: 'S2',
     set: (p, heightMaxM: number) => {
-      angle(p).cameraPlace = 'floor';
-      swap(p, 'nibsworth-hob-legs-wide', 'cobberly-meadow-legs');
+      angle(p).cameraPlace = 'tripod';
+      swap(p, 'nibsworth-hob-mini-tripod-wide', 'cobberly-meadow-tripod');
       ownCopy<GearOf<'support'>>(
         p,
-        'cobberly-meadow-legs',
+        'cobberly-meadow-tripod',
         (gear) => (gear.heightMaxM = heightMaxM)
       );
     },
@@ -366,7 +370,11 @@ const edges: readonly Edge<unknown>[] = [
     set: (p, windMps: number) => {
       walkOutside(p);
       scene(p).windMps = windMps;
-      ownCopy<GearOf<'microphone'>>(p, 'dunmarrow-burr', (gear) => (gear.coverIncluded = 'none'));
+      ownCopy<GearOf<'microphone'>>(
+        p,
+        'dunmarrow-burr',
+        (gear) => (gear.windscreenIncluded = 'none')
+      );
     },
     at: [
       [0, 'note'],
@@ -463,40 +471,40 @@ describe('what is not filmed is not asked of', () => {
       expect(severityOf(project, code), code).toBe('nothing');
   });
 
-  it('with a socket at hand the day does not run out of cells that a block replaces', () => {
+  it('with a socket at hand the day does not run out of batteries that a block replaces', () => {
     const project = calmKit();
     scene(project).recordedMin = 900;
     lineOf(project, 'quillfeather-sd-128-v30').quantity = 10;
     expect(severityOf(project, 'P2')).toBe('stop');
-    activePlan(project).lines.push(line('quillfeather-dummy-ember-16'));
+    activePlan(project).lines.push(line('quillfeather-dummy-battery-ember-16'));
     expect(severityOf(project, 'P2')).toBe('nothing');
   });
 
   it('a part put off or sent back is not in the kit', () => {
     for (const patch of [{ step: 'later' }, { state: 'returned' }] as const) {
       const project = calmKit();
-      Object.assign(lineOf(project, 'nibsworth-hob-legs-wide'), patch);
+      Object.assign(lineOf(project, 'nibsworth-hob-mini-tripod-wide'), patch);
       expect(severityOf(project, 'M7')).not.toBe('nothing');
     }
   });
 });
 
-describe('cells and cards', () => {
+describe('batteries and cards', () => {
   /** The calm body at 9 W with nothing but what is put in: 15 Wh are 100 min. */
   function nineWatts(
-    cells: { id: string; wh: number; other?: boolean; pieces?: number }[]
+    batteries: { id: string; wh: number; other?: boolean; pieces?: number }[]
   ): Project {
     const project = calmKit();
     ownCopy<GearOf<'body'>>(project, 'orrowby-linnet-ii', (gear) => {
       gear.drawW = 9;
-      gear.cellsIncluded = 0;
+      gear.batteriesIncluded = 0;
     });
     scene(project).temperatureC = 20;
     const plan = activePlan(project);
-    plan.lines = plan.lines.filter(({ gearId }) => gearId !== 'quillfeather-ember-16-cell-twin');
-    for (const { id, wh, other = false, pieces = 1 } of cells) {
+    plan.lines = plan.lines.filter(({ gearId }) => gearId !== 'quillfeather-ember-16-battery-twin');
+    for (const { id, wh, other = false, pieces = 1 } of batteries) {
       plan.lines.push(line(id, { quantity: pieces }));
-      ownCopy<GearOf<'cell'>>(project, id, (gear) => {
+      ownCopy<GearOf<'battery'>>(project, id, (gear) => {
         gear.energyWh = wh;
         gear.otherMaker = other;
       });
@@ -505,14 +513,14 @@ describe('cells and cards', () => {
   }
   const figure = (
     project: Project,
-    id: 'dayPower' | 'takePower' | 'cardSpace' | 'cellsEmptied',
+    id: 'dayPower' | 'takePower' | 'cardSpace' | 'batteriesEmptied',
     at = 0
   ) => figureOf(judged(project).angles[at]!.record, id);
 
   it('of two makers add up each at its own worth: 100 min and 0.85 × 60', () => {
     const project = nineWatts([
-      { id: 'orrowby-ember-16-cell', wh: 15 },
-      { id: 'harkelow-ember-16-cell-thrifty', wh: 9, other: true, pieces: 2 }
+      { id: 'orrowby-ember-16-battery', wh: 15 },
+      { id: 'harkelow-ember-16-battery-third-party', wh: 9, other: true, pieces: 2 }
     ]);
     expect(figure(project, 'dayPower')).toBeCloseTo(100 + 2 * 0.85 * 60, 9);
     // For the longest take the best one goes in.
@@ -521,30 +529,30 @@ describe('cells and cards', () => {
 
   it('whose energy one of them does not say leave the day unknown, and the take known', () => {
     const project = nineWatts([
-      { id: 'orrowby-ember-16-cell', wh: 15 },
-      { id: 'harkelow-ember-16-cell-thrifty', wh: 9 }
+      { id: 'orrowby-ember-16-battery', wh: 15 },
+      { id: 'harkelow-ember-16-battery-third-party', wh: 9 }
     ]);
     project.ownGear.forEach((gear) => {
-      if (gear.id === 'harkelow-ember-16-cell-thrifty' && gear.kind === 'cell')
+      if (gear.id === 'harkelow-ember-16-battery-third-party' && gear.kind === 'battery')
         delete gear.energyWh;
     });
     expect(figure(project, 'dayPower')).toBeUndefined();
     expect(figure(project, 'takePower')).toBeCloseTo(100, 9);
   });
 
-  it('a larger cell of another maker may be worth less than a smaller one of the maker’s', () => {
+  it('a larger battery of another maker may be worth less than a smaller one of the maker’s', () => {
     const project = nineWatts([
-      { id: 'orrowby-ember-16-cell', wh: 15 },
-      { id: 'harkelow-ember-16-cell-thrifty', wh: 16.5, other: true }
+      { id: 'orrowby-ember-16-battery', wh: 15 },
+      { id: 'harkelow-ember-16-battery-third-party', wh: 16.5, other: true }
     ]);
     expect(figure(project, 'takePower')).toBeCloseTo(100, 9);
   });
 
   it('are shared out between two bodies that film at once, and a day empties twice as many', () => {
-    const project = nineWatts([{ id: 'orrowby-ember-16-cell', wh: 15, pieces: 4 }]);
+    const project = nineWatts([{ id: 'orrowby-ember-16-battery', wh: 15, pieces: 4 }]);
     scene(project).recordedMin = 150;
     expect(figure(project, 'dayPower')).toBeCloseTo(400, 9);
-    expect(figure(project, 'cellsEmptied')).toBe(2);
+    expect(figure(project, 'batteriesEmptied')).toBe(2);
     const cards = figure(project, 'cardSpace')!;
     scene(project).angles.push({ ...angle(project), id: 'b', name: 'side' });
     lineOf(project, 'orrowby-linnet-ii').quantity = 2;
@@ -552,26 +560,27 @@ describe('cells and cards', () => {
     for (const at of [0, 1]) {
       expect(figure(project, 'dayPower', at)).toBeCloseTo(200, 9);
       expect(figure(project, 'cardSpace', at)).toBeCloseTo(cards / 2, 9);
-      expect(figure(project, 'cellsEmptied', at)).toBe(4);
+      expect(figure(project, 'batteriesEmptied', at)).toBe(4);
     }
   });
 
-  it('a block at the socket runs one body; the second runs from its cells', () => {
-    const project = nineWatts([{ id: 'orrowby-ember-16-cell', wh: 15, pieces: 2 }]);
-    activePlan(project).lines.push(line('quillfeather-dummy-ember-16'));
+  it('a block at the socket runs one body; the second runs from its batteries', () => {
+    const project = nineWatts([{ id: 'orrowby-ember-16-battery', wh: 15, pieces: 2 }]);
+    activePlan(project).lines.push(line('quillfeather-dummy-battery-ember-16'));
     scene(project).angles.push({ ...angle(project), id: 'b', name: 'side' });
     lineOf(project, 'orrowby-linnet-ii').quantity = 2;
     lineOf(project, 'pellamund-24-f-1-5').quantity = 2;
     expect(figure(project, 'dayPower', 0)).toBe(Infinity);
     expect(figure(project, 'dayPower', 1)).toBeCloseTo(100, 9);
-    lineOf(project, 'quillfeather-dummy-ember-16').quantity = 2;
+    lineOf(project, 'quillfeather-dummy-battery-ember-16').quantity = 2;
     expect(figure(project, 'dayPower', 1)).toBe(Infinity);
   });
 
   it('that a spare body came with serve the first one too', () => {
-    const project = nineWatts([{ id: 'orrowby-ember-16-cell', wh: 15 }]);
+    const project = nineWatts([{ id: 'orrowby-ember-16-battery', wh: 15 }]);
     project.ownGear.forEach((gear) => {
-      if (gear.kind === 'body') Object.assign(gear, { cellsIncluded: 1, includedCellWh: 12 });
+      if (gear.kind === 'body')
+        Object.assign(gear, { batteriesIncluded: 1, includedBatteryWh: 12 });
     });
     expect(figure(project, 'dayPower')).toBeCloseTo(100 + 80, 9);
     lineOf(project, 'orrowby-linnet-ii').quantity = 2;

@@ -80,7 +80,7 @@ describe.each(Object.entries(causes))('%s', (name, spoil) => {
 });
 
 describe('a want that is only nice to have', () => {
-  it('is told as worth knowing, not as a cost', () => {
+  it('is told as good to know, not as a cost', () => {
     const project = calmKit();
     project.scenes[0]!.wantsBlurPercent = 3;
     const severity = () => judged(project).findings.find(({ code }) => code === 'L5')!.severity;
@@ -91,14 +91,14 @@ describe('a want that is only nice to have', () => {
 });
 
 describe('a monitor', () => {
-  it('wants a lead of the right ends, and its remedy brings it', () => {
+  it('needs a lead of the right ends, and its remedy brings it', () => {
     const project = calmKit();
     activePlan(project).lines.push(line('tesselind-pane-5'));
     const judgement = judged(project);
     const lead = judgement.findings.find((finding) => finding.code === 'B5')!;
-    expect([lead.severity, lead.title()]).toEqual(['warn', 'No lead carries the picture out']);
+    expect([lead.severity, lead.title()]).toEqual(['warn', 'No cable for the video output']);
     const [remedy] = remediesFor(project, shelfOf(project), judgement, lead);
-    expect(remedy!.label).toBe('Add Picture lead D to A, 1 m');
+    expect(remedy!.label).toBe('Add HDMI cable D to A, 1 m');
     expect(codes(applyAct(project, remedy!.act)).has('B5')).toBe(false);
   });
 });
@@ -119,10 +119,10 @@ describe('unknown figures', () => {
     const indoors = calmKit();
     ownCopy<GearOf<'support'>>(
       indoors,
-      'nibsworth-hob-legs-wide',
+      'nibsworth-hob-mini-tripod-wide',
       (gear) => delete gear.footRadiusM
     );
-    ownCopy<GearOf<'support'>>(indoors, 'brackenholt-post-2', (gear) => {
+    ownCopy<GearOf<'support'>>(indoors, 'brackenholt-stand-2', (gear) => {
       delete gear.payloadKg;
       delete gear.footRadiusM;
       delete gear.heightMaxM;
@@ -131,22 +131,29 @@ describe('unknown figures', () => {
       judged(project)
         .findings.filter(({ code }) => code === 'Q1')
         .map((finding) => finding.title());
-    expect(asked(indoors)).toContain('How wide do the feet of Nibsworth Hob legs wide stand?');
-    expect(asked(indoors)).toContain('What may Brackenholt Post 2 carry?');
-    expect(asked(indoors)).not.toContain('How high does Brackenholt Post 2 rise?');
+    expect(asked(indoors)).toContain(
+      'How wide do the feet of Nibsworth Hob mini tripod wide stand?'
+    );
+    expect(asked(indoors)).toContain('What may Brackenholt Stand 2 carry?');
+    expect(asked(indoors)).not.toContain('How high does Brackenholt Stand 2 rise?');
     const outside = structuredClone(indoors);
     delete outside.scenes[0]!.room;
     outside.scenes[0]!.windMps = 7;
-    expect(asked(outside)).toContain('How high does Brackenholt Post 2 rise?');
+    expect(asked(outside)).toContain('How high does Brackenholt Stand 2 rise?');
   });
 
   it('never pass for fine: an unsaid payload, screen or price shows', () => {
     const project = calmKit();
-    ownCopy<GearOf<'support'>>(project, 'nibsworth-hob-legs-wide', (gear) => delete gear.payloadKg);
+    ownCopy<GearOf<'support'>>(
+      project,
+      'nibsworth-hob-mini-tripod-wide',
+      (gear) => delete gear.payloadKg
+    );
     expect(
       judged(project).findings.some(
         (finding) =>
-          finding.code === 'Q1' && finding.title() === 'What may Nibsworth Hob legs wide carry?'
+          finding.code === 'Q1' &&
+          finding.title() === 'What may Nibsworth Hob mini tripod wide carry?'
       )
     ).toBe(true);
   });

@@ -9,14 +9,14 @@ import { headMomentNm, headShare } from '../relations/support/head';
 import { calmKit, judged, line, ownCopy, swap } from './tests/calm-kit';
 import { remediesFor } from './settle';
 
-const BARE = 'cobberly-meadow-legs-bare';
+const BARE = 'cobberly-meadow-tripod-bare';
 const BALL = 'cobberly-cobble-ball';
 
 /** The calm talk on legs that came without a head, and the heads given. */
-function onBareLegs(...heads: string[]): Project {
+function onLegsWithoutHead(...heads: string[]): Project {
   const project = calmKit();
-  project.scenes[0]!.angles[0]!.cameraPlace = 'floor';
-  swap(project, 'nibsworth-hob-legs-wide', BARE);
+  project.scenes[0]!.angles[0]!.cameraPlace = 'tripod';
+  swap(project, 'nibsworth-hob-mini-tripod-wide', BARE);
   activePlan(project).lines.push(...heads.map((id) => line(id)));
   return project;
 }
@@ -28,14 +28,18 @@ const asHead = (project: Project, change: (gear: GearOf<'head'>) => void) =>
 
 describe('a head bought by itself', () => {
   it('stands on legs that came without one, and on no others', () => {
-    expect(rigOf(onBareLegs(BALL)).rig.head?.gear.id).toBe(BALL);
+    expect(rigOf(onLegsWithoutHead(BALL)).rig.head?.gear.id).toBe(BALL);
     const own = calmKit();
     activePlan(own).lines.push(line(BALL));
     expect(rigOf(own).rig.head).toBeUndefined();
   });
 
   it('is the strongest of the bag, and a fluid one where a pan is wanted', () => {
-    const project = onBareLegs('cobberly-pebble-ball', BALL, 'cobberly-millrace-fluid-small');
+    const project = onLegsWithoutHead(
+      'cobberly-pebble-ball',
+      BALL,
+      'cobberly-millrace-fluid-small'
+    );
     expect(rigOf(project).rig.head?.gear.id).toBe(BALL);
     project.scenes[0]!.wantsPan = true;
     expect(rigOf(project).rig.head?.gear.id).toBe('cobberly-millrace-fluid-small');
@@ -43,8 +47,8 @@ describe('a head bought by itself', () => {
   });
 
   it('joins legs and camera by its two threads, weighs on the legs and in the hand', () => {
-    const without = onBareLegs();
-    const withHead = onBareLegs(BALL);
+    const without = onLegsWithoutHead();
+    const withHead = onLegsWithoutHead(BALL);
     expect(found(without, 'S5', 'camera held')?.severity).toBe('stop');
     expect(found(withHead, 'S5', 'camera held')).toBeUndefined();
     const load = (project: Project) => figureOf(rigOf(project).record, 'loadOnSupport')!;
@@ -55,7 +59,7 @@ describe('a head bought by itself', () => {
   });
 
   it('serves one angle at a time', () => {
-    const project = onBareLegs(BALL);
+    const project = onLegsWithoutHead(BALL);
     const [first] = project.scenes[0]!.angles;
     project.scenes[0]!.angles = [first!, { ...first!, id: 'b' }];
     activePlan(project).lines.push(line(BARE, { id: 'second legs' }), line('tesselind-vale'));
@@ -74,7 +78,7 @@ describe('what a head may bear', () => {
   });
 
   it('is figured from the body’s height and what rides on it', () => {
-    const { rig, record } = rigOf(onBareLegs(BALL));
+    const { rig, record } = rigOf(onLegsWithoutHead(BALL));
     const { massG, sizeMm } = rig.body!.gear;
     const lens = catalogue.byId.get('pellamund-24-f-1-5')!;
     const kg = (massG! + lens.massG!) / 1000;
@@ -89,7 +93,7 @@ describe('what a head may bear', () => {
     ['payloadKg', 1.09, 'warn'],
     ['payloadKg', 0.73, 'stop']
   ] as const)('warns from two thirds of it, stops past it: %s %f', (field, value, severity) => {
-    const project = onBareLegs(BALL);
+    const project = onLegsWithoutHead(BALL);
     asHead(project, (gear) => {
       gear[field] = value;
       gear.ratedAtMm = 200;
@@ -98,7 +102,7 @@ describe('what a head may bear', () => {
   });
 
   it('is asked about when the moment hangs on what nobody has stated', () => {
-    const project = onBareLegs(BALL);
+    const project = onLegsWithoutHead(BALL);
     asHead(project, (gear) => delete gear.ratedAtMm);
     const { findings } = judged(project);
     expect(findings.some((one) => one.code === 'Q1' && one.figure === 'headRatedHeight')).toBe(
@@ -108,7 +112,7 @@ describe('what a head may bear', () => {
   });
 
   it('is mended by a head that bears it', () => {
-    const project = onBareLegs(BALL);
+    const project = onLegsWithoutHead(BALL);
     asHead(project, (gear) => (gear.payloadKg = 0.5));
     const judgement = judged(project);
     const finding = judgement.findings.find((one) => one.code === 'S1' && one.about === 'head')!;
@@ -121,8 +125,8 @@ describe('what a head may bear', () => {
 });
 
 describe('a pan on bare legs', () => {
-  it('wants a fluid head, and a head is what is offered', () => {
-    const project = onBareLegs(BALL);
+  it('needs a fluid head, and a head is what is offered', () => {
+    const project = onLegsWithoutHead(BALL);
     project.scenes[0]!.wantsPan = true;
     const judgement = judged(project);
     const finding = judgement.findings.find(({ code }) => code === 'S3')!;

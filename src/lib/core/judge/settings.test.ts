@@ -89,7 +89,7 @@ describe('what is set', () => {
         });
       }).get('Neutral density')!.set;
     expect(out(20)).toBe('off');
-    expect(out(20_000)).toMatch(/^\d\.\d stops are wanted, none is on$/);
+    expect(out(20_000)).toMatch(/^\d\.\d stops are needed, none is on$/);
     expect(out(8_000, 'pellamund-dusk-2-5-62-mm')).toMatch(/^Dusk 2–5, 62 mm, \d(\.\d)? stops$/);
     expect(settings(calmKit()).has('Neutral density')).toBe(false);
   });
@@ -97,7 +97,7 @@ describe('what is set', () => {
   it('a colour: the lamp’s own indoors, daylight under the sky, a grey card where lamps are found', () => {
     const white = (change: (project: Project) => void) => changed(change).get('White balance')!;
     expect(white(() => undefined).set).toMatch(/^fixed, \d[ \u00a0]?\d{3} K$/);
-    expect(white((project) => (scene(project).lightSource = 'as found')).set).toMatch(
+    expect(white((project) => (scene(project).lightSource = 'existing light')).set).toMatch(
       /grey card|fixed, /
     );
     const sky = white((project) => {
@@ -113,7 +113,7 @@ describe('what is set', () => {
       ownCopy<GearOf<'body'>>(
         project,
         'orrowby-linnet-ii',
-        (gear) => (gear.profiles = [{ name: 'Meadow flat', lowestIso: 800, flat: true }])
+        (gear) => (gear.profiles = [{ name: 'Meadow flat', baseIso: 800, flat: true }])
       );
       setRig(project, { profile: 'Meadow flat' });
     }).get('Picture profile')!;
@@ -129,8 +129,8 @@ describe('what is set', () => {
     ownCopy<GearOf<'microphone'>>(without, 'dunmarrow-burr', (gear) => (gear.hasSwitch = false));
     expect(named(without)).toEqual([]);
     const perch = calmKit();
-    swap(perch, 'dunmarrow-burr', 'dunmarrow-perch');
-    expect(named(perch)).toEqual(['Switch of Perch']);
+    swap(perch, 'dunmarrow-burr', 'dunmarrow-plover');
+    expect(named(perch)).toEqual(['Switch of Plover']);
   });
 
   it('the stabiliser on in the hand, off on a stand', () => {

@@ -102,7 +102,7 @@ export function settingsOf({ rig, record, scene }: AngleJudgement): Setting[] {
   const dim = figure('isoNeededDim');
   if (base !== undefined && dim !== undefined && Number.isFinite(dim)) {
     const iso = stepUp(Math.max(base, dim));
-    const usable = figure('usableIso');
+    const usable = figure('highestUsableIso');
     const noisy = usable !== undefined && iso > usable / 2 ** CLEAN_STOPS_BELOW_USABLE;
     list.push({
       name: 'Sensitivity',
@@ -121,7 +121,7 @@ export function settingsOf({ rig, record, scene }: AngleJudgement): Setting[] {
           ? 'off'
           : rig.filter && rig.filterFits
             ? `${rig.filter.gear.model}, ${figureWords(Math.min(density, rig.filter.gear.stopsMax ?? density), 'stops')}`
-            : `${figureWords(density, 'stops')} are wanted, none is on`,
+            : `${figureWords(density, 'stops')} are needed, none is on`,
       why: 'Takes away what is too bright for this shutter and aperture, so that neither has to change.',
       others: 'Stop down instead, and live with a sharper background.',
       figure: 'densityNeeded'
@@ -173,7 +173,7 @@ export function settingsOf({ rig, record, scene }: AngleJudgement): Setting[] {
         ? 'Callers see whatever stands in the picture.'
         : 'The monitor shows the picture, the body’s own screen the marks.'
     });
-  const onStand = rig.angle.cameraPlace !== 'hand' && rig.angle.cameraPlace !== 'stick';
+  const onStand = rig.angle.cameraPlace !== 'hand' && rig.angle.cameraPlace !== 'extension pole';
   if (body.gear.stabilised === true || lens?.stabilised === true)
     list.push({
       name: 'Stabiliser',
@@ -189,7 +189,7 @@ export function settingsOf({ rig, record, scene }: AngleJudgement): Setting[] {
     why:
       mode.faceFocus === false
         ? `Set ${figureWords(rig.angle.distanceM, 'm', project.units)} and tape the ring.`
-        : 'Alone before the lens nobody pulls the focus.'
+        : 'Alone before the lens nobody pulls focus.'
   });
   if (mode.recordLimitMin !== undefined && mode.recordLimitMin < 60)
     list.push({
@@ -219,7 +219,7 @@ function whiteBalance({ rig, scene }: AngleJudgement): Setting {
       others
     };
   }
-  return scene.lightSource === 'as found'
+  return scene.lightSource === 'existing light'
     ? {
         name,
         set: 'fixed, from a grey card in this light',

@@ -47,7 +47,7 @@ function comesNearer(before: Finding, after: Finding): boolean {
   return Number.isFinite(gapBefore) && gapAfter <= gapBefore * (1 - WORTHWHILE_SHARE);
 }
 
-/** Tries one act; answers with a remedy when it takes the finding away or eases it without a worse one. */
+/** Tries one act; answers with a remedy when it takes the finding away or helps partly without a worse one. */
 function tried(
   project: Project,
   shelf: Shelf,
@@ -93,7 +93,7 @@ function tried(
     .map(({ gear }) => gear!.model);
   return {
     label: unsaid.length > 0 ? `${label}, with ${unsaid.join(' and ')}` : label,
-    act: joints.length > 0 ? { type: 'together', acts: [act, ...joints] } : act,
+    act: joints.length > 0 ? { type: 'batch', acts: [act, ...joints] } : act,
     costMinor: after.money.firmMinor - before.money.firmMinor,
     brings: [...new Set(brings.filter((one) => one.severity !== 'note').map((one) => one.title()))],
     mends: rest === undefined

@@ -71,7 +71,7 @@ const anyAct: fc.Arbitrary<Act> = fc.oneof(
     .tuple(anyAngle, fc.double({ min: 1.4, max: 16, noNaN: true }))
     .map(([angle, apertureN]): Act => ({ type: 'set rig', ...angle, patch: { apertureN } })),
   fc
-    .tuple(anyAngle, fc.constantFrom('boom', 'shoe', 'lapel'))
+    .tuple(anyAngle, fc.constantFrom('boom arm', 'shoe', 'lavalier'))
     .map(([angle, micPlace]): Act => ({ type: 'set rig', ...angle, patch: { micPlace } }) as Act),
   fc
     .tuple(anyAngle, fc.integer({ min: 0, max: 9 }))

@@ -17,7 +17,7 @@ function onceEach(findings: readonly Finding[]): FindingChange[] {
   return changes;
 }
 
-/** Findings of one judgement that the other lacks or has milder; what is only worth knowing is left out. */
+/** Findings of one judgement that the other lacks or has milder; what is only good to know is left out. */
 function worseIn(one: Judgement, other: Judgement): FindingChange[] {
   const isWorse = (finding: Finding): boolean => {
     if (finding.severity === 'note') return false;

@@ -20,13 +20,13 @@ import { judged } from './tests/calm-kit';
 import { evaluate } from './evaluation';
 import { remediesFor } from './settle';
 
-/** The jobs people bring: what is filmed, what may be spent, and the belief one buys by. */
+/** The jobs people bring: what is filmed, the budget, and the belief one buys by. */
 const jobs: readonly [SceneStyle, number, SchoolId][] = [
   ['seated', 120_000, 'sound and light first'],
   ['walk', 150_000, 'light on the back'],
   ['hands', 90_000, 'buy once'],
-  ['live call', 110_000, 'what you have'],
-  ['evening', 220_000, 'glass first'],
+  ['live call', 110_000, 'start with what you have'],
+  ['evening', 220_000, 'lenses first'],
   ['seated', 180_000, 'body first']
 ];
 
@@ -90,7 +90,7 @@ describe.each(jobs)('%s within %i by %s', (style, limitMinor, school) => {
   const { project, acts } = settleAll(packed);
   const judgement = judged(project);
 
-  it('is packed within what may be spent, and its account is right to the penny', () => {
+  it('is packed within the budget, and its account is right to the penny', () => {
     expect(judged(packed).money.firmMinor).toBeLessThanOrEqual(limitMinor - 5_000);
     for (const one of [packed, project]) {
       const { money } = judged(one);

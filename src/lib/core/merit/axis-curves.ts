@@ -27,7 +27,7 @@ const speaks = hearsVoice;
 const indoors = (rig: PlacedRig) => rig.scene.room !== undefined;
 const lit = (rig: PlacedRig) => rig.scene.lightSource === 'lamps';
 const carried = (rig: PlacedRig) =>
-  rig.angle.cameraPlace === 'hand' || rig.angle.cameraPlace === 'stick';
+  rig.angle.cameraPlace === 'hand' || rig.angle.cameraPlace === 'extension pole';
 
 /** Each figure feeds one axis only. */
 export const axisCurves: Record<Axis, readonly Curve[]> = {
@@ -139,7 +139,7 @@ export const axisCurves: Record<Axis, readonly Curve[]> = {
       wanted: (rig) => rig.angle.framing !== 'hands' && rig.angle.framing !== 'table'
     },
     {
-      figure: 'usableIso',
+      figure: 'highestUsableIso',
       points: [
         [150, 20],
         [860, 55],
@@ -276,7 +276,7 @@ export const axisCurves: Record<Axis, readonly Curve[]> = {
       ]
     },
     {
-      figure: 'spareCells',
+      figure: 'spareBatteries',
       points: [
         [0, 40],
         [1, 82],

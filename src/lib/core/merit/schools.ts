@@ -34,7 +34,7 @@ const share = (
   support: number,
   storage: number,
   power: number,
-  joining: number
+  accessories: number
 ): Record<Pocket, number> => ({
   body,
   lens,
@@ -43,7 +43,7 @@ const share = (
   support,
   storage,
   power,
-  joining
+  accessories
 });
 
 /** Schools of thought: practitioners disagree, and each has its reasons. A school is a weight vector and an order. */
@@ -51,16 +51,16 @@ export const schools: Readonly<Record<SchoolId, School>> = {
   'sound and light first': {
     name: 'Sound and light first',
     says: 'people forgive a plain picture and leave bad sound.',
-    othersAnswer: 'glass outlives the body and makes the look.',
-    pocketOrder: ['sound', 'light', 'body', 'lens', 'support', 'power', 'storage', 'joining'],
+    othersAnswer: 'lenses outlive the body and make the look.',
+    pocketOrder: ['sound', 'light', 'body', 'lens', 'support', 'power', 'storage', 'accessories'],
     split: share(34, 12, 18, 18, 7, 3, 3, 5),
     weights: weigh(25, 20, 15, 10, 10, 10, 10)
   },
-  'glass first': {
-    name: 'Glass first',
+  'lenses first': {
+    name: 'Lenses first',
     says: 'the lens outlives the body and makes the look.',
     othersAnswer: 'nobody watches a beautiful picture they cannot hear.',
-    pocketOrder: ['lens', 'body', 'sound', 'light', 'support', 'power', 'storage', 'joining'],
+    pocketOrder: ['lens', 'body', 'sound', 'light', 'support', 'power', 'storage', 'accessories'],
     split: share(30, 32, 12, 9, 7, 3, 3, 4),
     weights: weigh(15, 15, 30, 10, 10, 10, 10)
   },
@@ -68,15 +68,15 @@ export const schools: Readonly<Record<SchoolId, School>> = {
     name: 'Body first',
     says: 'screen, focus and inputs make filming alone possible at all.',
     othersAnswer: 'bodies age fastest; what is around them stays.',
-    pocketOrder: ['body', 'lens', 'sound', 'support', 'light', 'power', 'storage', 'joining'],
+    pocketOrder: ['body', 'lens', 'sound', 'support', 'light', 'power', 'storage', 'accessories'],
     split: share(50, 15, 11, 7, 6, 3, 4, 4),
     weights: weigh(15, 15, 22, 16, 12, 10, 10)
   },
-  'what you have': {
+  'start with what you have': {
     name: 'Start with what you have',
     says: 'a phone and a window will do; improve one thing at a time.',
     othersAnswer: 'fighting the tool costs more evenings than it saves money.',
-    pocketOrder: ['sound', 'light', 'support', 'body', 'lens', 'power', 'storage', 'joining'],
+    pocketOrder: ['sound', 'light', 'support', 'body', 'lens', 'power', 'storage', 'accessories'],
     split: share(15, 0, 30, 25, 15, 5, 5, 5),
     weights: weigh(25, 20, 8, 10, 12, 17, 8)
   },
@@ -84,15 +84,15 @@ export const schools: Readonly<Record<SchoolId, School>> = {
     name: 'Buy once',
     says: 'cheap stands, supports and capture devices are bought twice.',
     othersAnswer: 'needs change before good things wear out.',
-    pocketOrder: ['support', 'sound', 'body', 'lens', 'light', 'power', 'storage', 'joining'],
+    pocketOrder: ['support', 'sound', 'body', 'lens', 'light', 'power', 'storage', 'accessories'],
     split: share(31, 11, 17, 16, 15, 3, 3, 4),
     weights: weigh(20, 15, 15, 16, 12, 6, 16)
   },
   'light on the back': {
     name: 'Light on the back',
     says: 'seconds to the first take and grams decide whether you film at all.',
-    othersAnswer: 'small things have small sensors, small cells and thin sound.',
-    pocketOrder: ['body', 'sound', 'lens', 'power', 'support', 'storage', 'light', 'joining'],
+    othersAnswer: 'small things have small sensors, small batteries and thin sound.',
+    pocketOrder: ['body', 'sound', 'lens', 'power', 'support', 'storage', 'light', 'accessories'],
     split: share(45, 15, 13, 4, 8, 4, 6, 5),
     weights: weigh(16, 10, 14, 14, 14, 24, 8)
   }

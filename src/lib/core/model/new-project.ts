@@ -10,7 +10,7 @@ function evenShares(count: number): number[] {
   );
 }
 
-/** An empty bag for the scenes named, with a tenth kept back. */
+/** An empty bag for the scenes named, with a tenth set aside. */
 export function newProject(
   id: string,
   name: string,

@@ -38,7 +38,7 @@ export class PlanLine {
   @MayBeLeftOut() @MinorUnits() cashBackMinor?: number;
   /** Hoped for when it is sold again. */
   @MayBeLeftOut() @MinorUnits() resaleMinor?: number;
-  /** Weak legs, tired cells: it works until it does not. */
+  /** Weak legs, tired batteries: it works until it does not. */
   @StatedYesNo() worn?: boolean;
 }
 

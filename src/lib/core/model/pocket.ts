@@ -7,6 +7,6 @@ export const pockets = [
   'support',
   'storage',
   'power',
-  'joining'
+  'accessories'
 ] as const;
 export type Pocket = (typeof pockets)[number];

@@ -13,7 +13,7 @@ export type PortRole = (typeof portRoles)[number];
  *
  * Types by family: mechanical `shoe`, `1/4-20`, `3/8-16`, `5/8 stud`, `dovetail plate`, `snap rail`,
  * `clamp`; audio `3.5 TRS`, `3.5 TRRS`, `2.5 TRS`, `XLR`, `USB-C`; video `HDMI A`, `HDMI C`,
- * `HDMI D`, `USB-C`; power a cell type or `USB-C`; mount an invented mount name; thread a diameter
+ * `HDMI D`, `USB-C`; power a battery type or `USB-C`; mount an invented mount name; thread a diameter
  * such as `67 mm`; card `SD`, `microSD`, `CF-sized`.
  */
 export class Port {

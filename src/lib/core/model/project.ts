@@ -26,7 +26,7 @@ export type SchoolId = (typeof schoolIds)[number];
 export type UnitSystem = (typeof unitSystems)[number];
 
 /** A finding a person lets be, with the reason; it comes back when the reason is taken away. */
-export class Dismissal {
+export class Ignored {
   /** Code, scene, angle and what it is about, as the judge names it. */
   @NeededText(200) key!: string;
   @NeededText(500) reason!: string;
@@ -72,8 +72,8 @@ export class Project {
   @Holds(() => OwnRules)
   rules?: OwnRules;
   @MayBeLeftOut()
-  @HoldsList(() => Dismissal, { what: 'findings let be', max: MOST_DISMISSED })
-  dismissed?: Dismissal[];
+  @HoldsList(() => Ignored, { what: 'ignored', max: MOST_DISMISSED })
+  ignored?: Ignored[];
   @HoldsList(() => Scene, { what: 'scenes', max: MOST_SCENES })
   scenes!: Scene[];
   @HoldsList(() => Plan, { what: 'plans', min: 1, max: MOST_PLANS })
@@ -127,7 +127,7 @@ export function projectFaults(project: Project): { field: string; says: string }
     ['scenes', project.scenes.map((scene) => scene.id)],
     ['plans', project.plans.map((plan) => plan.id)],
     ['ownGear', project.ownGear.map((gear) => gear.id)],
-    ['dismissed', (project.dismissed ?? []).map(({ key }) => key)],
+    ['ignored', (project.ignored ?? []).map(({ key }) => key)],
     ...project.scenes.map(
       (scene) => [`scene "${scene.name}" angles`, scene.angles.map((angle) => angle.id)] as const
     ),

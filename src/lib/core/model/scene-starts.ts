@@ -6,7 +6,7 @@ const angle = (more: Partial<Scene['angles'][number]>): Scene['angles'] => [
   {
     id: 'a',
     name: 'main',
-    cameraPlace: 'bench',
+    cameraPlace: 'tabletop',
     distanceM: 0.9,
     framing: 'head and shoulders',
     people: 1,
@@ -66,7 +66,12 @@ export const sceneStarts: Readonly<Record<SceneStyle, SceneStart>> = {
     ...common,
     name: 'Hands at work',
     style: 'hands',
-    angles: angle({ cameraPlace: 'above', distanceM: 0.75, backgroundM: 0.05, framing: 'hands' }),
+    angles: angle({
+      cameraPlace: 'overhead',
+      distanceM: 0.75,
+      backgroundM: 0.05,
+      framing: 'hands'
+    }),
     room: smallRoom,
     noiseDbA: 38,
     voice: 'none',
@@ -95,12 +100,12 @@ export const sceneStarts: Readonly<Record<SceneStyle, SceneStart>> = {
   },
   evening: {
     ...common,
-    name: 'After dusk',
+    name: 'In the evening',
     style: 'evening',
     angles: angle({ cameraPlace: 'hand', distanceM: 0.65 }),
     noiseDbA: 42,
     windMps: 1,
-    lightSource: 'as found',
+    lightSource: 'existing light',
     lightDimLx: 15,
     lightBrightLx: 200,
     temperatureC: 8,

@@ -38,7 +38,7 @@ export const lineStates = ['wanted', 'owned', 'ordered', 'bought', 'returned'] a
 
 export const steps = ['now', 'next', 'later'] as const;
 
-export const micPlaces = ['shoe', 'side arm', 'boom', 'lapel', 'desk', 'hand'] as const;
+export const micPlaces = ['shoe', 'side arm', 'boom arm', 'lavalier', 'desk', 'hand'] as const;
 
 export const sceneStyles = ['walk', 'seated', 'hands', 'live call', 'evening'] as const;
 
@@ -53,7 +53,7 @@ export const framings = [
   'group'
 ] as const;
 
-export const cameraPlaces = ['hand', 'stick', 'bench', 'floor', 'above'] as const;
+export const cameraPlaces = ['hand', 'extension pole', 'tabletop', 'tripod', 'overhead'] as const;
 
 /** What a person may want of a scene beyond its working. */
 export const sceneWants = ['see self', 'face sharp', 'soft background'] as const;
@@ -68,7 +68,7 @@ export const orientations = [
   'upright open gate'
 ] as const;
 
-export const lightSources = ['sky', 'window', 'lamps', 'as found'] as const;
+export const lightSources = ['sky', 'window', 'lamps', 'existing light'] as const;
 
 export const roomFeels = ['bare', 'lived-in', 'treated'] as const;
 
@@ -76,9 +76,9 @@ export const voices = ['none', 'normal', 'raised', 'loud'] as const;
 
 export const schoolIds = [
   'sound and light first',
-  'glass first',
+  'lenses first',
   'body first',
-  'what you have',
+  'start with what you have',
   'buy once',
   'light on the back'
 ] as const;
@@ -88,8 +88,8 @@ export const unitSystems = ['metric', 'imperial'] as const;
 export const microphoneForms = [
   'shoe',
   'short shotgun',
-  'lapel wired',
-  'lapel wireless',
+  'lavalier wired',
+  'lavalier wireless',
   'desk',
   'dynamic',
   'condenser'
@@ -103,19 +103,26 @@ export const pickupPatterns = [
   'short shotgun'
 ] as const;
 
-export const windCovers = ['none', 'foam', 'furry'] as const;
+export const windscreens = ['none', 'foam', 'furry'] as const;
 
-export const microphonePowers = ['plug-in', 'phantom', 'cell', 'internal', 'USB', 'none'] as const;
+export const microphonePowers = [
+  'plug-in',
+  'phantom',
+  'battery',
+  'internal',
+  'USB',
+  'none'
+] as const;
 
 export const supportForms = [
-  'floor legs',
-  'table legs',
-  'flexible legs',
-  'grip',
-  'pole',
+  'tripod',
+  'mini tripod',
+  'flexible tripod',
+  'hand grip',
+  'extension pole',
   'gimbal',
   'light stand',
-  'boom',
+  'boom arm',
   'overhead arm',
   'clamp'
 ] as const;

@@ -67,7 +67,7 @@ function convolve(a: Sum, b: Sum): Sum {
  * Chance that the lines together pass a limit, each line triangular between its low and high and
  * independent of the others: their distributions convolved.
  *
- * @param limitMinor what may be spent
+ * @param limitMinor the budget
  * @returns 0 to 1
  * @example chanceOver([{low:700,likely:760,high:900},{low:250,likely:300,high:380},{low:90,likely:100,high:140}], 1200) // 0.53
  */
@@ -75,6 +75,9 @@ export function chanceOver(ranges: readonly PriceRange[], limitMinor: number): n
   minor(limitMinor, 'limitMinor');
   const lines = ranges.map(checked);
   const spread = lines.reduce((sum, { low, high }) => sum + (high - low), 0);
+  const lowest = lines.reduce((sum, { low }) => sum + low, 0);
+  if (lowest > limitMinor) return 1;
+  if (lowest + spread <= limitMinor) return 0;
   const step = Math.max(1, Math.ceil(spread / MOST_STEPS));
   let fixed = 0;
   // Two sums of half the spread each: what both pass together is asked of them without summing them up,
@@ -88,7 +91,6 @@ export function chanceOver(ranges: readonly PriceRange[], limitMinor: number): n
       half.sum = convolve(half.sum, triangle(range, step));
     }
   }
-  if (spread === 0) return Number(fixed > limitMinor);
   const [a, b] = [halves[0].sum, halves[1].sum];
   // tails[k]: the chance that the second sum lies in bin k or above.
   const tails = new Float64Array(b.chances.length + 1);

@@ -2,7 +2,7 @@ import { chanceOver, chanceOverTogether } from './chance-over';
 import type { Minor } from './minor';
 import type { MoneyStatement } from './statement';
 
-/** What the total may come to, and how likely it is over what may be spent. */
+/** What the total may come to, and how likely it is over the budget. */
 export interface TotalRange {
   lowestMinor: Minor;
   likelyMinor: Minor;

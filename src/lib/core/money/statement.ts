@@ -20,7 +20,7 @@ export interface StatementLine {
   firmMinor: Minor;
   /** Sum of this and every earlier line. */
   runningMinor: Minor;
-  /** What may be spent less the running sum; negative once over. */
+  /** Budget less the running sum; negative once over. */
   remainingMinor: Minor;
   /** Counts in the kit: neither returned nor put off. */
   inKit: boolean;
@@ -34,7 +34,7 @@ export interface MoneyStatement {
   currency: string;
   limitMinor: Minor;
   reserveMinor: Minor;
-  /** Limit less what is kept back. */
+  /** Limit less what is set aside. */
   spendableMinor: Minor;
   lines: StatementLine[];
   firmMinor: Minor;

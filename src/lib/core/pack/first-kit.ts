@@ -20,7 +20,7 @@ function judged(project: Project, shelf: Shelf): Judgement {
 }
 
 /** Pockets in which a kit may well hold nothing. */
-const optional: readonly Pocket[] = ['joining'];
+const optional: readonly Pocket[] = ['accessories'];
 
 /**
  * A first kit within the limit, quickly: pocket by pocket in the school's order, each taking the part

@@ -6,7 +6,7 @@ import { N, gap, measured, ci, cs, type Pattern } from './pattern';
 export const carryingPatterns: readonly Pattern[] = [
   {
     key: 'payloadKg',
-    kinds: ['support', 'head', 'coupling', 'handle'],
+    kinds: ['support', 'head', 'thread adapter', 'handle'],
     pattern: ci(
       String.raw`(?:payload|load(?: capacity| rating)?|max(?:imum|\.)? load|carries|holds|supports)${gap}(${N}\s*(?:kg|g|lbs?))\b`
     ),
@@ -104,7 +104,7 @@ export const carryingPatterns: readonly Pattern[] = [
     key: 'bays',
     kinds: ['charger'],
     pattern: ci(
-      String.raw`(single|one|two|dual|twin|three|four|\d)[- ]?(?:x\s*)?(?:bays?|slots?|cells? at once)`
+      String.raw`(single|one|two|dual|twin|three|four|\d)[- ]?(?:x\s*)?(?:bays?|slots?|batteries? at once)`
     ),
     read: (match) =>
       ({ single: 1, one: 1, two: 2, dual: 2, twin: 2, three: 3, four: 4 })[

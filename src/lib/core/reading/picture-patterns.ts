@@ -12,7 +12,7 @@ export const picturePatterns: readonly Pattern[] = [
     read: (match) => [parseNumber(match[1]!), parseNumber(match[2] ?? match[1]!)]
   },
   {
-    key: 'apertureLeastN',
+    key: 'apertureSmallestN',
     kinds: ['lens', 'body'],
     pattern: ci(
       String.raw`(?:min(?:imum|\.)? aperture|smallest (?:aperture|opening)|closes (?:down )?to|stops down to)${gap}f?\s*\/?\s*(\d+(?:[.,]\d+)?)`
@@ -42,10 +42,10 @@ export const picturePatterns: readonly Pattern[] = [
     read: measured('mm')
   },
   {
-    key: 'nearestFocusM',
+    key: 'minimumFocusDistanceM',
     kinds: ['lens'],
     pattern: ci(
-      String.raw`(?:min(?:imum|\.)? focus(?:ing)?(?: distance)?|closest focus(?:ing)?(?: distance)?|nearest focus|close[- ]focus|focuses? (?:down )?to|MFD)${gap}(${N}\s*(?:mm|cm|m|ft|in)\b)`
+      String.raw`(?:min(?:imum|\.)? focus(?:ing)?(?: distance)?|closest focus(?:ing)?(?: distance)?|minimum focus distance|close[- ]focus|focuses? (?:down )?to|MFD)${gap}(${N}\s*(?:mm|cm|m|ft|in)\b)`
     ),
     read: measured('m')
   },

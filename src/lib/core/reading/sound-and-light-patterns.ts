@@ -13,20 +13,20 @@ const patternWords: readonly (readonly [RegExp, (typeof pickupPatterns)[number]]
 
 const energyKey = (kind: GearKind | undefined) =>
   kind === 'body'
-    ? 'includedCellWh'
+    ? 'includedBatteryWh'
     : kind === 'lamp'
-      ? 'internalCellWh'
-      : kind === 'cell' || kind === 'bank'
+      ? 'internalBatteryWh'
+      : kind === 'battery' || kind === 'power bank'
         ? 'energyWh'
         : undefined;
 const wattsKey = (kind: GearKind | undefined) =>
   kind === 'body' || kind === 'lamp' || kind === 'monitor'
     ? 'drawW'
-    : kind === 'bank' || kind === 'mains block' || kind === 'sun panel'
+    : kind === 'power bank' || kind === 'mains adapter' || kind === 'solar panel'
       ? 'outputW'
       : undefined;
 
-/** What sheets of cells, microphones and lamps say: energy, sound, light. */
+/** What sheets of batteries, microphones and lamps say: energy, sound, light. */
 export const soundAndLightPatterns: readonly Pattern[] = [
   {
     key: energyKey,
@@ -48,7 +48,7 @@ export const soundAndLightPatterns: readonly Pattern[] = [
   },
   {
     key: wattsKey,
-    kinds: ['lamp', 'bank', 'sun panel', 'mains block'],
+    kinds: ['lamp', 'power bank', 'solar panel', 'mains adapter'],
     pattern: ci(String.raw`(?<![\d.,])(${N}\s*(?:watts?|W))\b(?!h)`),
     read: measured('W')
   },

@@ -28,9 +28,9 @@ const otherNames: Readonly<Record<string, string>> = {
 /** Words that give a kind away, the telling ones first. */
 const kindWords: readonly (readonly [GearKind, RegExp])[] = [
   ['charger', /\bcharger\b|charging dish/i],
-  ['mains block', /dummy (?:cell|battery)|mains (?:block|coupler)/i],
-  ['sun panel', /solar|sun panel/i],
-  ['bank', /power ?bank/i],
+  ['mains adapter', /dummy (?:battery|battery)|mains (?:block|coupler)/i],
+  ['solar panel', /solar|solar panel/i],
+  ['power bank', /power ?bank/i],
   ['microphone', /microphone|\bmic\b|lavalier|lapel|cardioid|shotgun/i],
   ['recorder', /(?:audio|sound|field|pocket) recorder/i],
   ['filter', /neutral density|\bND\s?\d|variable ND|\bfilter\b(?![^\n]{0,18}(?:thread|size|\d))/i],
@@ -48,7 +48,7 @@ const kindWords: readonly (readonly [GearKind, RegExp])[] = [
   ],
   ['card', /SD card|memory card|microSD|SDXC|\bV(?:30|60|90)\b/i],
   ['drive', /\bSSD\b|portable drive|hard drive|external drive/i],
-  ['cell', /batter(?:y|ies)|\bcell\b|mAh/i],
+  ['battery', /batter(?:y|ies)|\bcell\b|mAh/i],
   ['cable', /cable|\blead\b/i]
 ];
 

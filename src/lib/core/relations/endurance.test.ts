@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { RelationError } from './argument';
 import { bankEnergyAtPlugWh, bankWattsNeeded } from './power/bank';
-import { cellMinutes, coldShare, wattHours } from './power/cell-minutes';
+import { batteryMinutes, coldShare, wattHours } from './power/battery-minutes';
 import { chargingHours } from './power/charging';
 import { offloadMinutes } from './storage/offload';
 import { cardMinutes, recordingGb } from './storage/recording-size';
@@ -37,8 +37,8 @@ describe('power', () => {
   });
 
   it('lasts as long as its watt-hours', () => {
-    expect(cellMinutes(16, 1, 1, 6.4)).toBeCloseTo(150);
-    expect(cellMinutes(16, 0.85, 0.8, 6.4)).toBeCloseTo(102);
+    expect(batteryMinutes(16, 1, 1, 6.4)).toBeCloseTo(150);
+    expect(batteryMinutes(16, 0.85, 0.8, 6.4)).toBeCloseTo(102);
     expect(wattHours(20_000, 3.7)).toBe(74);
   });
 

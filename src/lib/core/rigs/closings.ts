@@ -127,7 +127,7 @@ export function reachesByPlug({ fromPorts, toPorts }: Connection, kit: Kit): boo
 export function whyOpen(connection: Connection, kit: Kit): string {
   const [byPorts] = chainsBetween(connection.fromPorts, connection.toPorts, kitIndex(kit));
   const limited = byPorts && connection.limit(byPorts.parts);
-  return limited ?? `nothing in the bag leads from ${connectionWords(connection)}`;
+  return limited ?? `nothing in the kit leads from ${connectionWords(connection)}`;
 }
 
 const indexByShelf = new WeakMap<readonly JoiningPart[], JoiningIndex>();
@@ -138,7 +138,7 @@ function shelfIndex(parts: readonly JoiningPart[]): JoiningIndex {
   return index;
 }
 
-/** The cheapest way to close a connection with what lies in the bag and on the shelf. */
+/** The cheapest way to close a connection with what lies in the kit and on the shelf. */
 export function cheapestClosing(
   connection: Connection,
   kit: Kit,

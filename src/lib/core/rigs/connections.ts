@@ -21,7 +21,7 @@ function soundNeeds(rig: PlacedRig): {
   const mic = rig.mic!.gear;
   const body = rig.body!.gear;
   const atCamera =
-    rig.micPlace === 'shoe' || rig.micPlace === 'side arm' || mic.form === 'lapel wireless';
+    rig.micPlace === 'shoe' || rig.micPlace === 'side arm' || mic.form === 'lavalier wireless';
   const neededM = atCamera ? 0 : rig.angle.distanceM * SLACK;
   const needsPhantom =
     mic.power === 'phantom' &&
@@ -60,12 +60,12 @@ function bearing({ massG }: GearItem): ChainLimit {
   return (parts) => {
     const weak = parts.find(
       ({ gear }) =>
-        (gear.kind === 'coupling' || gear.kind === 'handle') &&
+        (gear.kind === 'thread adapter' || gear.kind === 'handle') &&
         gear.payloadKg !== undefined &&
         massG !== undefined &&
         gear.payloadKg * 1000 < massG
     );
-    return weak ? `${weak.gear.model} bears less than what would hang on it` : undefined;
+    return weak ? `${weak.gear.model} cannot carry what would be mounted on it` : undefined;
   };
 }
 
@@ -127,7 +127,7 @@ function findConnections(rig: PlacedRig): (Connection | MissingPort)[] {
   const { body, mic, kit } = rig;
   const lensPart = rig.lens && !rig.lens.builtIn ? kit.byLine(rig.lens.lineId) : undefined;
   if (body && lensPart) list.push(between(rig, 'lens on body', lensPart, 'lens', body, 'lens'));
-  // Indoors lamps are turned down instead, and the filter stays in the bag.
+  // Indoors lamps are turned down instead, and the filter stays in the kit.
   if (lensPart && rig.filter && rig.scene.room === undefined)
     list.push(between(rig, 'filter on lens', lensPart, 'filter', rig.filter, 'filter'));
   if (body && mic && mic.gear.form !== 'desk' && portsFor(mic.gear, 'audioOut').length > 0) {
@@ -135,7 +135,8 @@ function findConnections(rig: PlacedRig): (Connection | MissingPort)[] {
     const { limit } = needs;
     list.push(joint('microphone into body', mic, 'audioOut', body, 'audioIn', limit, needs));
   }
-  const holder = rig.micPlace === 'shoe' ? body : rig.micPlace === 'boom' ? rig.boom : undefined;
+  const holder =
+    rig.micPlace === 'shoe' ? body : rig.micPlace === 'boom arm' ? rig.boom : undefined;
   if (mic && holder)
     list.push(between(rig, 'microphone held', mic, 'stands', holder, 'carries', bearing));
   if (body && rig.support)

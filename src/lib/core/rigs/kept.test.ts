@@ -54,7 +54,7 @@ const kits: [string, () => Project][] = [
     'a kit without its lead',
     () => {
       const project = calmKit();
-      without(project, 'nibsworth-lead-trrs-to-trs');
+      without(project, 'nibsworth-cable-trrs-to-trs');
       return project;
     }
   ],
@@ -72,9 +72,9 @@ const kits: [string, () => Project][] = [
       const project = calmKit();
       activePlan(project).lines.push(
         line('pellamund-hearth-74'),
-        line('quillfeather-dummy-ember-16'),
+        line('quillfeather-dummy-battery-ember-16'),
         line('tesselind-pane-5'),
-        line('nibsworth-power-lead-c-to-c-1-m')
+        line('nibsworth-usb-c-cable-c-to-c-1-m')
       );
       return project;
     }
@@ -128,11 +128,11 @@ describe('the stand of the key lamp', () => {
   it('is the strongest of the bag, and the one the lamp is joined to', () => {
     const project = calmKit();
     activePlan(project).lines.unshift(line('own-weak-stand'));
-    const weak = structuredClone(catalogue.byId.get('brackenholt-post-2')) as GearOf<'support'>;
+    const weak = structuredClone(catalogue.byId.get('brackenholt-stand-2')) as GearOf<'support'>;
     project.ownGear.push({ ...weak, id: 'own-weak-stand', payloadKg: 0.5 });
     const [rig] = placed(project);
     const stand = lampStandOf(rig!.kit)!;
-    expect(stand.gear.id).toBe('brackenholt-post-2');
+    expect(stand.gear.id).toBe('brackenholt-stand-2');
     const held = connectionsOf(rig!).find(({ purpose }) => purpose === 'lamp held')!;
     expect(isMissingPort(held) ? undefined : held.to).toBe(stand);
     expect(partsOfScene(rig!)).toContain(stand);
@@ -141,7 +141,7 @@ describe('the stand of the key lamp', () => {
 
   it('is none where there is none, and is looked for once', () => {
     const project = calmKit();
-    without(project, 'brackenholt-post-2');
+    without(project, 'brackenholt-stand-2');
     const [rig] = placed(project);
     expect(lampStandOf(rig!.kit)).toBeUndefined();
     expect(rig!.kit.kept.lampStand).toBeNull();
@@ -150,8 +150,8 @@ describe('the stand of the key lamp', () => {
 
   it('with no payload stated still holds a lamp when nothing else is there', () => {
     const project = calmKit();
-    ownCopy<GearOf<'support'>>(project, 'brackenholt-post-2', (gear) => delete gear.payloadKg);
-    expect(lampStandOf(placed(project)[0]!.kit)?.gear.id).toBe('brackenholt-post-2');
+    ownCopy<GearOf<'support'>>(project, 'brackenholt-stand-2', (gear) => delete gear.payloadKg);
+    expect(lampStandOf(placed(project)[0]!.kit)?.gear.id).toBe('brackenholt-stand-2');
   });
 });
 
@@ -170,25 +170,27 @@ describe('two angles of one scene', () => {
     expect(second!.support).toBeUndefined();
     // With two pieces it stands.
     const two = structuredClone(project);
-    activePlan(two).lines.find(({ gearId }) => gearId === 'nibsworth-hob-legs-wide')!.quantity = 2;
-    expect(placed(two)[1]!.support?.gear.id).toBe('nibsworth-hob-legs-wide');
+    activePlan(two).lines.find(
+      ({ gearId }) => gearId === 'nibsworth-hob-mini-tripod-wide'
+    )!.quantity = 2;
+    expect(placed(two)[1]!.support?.gear.id).toBe('nibsworth-hob-mini-tripod-wide');
   });
 
   it('give a chosen body, support and filter to the angle that chose them', () => {
     const project = calmKit();
     activePlan(project).lines.push(
       line('orrowby-linnet'),
-      line('cobberly-meadow-legs', { id: 'tall legs' })
+      line('cobberly-meadow-tripod', { id: 'tall legs' })
     );
     setRig(project, { bodyLineId: 'orrowby-linnet', supportLineId: 'tall legs' });
     const [rig] = placed(project);
     expect(rig!.body!.gear.id).toBe('orrowby-linnet');
     expect(rig!.support!.line.id).toBe('tall legs');
-    // What is not in the bag any more is passed over.
+    // What is not in the kit any more is passed over.
     setRig(project, { bodyLineId: 'sold', supportLineId: 'sold' });
     const [again] = placed(project);
     expect(again!.body!.gear.id).toBe('orrowby-linnet-ii');
-    expect(again!.support!.gear.id).toBe('nibsworth-hob-legs-wide');
+    expect(again!.support!.gear.id).toBe('nibsworth-hob-mini-tripod-wide');
   });
 });
 
@@ -224,13 +226,13 @@ describe('pieces', () => {
   it('that join are one entry each, told apart by line and number', () => {
     const project = calmKit();
     activePlan(project).lines.find(
-      ({ gearId }) => gearId === 'nibsworth-lead-trrs-to-trs'
+      ({ gearId }) => gearId === 'nibsworth-cable-trrs-to-trs'
     )!.quantity = 2;
     const { kit } = placed(project)[0]!;
     const leads = joiningPartsOfKit(kit).filter(({ gear }) => gear.kind === 'cable');
     expect(leads.map(({ lineId }) => lineId)).toEqual([
-      'nibsworth-lead-trrs-to-trs#0',
-      'nibsworth-lead-trrs-to-trs#1'
+      'nibsworth-cable-trrs-to-trs#0',
+      'nibsworth-cable-trrs-to-trs#1'
     ]);
     expect(leads.every(({ costMinor }) => costMinor === 0)).toBe(true);
   });

@@ -15,7 +15,7 @@ export interface KitPart<G extends GearItem = GearItem> {
   readonly gear: G;
 }
 
-/** What is in the bag on the day, sorted by kind. */
+/** What is in the kit on the day, sorted by kind. */
 export interface Kit {
   readonly parts: readonly KitPart[];
   of<K extends GearKind>(kind: K): readonly KitPart<GearOf<K>>[];

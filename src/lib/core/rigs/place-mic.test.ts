@@ -28,23 +28,23 @@ describe('where a microphone may go', () => {
   it('is where its form and the scene agree, with what the bag holds for it', () => {
     const project = calmKit();
     const [scene] = project.scenes;
-    const perch = mic('dunmarrow-perch');
+    const perch = mic('dunmarrow-plover');
     expect(micPlacesFor(kitOf(project), scene!, perch)).toEqual(['shoe']);
-    activePlan(project).lines.push(line('brackenholt-post-boom'));
-    expect(micPlacesFor(kitOf(project), scene!, perch)).toEqual(['shoe', 'boom']);
+    activePlan(project).lines.push(line('brackenholt-stand-boom'));
+    expect(micPlacesFor(kitOf(project), scene!, perch)).toEqual(['shoe', 'boom arm']);
     activePlan(project).lines.push(line('nibsworth-side-arm-shoe'));
-    expect(micPlacesFor(kitOf(project), scene!, perch)).toEqual(['shoe', 'side arm', 'boom']);
-    expect(micPlacesFor(kitOf(project), scene!, mic('dunmarrow-burr'))).toEqual(['lapel']);
+    expect(micPlacesFor(kitOf(project), scene!, perch)).toEqual(['shoe', 'side arm', 'boom arm']);
+    expect(micPlacesFor(kitOf(project), scene!, mic('dunmarrow-burr'))).toEqual(['lavalier']);
   });
 
   it('while walking is never a desk or a boom', () => {
     const project = calmKit();
     walkOutside(project);
-    activePlan(project).lines.push(line('brackenholt-post-boom'));
+    activePlan(project).lines.push(line('brackenholt-stand-boom'));
     for (const gear of catalogue.ofKind('microphone')) {
       const places = micPlacesFor(kitOf(project), project.scenes[0]!, gear);
       expect(places, gear.id).not.toContain('desk');
-      expect(places, gear.id).not.toContain('boom');
+      expect(places, gear.id).not.toContain('boom arm');
       for (const place of places) {
         expect(micPlacesByForm[gear.form] as readonly string[]).toContain(place);
         expect(micPlacesByStyle.walk as readonly string[]).toContain(place);
@@ -56,19 +56,19 @@ describe('where a microphone may go', () => {
 describe('the cover of a microphone', () => {
   it('is the best that fits its form, its own counted', () => {
     const project = calmKit();
-    const foamed = coverFor(kitOf(project), mic('dunmarrow-perch'));
+    const foamed = coverFor(kitOf(project), mic('dunmarrow-plover'));
     expect(foamed).toMatchObject({ cover: 'foam', coverPart: undefined });
     activePlan(project).lines.push(
-      line('dunmarrow-fur-for-short-shotguns'),
-      line('dunmarrow-fur-for-shoe-microphones')
+      line('dunmarrow-furry-windscreen-for-short-shotguns'),
+      line('dunmarrow-furry-windscreen-for-on-camera-microphones')
     );
-    const furred = coverFor(kitOf(project), mic('dunmarrow-perch'));
+    const furred = coverFor(kitOf(project), mic('dunmarrow-plover'));
     expect(furred.cover).toBe('furry');
-    expect(furred.coverPart?.gear.id).toBe('dunmarrow-fur-for-short-shotguns');
-    // Fur for another form stays in the bag.
+    expect(furred.coverPart?.gear.id).toBe('dunmarrow-furry-windscreen-for-short-shotguns');
+    // Furry windscreen for another form stays in the kit.
     expect(coverFor(kitOf(project), mic('dunmarrow-burr')).cover).toBe('foam');
     expect(
-      coverFor(kitOf(project), { ...mic('dunmarrow-burr'), coverIncluded: undefined })
+      coverFor(kitOf(project), { ...mic('dunmarrow-burr'), windscreenIncluded: undefined })
     ).toEqual({ cover: 'none', coverPart: undefined });
   });
 });
@@ -84,16 +84,18 @@ describe('the microphone that is used', () => {
 
   it('is the one that was said, where it was said', () => {
     const project = calmKit();
-    activePlan(project).lines.push(line('dunmarrow-perch'), line('brackenholt-post-boom'));
-    expect(placed(project, { micLineId: 'dunmarrow-perch' }).mic?.gear.model).toBe('Perch');
-    expect(placed(project, { micLineId: 'dunmarrow-perch', micPlace: 'shoe' }).micPlace).toBe(
+    activePlan(project).lines.push(line('dunmarrow-plover'), line('brackenholt-stand-boom'));
+    expect(placed(project, { micLineId: 'dunmarrow-plover' }).mic?.gear.model).toBe('Plover');
+    expect(placed(project, { micLineId: 'dunmarrow-plover', micPlace: 'shoe' }).micPlace).toBe(
       'shoe'
     );
-    expect(placed(project, { micLineId: 'dunmarrow-perch', micPlace: 'boom' }).micPlace).toBe(
-      'boom'
+    expect(placed(project, { micLineId: 'dunmarrow-plover', micPlace: 'boom arm' }).micPlace).toBe(
+      'boom arm'
     );
-    // A place it cannot take leaves it in the bag.
-    expect(placed(project, { micLineId: 'dunmarrow-burr', micPlace: 'boom' }).mic).toBeUndefined();
+    // A place it cannot take leaves it in the kit.
+    expect(
+      placed(project, { micLineId: 'dunmarrow-burr', micPlace: 'boom arm' }).mic
+    ).toBeUndefined();
     expect(placed(project, { micLineId: 'sold' }).mic).toBeUndefined();
   });
 
@@ -109,7 +111,7 @@ describe('the microphone that is used', () => {
   it('goes aside on its arm when the screen flips up behind the shoe', () => {
     const project = calmKit();
     swap(project, 'orrowby-linnet-ii', 'orrowby-linnet');
-    swap(project, 'dunmarrow-burr', 'dunmarrow-perch');
+    swap(project, 'dunmarrow-burr', 'dunmarrow-plover');
     expect(placed(project).micPlace).toBe('shoe');
     activePlan(project).lines.push(line('nibsworth-side-arm-shoe'));
     expect(placed(project).micPlace).toBe('side arm');

@@ -3,7 +3,7 @@ import type { MicPlace, Rig } from '../model/plan';
 import type { Angle, Scene } from '../model/scene';
 import { pickupPatterns } from '../relations/sound/directivity';
 import { levelAtDistanceDb, powerSumDb } from '../relations/sound/level';
-import { windCoverDb, windNoiseDbA } from '../relations/sound/wind';
+import { windscreenDb, windNoiseDbA } from '../relations/sound/wind';
 import type { Kit, KitPart } from './kit';
 import type { PlacedRig } from './placed-rig';
 import { micPlaceDistanceM, micPlacesByForm, micPlacesByStyle } from './places';
@@ -14,10 +14,10 @@ function roughSpeechToNoise(
   angle: Angle,
   mic: MicrophoneGear,
   place: MicPlace,
-  cover: keyof typeof windCoverDb
+  cover: keyof typeof windscreenDb
 ): number {
   const distanceM =
-    place === 'boom'
+    place === 'boom arm'
       ? Math.min(0.45, angle.distanceM)
       : place === 'shoe' || place === 'side arm'
         ? angle.distanceM
@@ -33,11 +33,11 @@ function roughSpeechToNoise(
 
 /** The best cover the kit holds for a microphone, its own included. */
 export function coverFor(kit: Kit, mic: MicrophoneGear): Pick<PlacedRig, 'cover' | 'coverPart'> {
-  let cover = mic.coverIncluded ?? 'none';
+  let cover = mic.windscreenIncluded ?? 'none';
   let coverPart: PlacedRig['coverPart'];
-  for (const part of kit.of('wind cover')) {
+  for (const part of kit.of('windscreen')) {
     if (!part.gear.fitsForms.includes(mic.form)) continue;
-    if (windCoverDb[part.gear.cover] > windCoverDb[cover]) {
+    if (windscreenDb[part.gear.cover] > windscreenDb[cover]) {
       cover = part.gear.cover;
       coverPart = part;
     }
@@ -49,12 +49,12 @@ export function coverFor(kit: Kit, mic: MicrophoneGear): Pick<PlacedRig, 'cover'
 export function micPlacesFor(kit: Kit, scene: Scene, mic: MicrophoneGear): MicPlace[] {
   const places: readonly MicPlace[] = micPlacesByForm[mic.form];
   const sensible: readonly MicPlace[] = micPlacesByStyle[scene.style];
-  const hasBoom = kit.of('support').some(({ gear }) => gear.form === 'boom');
-  const hasSideArm = kit.of('coupling').some(({ gear }) => gear.movesShoeAside === true);
+  const hasBoom = kit.of('support').some(({ gear }) => gear.form === 'boom arm');
+  const hasSideArm = kit.of('thread adapter').some(({ gear }) => gear.movesShoeAside === true);
   return places.filter(
     (place) =>
       sensible.includes(place) &&
-      (place !== 'boom' || hasBoom) &&
+      (place !== 'boom arm' || hasBoom) &&
       (place !== 'side arm' || hasSideArm)
   );
 }

@@ -56,17 +56,17 @@ describe('where a new part goes', () => {
   it('a shoe microphone is boomed at the desk when there is a boom, and worn or shod outdoors', () => {
     const boomed = rigOf(
       'loom-lesson',
-      pack('orrowby-linnet', 'dunmarrow-perch', 'brackenholt-desk-boom')
+      pack('orrowby-linnet', 'dunmarrow-plover', 'brackenholt-desk-boom')
     );
-    expect([boomed.micPlace, boomed.boom?.gear.model]).toEqual(['boom', 'Desk boom']);
+    expect([boomed.micPlace, boomed.boom?.gear.model]).toEqual(['boom arm', 'Desk boom']);
     expect(
-      rigOf('marsh-path', pack('orrowby-linnet', 'dunmarrow-perch', 'brackenholt-desk-boom'))
+      rigOf('marsh-path', pack('orrowby-linnet', 'dunmarrow-plover', 'brackenholt-desk-boom'))
         .micPlace
     ).toBe('shoe');
     expect(
-      rigOf('marsh-path', pack('orrowby-linnet', 'dunmarrow-perch', 'withrick-thimble-one'))
+      rigOf('marsh-path', pack('orrowby-linnet', 'dunmarrow-plover', 'withrick-thimble-one'))
         .micPlace
-    ).toBe('lapel');
+    ).toBe('lavalier');
   });
 
   it('the brightest lamp is the key, the next the fill, and none is lit under the sky', () => {
@@ -145,26 +145,30 @@ describe('what a part can do', () => {
       makeKit({ id: 'p', name: 'p', rigs: [], lines: ids.map((id) => line(id)) }, catalogue);
     expect(filterScrewsOn(kit(), 67, 67)).toBe(true);
     expect(filterScrewsOn(kit(), 67, 62)).toBe(false);
-    expect(filterScrewsOn(kit('nibsworth-ring-62-to-67'), 67, 62)).toBe(true);
-    expect(filterScrewsOn(kit('nibsworth-ring-62-to-67', 'nibsworth-ring-67-to-77'), 77, 62)).toBe(
-      true
-    );
-    expect(filterScrewsOn(kit('nibsworth-ring-62-to-67'), 67, undefined)).toBe(false);
+    expect(filterScrewsOn(kit('nibsworth-step-up-ring-62-to-67'), 67, 62)).toBe(true);
+    expect(
+      filterScrewsOn(
+        kit('nibsworth-step-up-ring-62-to-67', 'nibsworth-step-up-ring-67-to-77'),
+        77,
+        62
+      )
+    ).toBe(true);
+    expect(filterScrewsOn(kit('nibsworth-step-up-ring-62-to-67'), 67, undefined)).toBe(false);
   });
 
   it('a side arm and a boom open places to a microphone', () => {
     const [walk, talk] = demoProject().scenes;
-    const perch = catalogue.ofKind('microphone').find((mic) => mic.id === 'dunmarrow-perch')!;
+    const perch = catalogue.ofKind('microphone').find((mic) => mic.id === 'dunmarrow-plover')!;
     const kit = makeKit(
       {
         id: 'p',
         name: 'p',
         rigs: [],
-        lines: [line('nibsworth-side-arm-shoe'), line('brackenholt-post-boom')]
+        lines: [line('nibsworth-side-arm-shoe'), line('brackenholt-stand-boom')]
       },
       catalogue
     );
-    expect(micPlacesFor(kit, talk!, perch)).toEqual(['shoe', 'side arm', 'boom']);
+    expect(micPlacesFor(kit, talk!, perch)).toEqual(['shoe', 'side arm', 'boom arm']);
     expect(micPlacesFor(kit, walk!, perch)).toEqual(['shoe', 'side arm']);
   });
 });

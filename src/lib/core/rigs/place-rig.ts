@@ -93,8 +93,8 @@ function findLenses(kit: Kit, body: PlacedRig['body']): UsedLens[] {
         builtIn: true,
         gear: undefined,
         ...builtIn,
-        apertureLeastN: builtIn.apertureLeastN,
-        nearestFocusM: builtIn.nearestFocusM,
+        apertureSmallestN: builtIn.apertureSmallestN,
+        minimumFocusDistanceM: builtIn.minimumFocusDistanceM,
         stabilised: builtIn.stabilised
       }
     ];
@@ -108,8 +108,8 @@ function findLenses(kit: Kit, body: PlacedRig['body']): UsedLens[] {
     focalLengthMaxMm: gear.focalLengthMaxMm,
     apertureWideN: gear.apertureWideN,
     apertureTeleN: gear.apertureTeleN,
-    apertureLeastN: gear.apertureLeastN,
-    nearestFocusM: gear.nearestFocusM,
+    apertureSmallestN: gear.apertureSmallestN,
+    minimumFocusDistanceM: gear.minimumFocusDistanceM,
     stabilised: gear.stabilised
   }));
 }
@@ -141,15 +141,15 @@ export function mountOf(body: PlacedRig['body']): string | undefined {
 
 function lampRuns(lamp: LampGear, kit: Kit, hasSocket: boolean): boolean {
   if (hasSocket && lamp.runsFromMains) return true;
-  if (lamp.internalCellWh !== undefined) return true;
+  if (lamp.internalBatteryWh !== undefined) return true;
   return (
-    lamp.cellType !== undefined &&
-    kit.of('cell').some(({ gear }) => gear.cellType === lamp.cellType)
+    lamp.batteryType !== undefined &&
+    kit.of('battery').some(({ gear }) => gear.batteryType === lamp.batteryType)
   );
 }
 
 function placeLamps(kit: Kit, scene: Scene, said: Rig | undefined, hasSocket: boolean) {
-  if (scene.lightSource === 'sky' || scene.lightSource === 'as found') return [];
+  if (scene.lightSource === 'sky' || scene.lightSource === 'existing light') return [];
   const lamps: KitPart<LampGear>[] = [];
   for (const part of kit.of('lamp')) {
     if (part.gear.form === 'practical' || !lampRuns(part.gear, kit, hasSocket)) continue;
@@ -221,7 +221,7 @@ export function filterScrewsOn(
 ): boolean {
   if (lensThreadMm === undefined) return false;
   if (lensThreadMm === filterThreadMm) return true;
-  const rings = kit.of('ring');
+  const rings = kit.of('step-up ring');
   if (rings.length === 0) return false;
   const reached = new Set([lensThreadMm]);
   for (let grown = true; grown && !reached.has(filterThreadMm);) {
@@ -348,7 +348,7 @@ export function placeRig(
     const widest = widestApertureN(lens, focalLengthMm);
     apertureN = Math.max(
       widest,
-      Math.min(said?.apertureN ?? widest, lens.apertureLeastN ?? Infinity)
+      Math.min(said?.apertureN ?? widest, lens.apertureSmallestN ?? Infinity)
     );
   }
 
@@ -391,7 +391,9 @@ export function placeRig(
     support,
     head,
     boom:
-      micPlace === 'boom' ? kit.of('support').find(({ gear }) => gear.form === 'boom') : undefined,
+      micPlace === 'boom arm'
+        ? kit.of('support').find(({ gear }) => gear.form === 'boom arm')
+        : undefined,
     filter,
     filterFits,
     hasSocket,

@@ -2,16 +2,16 @@ import type { LampGear } from '../model/gear';
 import type {
   BodyGear,
   CardGear,
-  CellGear,
+  BatteryGear,
   FilterGear,
   HeadGear,
   MicrophoneGear,
   SupportGear,
-  WindCoverGear
+  WindscreenGear
 } from '../model/gear';
 import type { RecordingMode } from '../model/gear/body';
 import type { LensGear } from '../model/gear/lens';
-import type { WindCover } from '../model/gear/microphone';
+import type { Windscreen } from '../model/gear/microphone';
 import type { MicPlace, Rig } from '../model/plan';
 import type { Project } from '../model/project';
 import type { Angle, Scene } from '../model/scene';
@@ -28,8 +28,8 @@ export interface UsedLens {
   focalLengthMaxMm: number;
   apertureWideN: number;
   apertureTeleN: number;
-  apertureLeastN: number | undefined;
-  nearestFocusM: number | undefined;
+  apertureSmallestN: number | undefined;
+  minimumFocusDistanceM: number | undefined;
   stabilised: boolean | undefined;
 }
 
@@ -40,7 +40,7 @@ export interface PlacedLamp {
 }
 
 /** What a project says of all its angles alike. Plans and parts reach a rig by its own corners. */
-export type RigProject = Omit<Project, 'plans' | 'activePlanId' | 'ownGear' | 'dismissed'>;
+export type RigProject = Omit<Project, 'plans' | 'activePlanId' | 'ownGear' | 'ignored'>;
 
 /** One angle with every part in its place: what the figures are computed from. */
 export interface PlacedRig {
@@ -52,7 +52,7 @@ export interface PlacedRig {
   index: number;
   kit: Kit;
   body: KitPart<BodyGear> | undefined;
-  /** Bodies that film at once in this scene, this one among them: they share cells, banks and cards. */
+  /** Bodies that film at once in this scene, this one among them: they share batteries, banks and cards. */
   bodiesAtOnce: readonly KitPart<BodyGear>[];
   mode: RecordingMode | undefined;
   lens: UsedLens | undefined;
@@ -60,8 +60,8 @@ export interface PlacedRig {
   apertureN: number | undefined;
   mic: KitPart<MicrophoneGear> | undefined;
   micPlace: MicPlace | undefined;
-  cover: WindCover;
-  coverPart: KitPart<WindCoverGear> | undefined;
+  cover: Windscreen;
+  coverPart: KitPart<WindscreenGear> | undefined;
   keyLamp: PlacedLamp | undefined;
   fillLamp: PlacedLamp | undefined;
   support: KitPart<SupportGear> | undefined;
@@ -83,10 +83,10 @@ export interface KeptOfRig {
   onHead: readonly KitPart[] | undefined;
   onSupport: readonly KitPart[] | undefined;
   ofScene: readonly KitPart[] | undefined;
-  /** See `cardsFor`, `cellsFor` and `cellSupplies`. */
+  /** See `cardsFor`, `batteriesFor` and `batterySupplies`. */
   cards: readonly KitPart<CardGear>[] | undefined;
-  cells: readonly KitPart<CellGear>[] | undefined;
-  cellSupplies: readonly CellSupply[] | undefined;
+  batteries: readonly KitPart<BatteryGear>[] | undefined;
+  batterySupplies: readonly BatterySupply[] | undefined;
 }
 
 export const nothingFound = (): KeptOfRig => ({
@@ -95,12 +95,12 @@ export const nothingFound = (): KeptOfRig => ({
   onSupport: undefined,
   ofScene: undefined,
   cards: undefined,
-  cells: undefined,
-  cellSupplies: undefined
+  batteries: undefined,
+  batterySupplies: undefined
 });
 
 /** Cells of one kind that go into a body. */
-export interface CellSupply {
+export interface BatterySupply {
   /** Undefined where nobody has stated it. */
   wh: number | undefined;
   health: number;

@@ -46,7 +46,7 @@ describe('what looked at something', () => {
     expect(hears(swapMic, ({ kit }) => kit.of('microphone'))).toBe(true);
     expect(hears(swapMic, ({ body, lens, kit }) => [body, lens, kit.of('card')])).toBe(false);
     expect(hears(addCable, ({ kit }) => kit.of('cable'))).toBe(true);
-    expect(hears(addCable, ({ mic, kit }) => [mic, kit.of('cell')])).toBe(false);
+    expect(hears(addCable, ({ mic, kit }) => [mic, kit.of('battery')])).toBe(false);
   });
 
   it('hears of every corner of a rig by itself', () => {
@@ -95,12 +95,12 @@ describe('what looked at something', () => {
     expect(kept.kept.connections).toBeDefined();
   });
 
-  it('in the brief hears of the brief, and not of plans, parts or findings let be', () => {
+  it('in the brief hears of the brief, and not of plans, parts or ignored', () => {
     const imperial: Act = { type: 'set project', patch: { units: 'imperial' } };
     expect(hears(imperial, ({ project }) => project.units)).toBe(true);
     expect(hears(imperial, ({ mic }) => mic)).toBe(false);
     expect(hears(addCable, ({ project }) => project.units)).toBe(false);
-    const letBe: Act = { type: 'dismiss', key: 'A1:x:a:', reason: 'fine' };
+    const letBe: Act = { type: 'ignore', key: 'A1:x:a:', reason: 'fine' };
     expect(hears(letBe, ({ project }) => project.units)).toBe(false);
   });
 

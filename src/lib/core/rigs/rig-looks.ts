@@ -178,8 +178,8 @@ const lensFields = Object.keys({
   focalLengthMaxMm: true,
   apertureWideN: true,
   apertureTeleN: true,
-  apertureLeastN: true,
-  nearestFocusM: true,
+  apertureSmallestN: true,
+  minimumFocusDistanceM: true,
   stabilised: true
 } satisfies Record<keyof UsedLens, true>) as (keyof UsedLens)[];
 

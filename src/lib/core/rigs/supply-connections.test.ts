@@ -35,17 +35,17 @@ describe('power', () => {
   it('comes from a bank through the cheapest lead that carries the watts', () => {
     // Linnet II draws 6.6 W, so 7.3 W at the plug: the short lead of 18 W does.
     const project = filmedWith('orrowby-linnet-ii', 'pellamund-hearth-74');
-    expect(bought(project)).toContain('Power lead C to C, short');
+    expect(bought(project)).toContain('USB-C cable C to C, short');
     const steps = closed(project).steps.find(({ joint }) => joint.includes('Hearth 74'))!;
     expect(steps.steps).toEqual([
-      'USB-C socket into Power lead C to C, short, USB-C plug',
+      'USB-C socket into USB-C cable C to C, short, USB-C plug',
       'USB-C plug into USB-C socket'
     ]);
   });
 
-  it('reaches a body without USB power through its cell’s contacts', () => {
+  it('reaches a body without USB power through its battery’s contacts', () => {
     expect(bought(filmedWith('orrowby-linnet', 'pellamund-hearth-74'))).toContain(
-      'Cell-shaped lead, Ember 8'
+      'Dummy battery cable, Ember 8'
     );
   });
 
@@ -53,7 +53,7 @@ describe('power', () => {
     const weak = filmedWith(
       'orrowby-linnet-ii',
       'pellamund-hearth-18',
-      'nibsworth-power-lead-c-to-c-1-m'
+      'nibsworth-usb-c-cable-c-to-c-1-m'
     );
     expect(codeOf(weak, 'P3')).toBeUndefined();
     const project = filmedWith('ellowen-dragonfly', 'pellamund-hearth-18');
@@ -61,7 +61,7 @@ describe('power', () => {
     const own = filmedWith(
       'orrowby-linnet-ii',
       'pellamund-hearth-18',
-      'nibsworth-power-lead-c-to-c-1-m'
+      'nibsworth-usb-c-cable-c-to-c-1-m'
     );
     const thirsty = structuredClone(catalogue.byId.get('orrowby-linnet-ii')!);
     Object.assign(thirsty, { drawW: 13 });
@@ -77,33 +77,36 @@ describe('power', () => {
     expect(finding.needs).toBeCloseTo(14.44, 2);
   });
 
-  it('is closed for a monitor by a cell, or by a bank in the bag with the right voltage', () => {
+  it('is closed for a monitor by a battery, or by a bank in the kit with the right voltage', () => {
     const alone = filmedWith('orrowby-linnet-ii', 'tesselind-pane-5');
-    expect(codeOf(alone, 'P7')?.title()).toBe('No Ember 16 cells for Pane 5');
+    expect(codeOf(alone, 'P7')?.title()).toBe('No Ember 16 batteries for Pane 5');
     const { act } = closed(alone);
     expect(codeOf(applyAct(alone, act!), 'P7')).toBeUndefined();
     const away = structuredClone(alone);
     away.scenes[0]!.daysWithoutSocket = 2;
-    expect(bought(away)).toContain('Ember 16 cell, thrifty');
+    expect(bought(away)).toContain('Ember 16 battery, third-party');
     const withBank = filmedWith('orrowby-linnet-ii', 'tesselind-pane-5', 'pellamund-hearth-74');
-    expect(bought(withBank)).toContain('Step-up lead C to barrel 12 V');
-    expect(bought(withBank)).not.toContain('Ember 16 cell, thrifty');
+    expect(bought(withBank)).toContain('Step-up cable C to barrel 12 V');
+    expect(bought(withBank)).not.toContain('Ember 16 battery, third-party');
   });
 
   it('comes from the wall through USB where there is a socket', () => {
     const project = filmedWith(
       'orrowby-linnet-ii',
       'pellamund-wall-plug-20',
-      'nibsworth-power-lead-c-to-c-1-m'
+      'nibsworth-usb-c-cable-c-to-c-1-m'
     );
     expect(judged(project).angles[0]!.rig.hasSocket).toBe(true);
     expect(codeOf(project, 'P3')).toBeUndefined();
     expect(codeOf(project, 'P1')).toBeUndefined();
   });
 
-  it('a block of another cell fits nowhere and is said to', () => {
-    const finding = codeOf(filmedWith('orrowby-linnet-ii', 'quillfeather-dummy-quill-9'), 'P3')!;
-    expect(finding.title()).toBe('Dummy Quill 9 does not keep Linnet II going');
+  it('a block of another battery fits nowhere and is said to', () => {
+    const finding = codeOf(
+      filmedWith('orrowby-linnet-ii', 'quillfeather-dummy-battery-quill-9'),
+      'P3'
+    )!;
+    expect(finding.title()).toBe('Dummy battery Quill 9 does not keep Linnet II going');
   });
 });
 

@@ -18,7 +18,7 @@ const powerSocket = (type: string): Port => ({
 
 const inletsByGear = new WeakMap<GearItem, readonly Port[]>();
 
-/** Where a part takes its power in, apart from a cell that cannot be taken out. */
+/** Where a part takes its power in, apart from a battery that cannot be taken out. */
 export function powerInlets(gear: GearItem): readonly Port[] {
   let inlets = inletsByGear.get(gear);
   if (!inlets) inletsByGear.set(gear, (inlets = findPowerInlets(gear)));
@@ -27,10 +27,11 @@ export function powerInlets(gear: GearItem): readonly Port[] {
 
 function findPowerInlets(gear: GearItem): Port[] {
   const inlets = portsFor(gear, 'power');
-  const cellType = 'cellType' in gear ? gear.cellType : undefined;
-  const drinks = gear.kind !== 'cell' && gear.kind !== 'mains block' && gear.kind !== 'charger';
+  const batteryType = 'batteryType' in gear ? gear.batteryType : undefined;
+  const drinks =
+    gear.kind !== 'battery' && gear.kind !== 'mains adapter' && gear.kind !== 'charger';
   return [
-    ...(cellType !== undefined && drinks ? [powerSocket(cellType)] : []),
+    ...(batteryType !== undefined && drinks ? [powerSocket(batteryType)] : []),
     ...(gear.kind === 'body' && gear.runsFromUsb === true ? [powerSocket(USB_C)] : []),
     ...inlets
   ];
@@ -40,22 +41,21 @@ function findPowerInlets(gear: GearItem): Port[] {
 function wattsLimit(consumer: GearItem, drawW: number | undefined, hasSocket: boolean): ChainLimit {
   return (parts) => {
     for (const { gear } of parts) {
-      if (gear.kind === 'mains block' && !hasSocket)
-        return `${fullName(gear)} wants a socket and there is none`;
+      if (gear.kind === 'mains adapter' && !hasSocket)
+        return `${fullName(gear)} needs a socket and there is none`;
       const gives =
-        gear.kind === 'bank' || gear.kind === 'mains block'
+        gear.kind === 'power bank' || gear.kind === 'mains adapter'
           ? {
               watts: gear.outputW,
-              needed: (draw: number) => (gear.kind === 'bank' ? bankWattsNeeded(draw) : draw)
+              needed: (draw: number) => (gear.kind === 'power bank' ? bankWattsNeeded(draw) : draw)
             }
           : gear.kind === 'cable'
             ? { watts: gear.carriesW, needed: bankWattsNeeded }
             : undefined;
       if (!gives) continue;
-      if (drawW === undefined)
-        return `nobody has stated how many watts ${fullName(consumer)} draws`;
+      if (drawW === undefined) return `it is not stated how many watts ${fullName(consumer)} draws`;
       if (gives.watts === undefined)
-        return `nobody has stated how many watts ${fullName(gear)} gives`;
+        return `it is not stated how many watts ${fullName(gear)} gives`;
       const needed = gives.needed(drawW);
       if (gives.watts < needed)
         return `${fullName(gear)} gives ${gives.watts} W and ${needed.toFixed(1)} W are needed`;
@@ -64,17 +64,17 @@ function wattsLimit(consumer: GearItem, drawW: number | undefined, hasSocket: bo
   };
 }
 
-/** Watts along the way, the source's own included, and whether the body takes power through its cell's contacts. */
+/** Watts along the way, the source's own included, and whether the body takes power through its battery's contacts. */
 function intoBodyLimit(source: GearItem, body: GearOf<'body'>, hasSocket: boolean): ChainLimit {
   const watts = wattsLimit(body, body.drawW, hasSocket);
   return (parts) => {
     const way = [{ gear: source, costMinor: 0 }, ...parts];
     const last = way.at(-1)!.gear;
     const throughContacts = joiningEnds(last).some(
-      (port) => port.family === 'power' && port.type === body.cellType
+      (port) => port.family === 'power' && port.type === body.batteryType
     );
-    if (throughContacts && body.runsFromMainsBlock !== true)
-      return `${fullName(body)} ${body.runsFromMainsBlock === false ? 'does not run' : 'is not said to run'} from a block in place of its cell`;
+    if (throughContacts && body.runsFromMainsAdapter !== true)
+      return `${fullName(body)} ${body.runsFromMainsAdapter === false ? 'does not run' : 'is not said to run'} from a dummy battery`;
     return watts(way);
   };
 }
@@ -108,8 +108,8 @@ export function bodyPowerConnections({ kit, body, hasSocket }: Supplied): readon
     list.push(connect('power into body', source, body, outlets, inlets, limit));
   };
   if (inlets.length > 0) {
-    kit.of('bank').forEach(from);
-    if (hasSocket) kit.of('mains block').forEach(from);
+    kit.of('power bank').forEach(from);
+    if (hasSocket) kit.of('mains adapter').forEach(from);
   }
   kit.kept.supplies.push({ body, hasSocket, list });
   return list;
@@ -117,7 +117,7 @@ export function bodyPowerConnections({ kit, body, hasSocket }: Supplied): readon
 const none: readonly never[] = [];
 
 /**
- * Power that has to arrive, from banks and blocks into the body and into what has cells of its own; slots
+ * Power that has to arrive, from banks and blocks into the body and into what has batteries of its own; slots
  * that want a card, and cards whose files have to reach a computer.
  */
 export function supplyConnections(rig: PlacedRig): Connection[] {
@@ -136,7 +136,7 @@ export function supplyConnections(rig: PlacedRig): Connection[] {
     if (slots.length > 0)
       list.push(connect('card in its slot', part, undefined, slots, [RECORDING], noLimit));
   };
-  if (mic && mic.gear.power === 'cell') drinks(mic, undefined);
+  if (mic && mic.gear.power === 'battery') drinks(mic, undefined);
   if (isFirst) {
     for (const part of kit.of('monitor')) drinks(part, part.gear.drawW);
     for (const part of kit.of('recorder')) drinks(part, undefined);

@@ -47,7 +47,7 @@
 </script>
 
 <LeatherBag
-  label="The open bag"
+  label="The satchel"
   heading="Packed for {angle ? angle.scene.name : 'nothing yet'}"
   {facts}
 >

@@ -23,12 +23,12 @@
       answer: body.ports.some((port) => port.role === 'audioIn')
     });
     list.push({ words: 'follows a face', answer: rig.mode?.faceFocus });
-    list.push({ words: 'steadies itself', answer: body.stabilised });
+    list.push({ words: 'stabilised', answer: body.stabilised });
     if (scene.live)
       list.push({ words: 'clean live picture', answer: body.usbVideo || body.cleanOutput });
     if (limit !== undefined)
       list.push({
-        words: Number.isFinite(limit) ? `takes of ${minutesWords(limit)}` : 'takes without end',
+        words: Number.isFinite(limit) ? `takes of ${minutesWords(limit)}` : 'unlimited takes',
         answer: limit >= scene.longestTakeMin
       });
     return list;

@@ -18,7 +18,7 @@
     role="img"
     aria-label="{need.toFixed(
       1
-    )} stops of density wanted at the bright end, the filter takes {most.toFixed(1)}"
+    )} stops of ND needed at the bright end, the filter takes {most.toFixed(1)}"
   >
     <text x="0" y="10">bright end wants {need.toFixed(1)} stops</text>
     <rect x="0" y="15" width={along(need)} height="10" rx="2" class="need" />

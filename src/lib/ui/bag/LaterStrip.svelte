@@ -6,7 +6,7 @@
   import Glyph from '../glyphs/Glyph.svelte';
   import { glyphOf } from '../glyphs/glyph-shapes';
 
-  /** What is put off: dragged here from the bag or the strap, dragged back into the bag, or brought back by its button. */
+  /** What is put off: dragged here from the bag or the strap, dragged back to the kit, or brought back by its button. */
   interface Props {
     lines: readonly StatementLine[];
     currency: string;
@@ -21,7 +21,7 @@
 <section
   class="later"
   class:over
-  aria-label="Put off until later"
+  aria-label="Later"
   ondragover={(event) => {
     over = allowLineDrop(event);
     event.stopPropagation();
@@ -37,16 +37,16 @@
 >
   <h2>Later</h2>
   {#if later.length === 0}
-    <p>Drag a part here to put it off. It costs nothing now, and is not in the bag on the day.</p>
+    <p>Drag a part here to buy it later. It is not counted now and not used in the scenes.</p>
   {:else}
     <ul>
       {#each later as { line, gear, laterMinor } (line.id)}
         <li draggable="true" ondragstart={(event) => startLineDrag(event, line.id)}>
-          <Glyph name={gear ? glyphOf(gear) : 'sundry'} size={30} />
+          <Glyph name={gear ? glyphOf(gear) : 'small item'} size={30} />
           <span>{gear ? gear.model : line.gearId}</span>
           <span class="figures">{formatMoney(laterMinor, currency, { short: true })}</span>
           <button
-            aria-label="Bring {gear ? fullName(gear) : line.gearId} back into the bag"
+            aria-label="Bring {gear ? fullName(gear) : line.gearId} back to the kit"
             onclick={() => onbring(line.id)}>bring it back</button
           >
         </li>

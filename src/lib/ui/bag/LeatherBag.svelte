@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Snippet } from 'svelte';
 
-  /** The leather and its stitching, with a name on the flap: what both the open bag and an opened pocket lie in. */
+  /** The leather and its stitching, with a name on the flap: what both the satchel and an opened pocket lie in. */
   interface Props {
     label: string;
     heading: string;

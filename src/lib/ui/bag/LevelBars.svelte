@@ -28,7 +28,7 @@
     <text x="0" y="70" class="gap"
       >{voice >= noise
         ? `${(voice - noise).toFixed(0)} dB between`
-        : `drowned by ${(noise - voice).toFixed(0)} dB`}</text
+        : `below the noise by ${(noise - voice).toFixed(0)} dB`}</text
     >
   </svg>
 {/if}

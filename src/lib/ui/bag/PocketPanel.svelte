@@ -69,7 +69,7 @@
           }}
         >
           <Glyph
-            name={line.gear ? glyphOf(line.gear) : 'sundry'}
+            name={line.gear ? glyphOf(line.gear) : 'small item'}
             size={sizeOf(line)}
             wash="color-mix(in srgb, var(--colour) 45%, var(--linen))"
           />

@@ -55,9 +55,9 @@ describe('what a pocket says beneath its parts', () => {
   });
 
   it('is what is still wanted of a filter, where one is', () => {
-    expect(path.joining).toMatchObject({ filled: 0, short: true });
-    expect(path.joining!.left).toMatch(/ stops of density wanted$/);
-    expect(hands.joining!.left).toBe('small things on board');
+    expect(path.accessories).toMatchObject({ filled: 0, short: true });
+    expect(path.accessories!.left).toMatch(/ stops of ND needed$/);
+    expect(hands.accessories!.left).toBe('small things on board');
   });
 
   it('of an empty bag says what is missing and is never a number', () => {
@@ -72,7 +72,7 @@ describe('what a pocket says beneath its parts', () => {
       support: 'held in the bare hand',
       storage: 'nothing to record on',
       power: 'no power',
-      joining: 'nothing to join here'
+      accessories: 'nothing to connect here'
     });
     for (const { filled, short } of Object.values(empty))
       expect([filled, short]).toEqual([undefined, false]);

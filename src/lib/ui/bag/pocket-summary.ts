@@ -116,12 +116,12 @@ export const pocketSummaries: Readonly<Record<Pocket, Summarise>> = {
       short: have < need
     };
   },
-  joining: ({ record, rig }) => {
+  accessories: ({ record, rig }) => {
     const need = figureOf(record, 'densityNeeded');
     if (need !== undefined && need > 0.5) {
       const most = figureOf(record, 'filterMost') ?? 0;
       return {
-        left: `${figureWords(need, 'stops')} of density wanted`,
+        left: `${figureWords(need, 'stops')} of ND needed`,
         right: '',
         filled: capped(most / need),
         short: most + 0.5 < need
@@ -129,9 +129,9 @@ export const pocketSummaries: Readonly<Record<Pocket, Summarise>> = {
     }
     return {
       ...nothing,
-      left: rig.kit.parts.some(({ gear }) => gear.kind === 'sundry')
+      left: rig.kit.parts.some(({ gear }) => gear.kind === 'small item')
         ? 'small things on board'
-        : 'nothing to join here'
+        : 'nothing to connect here'
     };
   }
 };

@@ -36,12 +36,12 @@
   {#each owned as line (line.id)}
     {@const gear = shelf.byId.get(line.gearId)}
     <figure>
-      <Glyph name={gear ? glyphOf(gear) : 'sundry'} size={44} />
+      <Glyph name={gear ? glyphOf(gear) : 'small item'} size={44} />
       <figcaption>
         {gear ? gear.model : line.gearId}
         <button
-          aria-label="{gear ? fullName(gear) : line.gearId} is not mine"
-          onclick={() => onact({ type: 'remove line', lineId: line.id })}>not mine</button
+          aria-label="{gear ? fullName(gear) : line.gearId} is not owned"
+          onclick={() => onact({ type: 'remove line', lineId: line.id })}>not owned</button
         >
       </figcaption>
     </figure>

@@ -110,7 +110,7 @@
   />
   <Select
     size="sm"
-    labelText="Nothing dearer than"
+    labelText="Maximum price per part: the price of"
     selected={project.rules?.noDearerThanGearId ?? ''}
     on:change={(event) => {
       const id = (event.target as HTMLSelectElement).value;

@@ -33,7 +33,7 @@
         ...scene.angles[0]!,
         id: `angle-${number}`,
         name: 'another',
-        cameraPlace: 'bench',
+        cameraPlace: 'tabletop',
         framing: 'waist'
       }
     });
@@ -91,8 +91,8 @@
       </label>
       <button
         class="drop"
-        aria-label="Drop {scene.name}"
-        onclick={() => onact({ type: 'remove scene', sceneId: scene.id })}>drop</button
+        aria-label="Delete {scene.name}"
+        onclick={() => onact({ type: 'remove scene', sceneId: scene.id })}>delete</button
       >
     </header>
     <SceneSentence

@@ -333,7 +333,7 @@
       {sideMm}
       onangle={(patch) => onotherangle(other.id, patch)}
     />
-    <button class="pill" onclick={() => ondropangle(other.id)}>drop this angle</button>
+    <button class="pill" onclick={() => ondropangle(other.id)}>delete this angle</button>
   {/each}
   {#if scene.angles.length < MOST_ANGLES}
     <button class="pill" onclick={onaddangle}>film it from another angle too</button>

@@ -31,7 +31,7 @@
 </script>
 
 <div class="card school">
-  <div class="pills" role="radiogroup" aria-label="School of thought">
+  <div class="pills" role="radiogroup" aria-label="Priorities">
     {#each schoolIds as id (id)}
       <label
         class:on={project.school === id}
@@ -83,7 +83,9 @@
         </li>
       {/each}
     </ul>
-    <p class="soft">Once its stops are settled; each school weighs the same figures otherwise.</p>
+    <p class="soft">
+      Once what blocks it is solved; each set of priorities weighs the same figures otherwise.
+    </p>
   </details>
   <details
     class="all"
@@ -115,7 +117,7 @@
       <button
         class="back"
         onclick={() => onact({ type: 'set project', patch: { ownWeights: undefined } })}
-        >take the school’s weights again</button
+        >take the standard weights again</button
       >
     {/if}
   </details>

@@ -37,7 +37,7 @@
   });
   function shareOut() {
     onact({
-      type: 'together',
+      type: 'batch',
       acts: order.map((pocket, at) => ({
         type: 'set pocket limit',
         pocket,
@@ -68,7 +68,7 @@
     />
     <NumberInput
       size="sm"
-      labelText="Kept back, {symbol}"
+      labelText="Set aside, {symbol}"
       value={project.reserveMinor / perMajor}
       min={0}
       max={MOST}
@@ -123,7 +123,7 @@
         currency={project.currency}
         onset={(changes) =>
           onact({
-            type: 'together',
+            type: 'batch',
             acts: changes.map(({ pocket, limitMinor }) => ({
               type: 'set pocket limit',
               pocket,

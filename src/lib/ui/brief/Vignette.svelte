@@ -10,13 +10,13 @@
   const bright = $derived(scene.lightBrightLx);
   const night = $derived(scene.lightBrightLx < 400 && outdoors);
   const gusts = $derived(Math.min(5, Math.floor(scene.windMps / 2)));
-  const above = $derived(angle.cameraPlace === 'above');
+  const above = $derived(angle.cameraPlace === 'overhead');
   /** Camera and person move apart with the distance, on a scale that still shows an arm. */
   const reach = $derived(Math.min(118, 34 + 42 * Math.sqrt(angle.distanceM)));
   const personX = 86;
   const cameraX = $derived(personX + reach);
   const ground = 150;
-  const held = $derived(angle.cameraPlace === 'hand' || angle.cameraPlace === 'stick');
+  const held = $derived(angle.cameraPlace === 'hand' || angle.cameraPlace === 'extension pole');
 </script>
 
 <svg
@@ -106,7 +106,7 @@
       {/if}
     </g>
     {#if !held}
-      {#if angle.cameraPlace === 'bench'}
+      {#if angle.cameraPlace === 'tabletop'}
         <path d="M{cameraX - 16} {ground - 46}h58v6h-58z" class="table" /><path
           d="M{cameraX - 8} {ground - 40}v46M{cameraX + 34} {ground - 40}v46"
           class="leg"

@@ -15,15 +15,15 @@ export const styleWords: Readonly<Record<SceneStyle, string>> = {
   seated: 'sit and talk',
   hands: 'show hands at work',
   'live call': 'talk live',
-  evening: 'film after dusk'
+  evening: 'film in the evening'
 };
 
 export const placeWords: Readonly<Record<CameraPlace, string>> = {
   hand: 'at arm’s reach',
-  stick: 'on a stick',
-  bench: 'on the bench',
-  floor: 'on the floor',
-  above: 'above, looking down'
+  'extension pole': 'on an extension pole',
+  tabletop: 'on the bench',
+  tripod: 'on the floor',
+  overhead: 'above, looking down'
 };
 
 export const framingWords = Object.fromEntries(
@@ -47,7 +47,7 @@ export const sourceWords: Readonly<Record<LightSource, string>> = {
   sky: 'the light of the sky',
   window: 'the light of a window',
   lamps: 'light I make myself',
-  'as found': 'the light there is'
+  'existing light': 'the light there is'
 };
 
 interface Named {

@@ -56,7 +56,7 @@
   <Glyph name={glyphOf(candidate.gear)} size={34} />
   <span class="name">
     <b>{fullName(candidate.gear)}</b>{candidate.packed ? ' · packed' : ''}{pinned
-      ? ' · pinned'
+      ? ' · compared'
       : ''}
     <span class="gist">{partGist(candidate.gear)}</span>
   </span>
@@ -82,7 +82,7 @@
   >
   <span class="cost figures">
     <b>{formatMoney(candidate.trueCostMinor, currency, { short: true })}</b>
-    <span class="gist">{candidate.joins.length > 0 ? 'with joins' : 'true cost'}</span>
+    <span class="gist">{candidate.joins.length > 0 ? 'with accessories' : 'true cost'}</span>
   </span>
   <span class="left figures" class:over={left < 0}
     >{formatMoney(Math.abs(left), currency, { short: true })} {left < 0 ? 'over' : 'left'}</span

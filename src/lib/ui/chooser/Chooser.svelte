@@ -83,6 +83,9 @@
       })
     );
   });
+  const chosenIsDrawn = $derived(
+    $virtual.getVirtualItems().some((row) => listed?.[row.index]?.gear.id === chosenId)
+  );
   const measured = (node: HTMLDivElement) => untrack(() => $virtual.measureElement(node));
 
   function onkeydown(event: KeyboardEvent) {
@@ -122,7 +125,7 @@
   label="{pocket} pocket, opened"
   heading="{pocket} pocket"
   facts={candidates
-    ? `${candidates.length} on the shelf${stopped > 0 ? ` · ${stopped} would stop a scene` : ''} · judged in all ${project.scenes.length} scenes`
+    ? `${candidates.length} on the shelf${stopped > 0 ? ` · ${stopped} would block a scene` : ''} · judged in all ${project.scenes.length} scenes`
     : 'judging every part in the whole kit…'}
 >
   <nav aria-label="Pockets" class="tabs">
@@ -143,7 +146,9 @@
     <PocketLines scenes={project.scenes} {pocket} {judgement} {onact} />
     <div class="head">
       <h3>{pocketQuestions[pocket]}</h3>
-      <span class="soft">worth to the whole kit against what it truly costs, joins included</span>
+      <span class="soft"
+        >worth to the whole kit against what it truly costs, accessories included</span
+      >
     </div>
     <TwoMinds
       {project}
@@ -162,23 +167,21 @@
       />
       <div class="sieve">
         <label
-          ><input type="checkbox" bind:checked={onlyWorking} /> leave out what would stop a scene</label
+          ><input type="checkbox" bind:checked={onlyWorking} /> leave out what would block a scene</label
         >
-        <label
-          ><input type="checkbox" bind:checked={onlyWithin} /> only within what may be spent</label
-        >
-        <span class="soft">↑ ↓ go · Enter takes · Space pins</span>
+        <label><input type="checkbox" bind:checked={onlyWithin} /> only within budget</label>
+        <span class="soft">↑ ↓ go · Enter adds · Space compares</span>
       </div>
       <ul
         bind:this={scroller}
         role="listbox"
         aria-label="Candidates for the {pocket} pocket"
         tabindex="0"
-        aria-activedescendant={chosenId ? `candidate-${chosenId}` : undefined}
+        aria-activedescendant={chosenIsDrawn ? `candidate-${chosenId}` : undefined}
         {onkeydown}
       >
         {#if listed.length === 0}
-          <li class="none">Nothing on the shelf passes both sieves. Untick one.</li>
+          <li class="none">No part passes both filters. Clear one.</li>
         {/if}
         <li role="presentation" class="rows" style:height="{$virtual.getTotalSize()}px">
           {#each $virtual.getVirtualItems() as row (row.key)}
@@ -208,7 +211,9 @@
     {#if chosenId && listed?.find((one) => one.gear.id === chosenId && !one.packed)}
       {@const chosen = listed.find((one) => one.gear.id === chosenId)!}
       <div class="thumb-bar">
-        <Button size="small" on:click={() => ontake(chosen)}>Take {fullName(chosen.gear)}</Button>
+        <Button size="small" on:click={() => ontake(chosen)}
+          >Add {fullName(chosen.gear)} to kit</Button
+        >
       </div>
     {/if}
   </div>

@@ -67,7 +67,7 @@
     <p class="name">{fullName(candidate.gear)}</p>
     <p>
       {candidate.packed
-        ? 'It is in the bag now.'
+        ? 'It is in the kit now.'
         : replacedName
           ? `Takes the place of ${replacedName}.`
           : 'Comes in beside what is there.'}
@@ -113,7 +113,7 @@
   {#if !candidate.packed}
     <div class="do">
       <Button on:click={ontake}>Take it</Button>
-      <Button kind="tertiary" on:click={onpin}>{pinned ? 'Unpin' : 'Pin'}</Button>
+      <Button kind="tertiary" on:click={onpin}>{pinned ? 'Remove from comparison' : 'Pin'}</Button>
     </div>
   {/if}
 {/if}

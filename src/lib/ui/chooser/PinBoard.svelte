@@ -16,9 +16,9 @@
   const { pinned, scenes, currency, onunpin }: Props = $props();
 
   const rows = $derived.by(() => {
-    const list: { words: string; cells: string[] }[] = [];
-    const add = (words: string, cells: string[]) => {
-      if (new Set(cells).size > 1) list.push({ words, cells });
+    const list: { words: string; batteries: string[] }[] = [];
+    const add = (words: string, batteries: string[]) => {
+      if (new Set(batteries).size > 1) list.push({ words, batteries });
     };
     add(
       'true cost',
@@ -28,7 +28,7 @@
       add(
         scene.name,
         pinned.map((one) =>
-          one.merit.scenes[at]?.works ? Math.round(one.merit.scenes[at].low).toFixed(0) : 'stopped'
+          one.merit.scenes[at]?.works ? Math.round(one.merit.scenes[at].low).toFixed(0) : 'blocked'
         )
       );
       for (const axis of axes) {
@@ -54,7 +54,7 @@
 </script>
 
 {#if pinned.length > 0}
-  <section class="board card" aria-label="Pinned, side by side">
+  <section class="board card" aria-label="Compared side by side">
     <table>
       <thead>
         <tr>
@@ -62,8 +62,9 @@
           {#each pinned as one (one.gear.id)}
             <th scope="col">
               {fullName(one.gear)}
-              <button aria-label="Unpin {fullName(one.gear)}" onclick={() => onunpin(one.gear.id)}
-                >×</button
+              <button
+                aria-label="Remove from comparison: {fullName(one.gear)}"
+                onclick={() => onunpin(one.gear.id)}>×</button
               >
               <span>{partGist(one.gear)}</span>
             </th>
@@ -74,12 +75,14 @@
         {#each rows as row (row.words)}
           <tr>
             <th scope="row">{row.words}</th>
-            {#each row.cells as cell, at (at)}<td class="figures">{cell}</td>{/each}
+            {#each row.batteries as battery, at (at)}<td class="figures">{battery}</td>{/each}
           </tr>
         {/each}
       </tbody>
     </table>
-    {#if pinned.length === 1}<p class="hint">Pin another with Space to see what differs.</p>{/if}
+    {#if pinned.length === 1}<p class="hint">
+        Add another with Space to compare side by side.
+      </p>{/if}
   </section>
 {/if}
 

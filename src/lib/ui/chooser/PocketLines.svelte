@@ -57,12 +57,12 @@
         <button
           class="word"
           onclick={() => change(line.id, { state: line.state === 'owned' ? 'wanted' : 'owned' })}
-          >{line.state === 'owned' ? 'not owned' : 'I own it'}</button
+          >{line.state === 'owned' ? 'not owned any more' : 'mark as owned'}</button
         >
         <button
           class="word"
           onclick={() => change(line.id, { step: line.step === 'later' ? 'now' : 'later' })}
-          >{line.step === 'later' ? 'bring it back' : 'put off'}</button
+          >{line.step === 'later' ? 'bring back' : 'move to later'}</button
         >
         {#if gear && usableInScene.has(gear.kind) && scenes.length > 1}
           <select
@@ -82,7 +82,7 @@
           class="word"
           aria-pressed={line.worn === true}
           onclick={() => change(line.id, { worn: line.worn ? undefined : true })}
-          >{line.worn ? 'mended' : 'worn'}</button
+          >{line.worn ? 'not worn' : 'mark as worn'}</button
         >
         <button
           class="word"
@@ -91,7 +91,7 @@
           >{line.locked ? 'unlock' : 'lock'}</button
         >
         <button class="word out" onclick={() => onact({ type: 'remove line', lineId: line.id })}
-          >take out</button
+          >remove</button
         >
       </li>
     {/each}

@@ -128,7 +128,7 @@
       <text
         x={Math.min(width - 140, x(Math.max(0, mayCostMinor)) + 5)}
         y={pad.top - 3}
-        class="past-word">past what may be spent</text
+        class="past-word">over budget</text
       >
     {/if}
     {#each y.ticks(4) as tick (tick)}

@@ -29,7 +29,7 @@ describe('a part in half a line', () => {
     expect(partGist(catalogue.byId.get('pellamund-dusk-2-5-62-mm')!)).toMatch(
       /^62 mm, variable density, 2 to 5 stops$/
     );
-    expect(partGist(catalogue.byId.get('quillfeather-dish-ember-16-two-bays')!)).toBe(
+    expect(partGist(catalogue.byId.get('quillfeather-charger-ember-16-two-bays')!)).toBe(
       'Ember 16, 2 bays'
     );
   });
@@ -37,7 +37,7 @@ describe('a part in half a line', () => {
   it('says what nobody has stated', () => {
     expect(
       partGist(copy<GearOf<'microphone'>>('dunmarrow-burr', { selfNoiseDbA: undefined! }))
-    ).toMatch(/hiss not stated$/);
+    ).toMatch(/self-noise not stated$/);
     expect(partGist(copy<GearOf<'body'>>('orrowby-linnet', { screen: undefined! }))).toMatch(
       /screen not stated/
     );
@@ -47,9 +47,9 @@ describe('a part in half a line', () => {
     expect(
       partGist(copy<GearOf<'filter'>>('pellamund-dusk-2-5-62-mm', { stopsMax: undefined! }))
     ).toMatch(/stops not stated$/);
-    expect(partGist(copy<GearOf<'cell'>>('orrowby-ember-16-cell', { energyWh: undefined! }))).toBe(
-      'Ember 16, ? Wh'
-    );
+    expect(
+      partGist(copy<GearOf<'battery'>>('orrowby-ember-16-battery', { energyWh: undefined! }))
+    ).toBe('Ember 16, ? Wh');
   });
 
   it('every pocket asks a question', () => {

@@ -11,7 +11,7 @@ export const pocketQuestions: Readonly<Record<Pocket, string>> = {
   support: 'What should hold it still?',
   storage: 'What should keep the files?',
   power: 'What should keep it running?',
-  joining: 'What joins the parts?'
+  accessories: 'What connects the parts?'
 };
 
 const stops = (min: number | undefined, max: number | undefined) =>
@@ -29,8 +29,8 @@ export function partGist(gear: GearItem): string {
     case 'lens':
       return `${gear.mount} mount, ${gear.focalLengthMinMm === gear.focalLengthMaxMm ? gear.focalLengthMinMm : `${gear.focalLengthMinMm}–${gear.focalLengthMaxMm}`} mm, f/${gear.apertureWideN}`;
     case 'microphone':
-      return `${gear.form}, ${gear.pattern ?? 'pattern not stated'}, hiss ${gear.selfNoiseDbA === undefined ? 'not stated' : `${gear.selfNoiseDbA} dB(A)`}`;
-    case 'wind cover':
+      return `${gear.form}, ${gear.pattern ?? 'pattern not stated'}, self-noise ${gear.selfNoiseDbA === undefined ? 'not stated' : `${gear.selfNoiseDbA} dB(A)`}`;
+    case 'windscreen':
       return `${gear.cover}, for ${gear.fitsForms.join(', ')}`;
     case 'recorder':
       return `runs ${gear.batteryHours ?? '?'} h${gear.safetyTrack ? ', safety track' : ''}`;
@@ -39,8 +39,8 @@ export function partGist(gear: GearItem): string {
     case 'support':
       return `${gear.form}, carries ${gear.payloadKg ?? '?'} kg${gear.heightMaxM === undefined ? '' : `, to ${lengthWords(gear.heightMaxM, 'metric')}`}`;
     case 'head':
-      return `${gear.form}, bears ${gear.payloadKg ?? '?'} kg${gear.ratedAtMm === undefined ? '' : ` up to ${gear.ratedAtMm} mm over the plate`}`;
-    case 'ballast':
+      return `${gear.form}, payload ${gear.payloadKg ?? '?'} kg${gear.ratedAtMm === undefined ? '' : ` up to ${gear.ratedAtMm} mm over the plate`}`;
+    case 'sandbag':
       return `${gear.filledKg ?? '?'} kg filled`;
     case 'card':
       return `${gear.cardKind}, ${gear.capacityGb ?? '?'} GB, ${gear.speedClass ?? 'class not stated'}`;
@@ -48,27 +48,27 @@ export function partGist(gear: GearItem): string {
       return `${gear.capacityGb ?? '?'} GB`;
     case 'reader':
       return `${gear.cardKind} to ${gear.plug ?? '?'}`;
-    case 'cell':
-      return `${gear.cellType}, ${gear.energyWh ?? '?'} Wh${gear.otherMaker ? ', another maker’s' : ''}`;
-    case 'mains block':
-      return `in place of ${gear.cellType}`;
-    case 'bank':
+    case 'battery':
+      return `${gear.batteryType}, ${gear.energyWh ?? '?'} Wh${gear.otherMaker ? ', another maker’s' : ''}`;
+    case 'mains adapter':
+      return `in place of ${gear.batteryType}`;
+    case 'power bank':
       return `${gear.energyWh ?? '?'} Wh, ${gear.outputW ?? '?'} W`;
     case 'charger':
-      return `${gear.cellType}, ${gear.bays ?? '?'} ${gear.bays === 1 ? 'bay' : 'bays'}`;
+      return `${gear.batteryType}, ${gear.bays ?? '?'} ${gear.bays === 1 ? 'bay' : 'bays'}`;
     case 'cable':
       return gear.ports.map((port) => `${port.type} ${port.end}`).join(' to ');
     case 'filter':
       return `${gear.threadMm} mm, ${gear.form}, ${stops(gear.stopsMin, gear.stopsMax)}`;
-    case 'ring':
+    case 'step-up ring':
       return `lens ${gear.lensThreadMm} mm, filter ${gear.filterThreadMm} mm`;
     case 'mount adapter':
       return `${gear.lensMount} lens on ${gear.bodyMount} body${gear.keepsFocus ? '' : ', focus by hand'}`;
-    case 'coupling':
+    case 'thread adapter':
       return gear.ports.map((port) => `${port.type} ${port.end}`).join(' to ');
     case 'computer':
       return `plays load ${gear.editingRating ?? '?'}, ${gear.freeSpaceGb ?? '?'} GB free`;
-    case 'sun panel':
+    case 'solar panel':
       return `${gear.outputW ?? '?'} W in full sun`;
     case 'handle':
       return 'somewhere to hold and to screw on';
@@ -80,7 +80,7 @@ export function partGist(gear: GearItem): string {
       return 'shows the rear screen to the front';
     case 'capture device':
       return `${gear.pixelsAcross ?? '?'} pixels at ${gear.fps ?? '?'}`;
-    case 'sundry':
+    case 'small item':
       return gear.use;
   }
 }

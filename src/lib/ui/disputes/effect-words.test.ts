@@ -3,7 +3,7 @@ import type { OtherWay } from '../../core/judge/disputes';
 import { effectWords } from './effect-words';
 
 const way: OtherWay = {
-  act: { type: 'together', acts: [] },
+  act: { type: 'batch', acts: [] },
   takes: [],
   costMinor: 0,
   meritBeforeHundredths: 5717,
@@ -43,6 +43,6 @@ describe('what going the other way would do', () => {
       'GBP'
     );
     expect(words.settles).toBe('settles: the voice drowns');
-    expect(words.breaks).toBe('but then: one; two');
+    expect(words.breaks).toBe('side effects: one; two');
   });
 });

@@ -19,6 +19,6 @@ export function effectWords(
   return {
     sum: `${worth} ${money}${parts}.`,
     settles: settles.length > 0 ? `settles: ${said(settles)}` : '',
-    breaks: breaks.length > 0 ? `but then: ${said(breaks)}` : ''
+    breaks: breaks.length > 0 ? `side effects: ${said(breaks)}` : ''
   };
 }

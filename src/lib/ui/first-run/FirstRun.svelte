@@ -22,7 +22,7 @@
       costs with all its joins.
     </p>
     <div class="row" aria-hidden="true">
-      {#each ['short shotgun', 'lamp dome', 'body', 'zoom', 'floor stand', 'card', 'cell', 'filter'] as const as name (name)}
+      {#each ['short shotgun', 'lamp dome', 'body', 'zoom', 'floor stand', 'card', 'battery', 'filter'] as const as name (name)}
         <Glyph {name} size={54} />
       {/each}
     </div>

@@ -14,7 +14,7 @@
     { id: 'seated', words: 'I sit and talk' },
     { id: 'hands', words: 'My hands at work, from above' },
     { id: 'live call', words: 'Live calls' },
-    { id: 'evening', words: 'After dusk, with the light there is' }
+    { id: 'evening', words: 'In the evening, with the light there is' }
   ];
   const currency = 'GBP';
   let chosen = $state<Record<SceneStyle, boolean>>({
@@ -78,14 +78,14 @@
   <fieldset>
     <legend>2 · What may you spend, in pounds?</legend>
     <NumberInput
-      labelText="What may be spent, in pounds"
+      labelText="Budget, in pounds"
       hideLabel
       bind:value={limit}
       min={0}
       max={1_000_000}
       step={50}
     />
-    <p class="hint">A tenth is kept back; you can change that.</p>
+    <p class="hint">A tenth is set aside; you can change that.</p>
   </fieldset>
   <fieldset>
     <legend>3 · How do you choose?</legend>

@@ -65,7 +65,7 @@ export const glyphShapes = {
     washes: ['M20 20h60v42H20z'],
     strokes: ['M20 20h60v42H20z', 'M8 70h84l-6 10H14z', 'M42 74h16']
   },
-  'sun panel': {
+  'solar panel': {
     washes: ['M18 26h64v42H10z'],
     strokes: ['M20 24h62l8 46H10z', 'M18 38h66M14 54h73', 'M40 24l-4 46M62 24l5 46', 'M 50 70v14']
   },
@@ -111,7 +111,7 @@ export const glyphShapes = {
       'M42 66h28v6H42z'
     ]
   },
-  lapel: {
+  lavalier: {
     washes: ['M36 16h20v22H36z'],
     strokes: [
       'M46 14a10 10 0 0 1 10 10v8a10 10 0 0 1-20 0v-8a10 10 0 0 1 10-10z',
@@ -139,7 +139,7 @@ export const glyphShapes = {
       'M26 86a24 8 0 0 1 48 0z'
     ]
   },
-  'wind cover': {
+  windscreen: {
     washes: ['M20 36h60v30H20z'],
     strokes: [
       'M24 34l4-7 4 6 5-8 4 7 5-8 5 8 5-7 4 7 5-6 3 7 6-3 2 8 6 1-1 7 5 4-5 5 2 7-7 1-2 7-7-3-4 6-6-5-5 6-5-6-6 6-4-7-6 5-4-6-7 3-2-7-6-2 2-7-5-5 5-4-1-7z'
@@ -186,7 +186,7 @@ export const glyphShapes = {
   'floor stand': {
     strokes: ['M38 6h24v10H38z', 'M 50 16v34', 'M 50 50L26 94M 50 50l24 44M 50 50v40', 'M38 72h24']
   },
-  'table legs': {
+  'mini tripod': {
     strokes: [
       'M38 18h24v10H38z',
       'M 50 28v16',
@@ -194,7 +194,7 @@ export const glyphShapes = {
       'M 50 36l22-6'
     ]
   },
-  'flexible legs': {
+  'flexible tripod': {
     strokes: [
       'M38 10h24v10H38z',
       'M 50 20v10',
@@ -203,7 +203,7 @@ export const glyphShapes = {
       'M 50 30c-3 16 4 24 0 34s2 16 0 24'
     ]
   },
-  grip: {
+  'hand grip': {
     washes: ['M36 30h22v58H36z'],
     strokes: [
       'M26 16h42v10H26z',
@@ -211,12 +211,14 @@ export const glyphShapes = {
       'M36 40h22M36 50h22M36 60h22'
     ]
   },
-  pole: { strokes: ['M78 8h14v8H78z', 'M84 16L18 84', 'M24 90L12 78', 'M60 40l5 5M46 54l5 5'] },
+  'extension pole': {
+    strokes: ['M78 8h14v8H78z', 'M84 16L18 84', 'M24 90L12 78', 'M60 40l5 5M46 54l5 5']
+  },
   gimbal: { strokes: ['M40 50h18v42H40z', 'M49 50V36h28V14', 'M77 14H40v16', 'M24 18h32v22H24z'] },
   'light stand': {
     strokes: ['M46 4h8v8h-8z', 'M 50 12v60', 'M 50 72L22 92M 50 72l28 20M 50 72v16', 'M46 40h8']
   },
-  boom: {
+  'boom arm': {
     strokes: [
       'M62 30v44',
       'M62 74L38 94M62 74l24 20M62 74v18',
@@ -255,7 +257,7 @@ export const glyphShapes = {
       'M84 49l13 6-2 6-14-7z'
     ]
   },
-  ballast: {
+  sandbag: {
     washes: ['M10 46h34v36H10z', 'M56 46h34v36H56z'],
     strokes: [
       'M18 40c-10 8-10 40 2 42h18c8-2 8-34 0-42z',
@@ -276,11 +278,11 @@ export const glyphShapes = {
     ]
   },
   reader: { strokes: ['M20 40h44v26H20z', 'M64 46h16v14H64z', 'M28 40V22h22l6 6v12'] },
-  cell: {
+  battery: {
     washes: ['M26 22h48v66H26z'],
     strokes: ['M26 22h48v66H26z', 'M36 22v-8h10v8M54 22v-8h10v8', 'M26 40h48']
   },
-  'mains block': {
+  'mains adapter': {
     strokes: [
       'M14 34h34v34H14z',
       'M48 44h14M48 58h14',
@@ -288,7 +290,7 @@ export const glyphShapes = {
       'M62 40h8v22h-8z'
     ]
   },
-  bank: {
+  'power bank': {
     washes: ['M30 10h40v80H30z'],
     strokes: [
       'M34 10h32a5 5 0 0 1 5 5v70a5 5 0 0 1-5 5H34a5 5 0 0 1-5-5V15a5 5 0 0 1 5-5z',
@@ -310,7 +312,7 @@ export const glyphShapes = {
     washes: ['M 50 20a30 30 0 1 0 .1 0z'],
     strokes: ['M 50 12a38 38 0 1 0 .1 0z', 'M 50 20a30 30 0 1 0 .1 0z']
   },
-  ring: {
+  'step-up ring': {
     strokes: [
       'M 50 12a38 38 0 1 0 .1 0z',
       'M 50 26a24 24 0 1 0 .1 0z',
@@ -320,7 +322,9 @@ export const glyphShapes = {
   'mount adapter': {
     strokes: ['M20 24h60v52H20z', 'M30 18h40v6H30zM34 76h32v6H34z', 'M34 24v52M66 24v52']
   },
-  coupling: { strokes: ['M20 26h40v12H20z', 'M34 38v18h42', 'M76 44v24', 'M64 68h24v10H64z'] },
+  'thread adapter': {
+    strokes: ['M20 26h40v12H20z', 'M34 38v18h42', 'M76 44v24', 'M64 68h24v10H64z']
+  },
   cage: { strokes: ['M12 18h76v64H12z', 'M22 28h56v44H22z', 'M20 18v-6h12v6M68 18v-6h12v6'] },
   monitor: {
     washes: ['M12 20h76v50H12z'],
@@ -348,7 +352,7 @@ export const glyphShapes = {
       'M14 60c24-8 48 8 72 0'
     ]
   },
-  sundry: { strokes: ['M26 30h48l6 54H20z', 'M38 30a12 12 0 0 1 24 0'] }
+  'small item': { strokes: ['M26 30h48l6 54H20z', 'M38 30a12 12 0 0 1 24 0'] }
 } as const satisfies Record<string, GlyphShape>;
 
 export type GlyphName = keyof typeof glyphShapes;
@@ -374,8 +378,8 @@ export function glyphOf(gear: GearItem): GlyphName {
         {
           shoe: 'shoe mic',
           'short shotgun': 'short shotgun',
-          'lapel wired': 'lapel',
-          'lapel wireless': 'wireless pair',
+          'lavalier wired': 'lavalier',
+          'lavalier wireless': 'wireless pair',
           desk: 'desk mic',
           dynamic: 'desk mic',
           condenser: 'desk mic'
@@ -394,22 +398,22 @@ export function glyphOf(gear: GearItem): GlyphName {
     case 'support':
       return (
         {
-          'floor legs': 'floor stand',
-          'table legs': 'table legs',
-          'flexible legs': 'flexible legs',
-          grip: 'grip',
-          pole: 'pole',
+          tripod: 'floor stand',
+          'mini tripod': 'mini tripod',
+          'flexible tripod': 'flexible tripod',
+          'hand grip': 'hand grip',
+          'extension pole': 'extension pole',
           gimbal: 'gimbal',
           'light stand': 'light stand',
-          boom: 'boom',
+          'boom arm': 'boom arm',
           'overhead arm': 'overhead arm',
           clamp: 'clamp'
         } as const
       )[gear.form];
-    case 'sundry':
+    case 'small item':
       return gear.use === 'remote' || gear.use === 'tape' || gear.use === 'blanket'
         ? gear.use
-        : 'sundry';
+        : 'small item';
     default:
       return gear.kind;
   }

@@ -46,11 +46,11 @@
         <button class="pick" aria-pressed={scene.id === chosen} onclick={() => onchoose(scene.id)}>
           <span class="name">{scene.name}</span>
           <span class="points figures">
-            {#if now.works}{points(now)}{:else}<span class="stopped">stopped</span>{/if}
+            {#if now.works}{points(now)}{:else}<span class="stopped">blocked</span>{/if}
             {#if next && (now.works || next.works) && (Math.round(next.low) !== Math.round(now.low) || next.works !== now.works)}
               <span class="arrow" aria-label="would become">→</span>{next.works
                 ? points(next)
-                : 'stopped'}
+                : 'blocked'}
             {/if}
           </span>
           <span class="gist">{sceneGist(scene, units)}</span>
@@ -60,7 +60,7 @@
           <p class="held">
             would be <b class="figures">{points(now)}</b
             >{#if next && !next.works && Math.round(next.low) !== Math.round(now.low)}
-              &nbsp;→&nbsp;<b class="figures">{points(next)}</b>{/if} once its stops are settled
+              &nbsp;→&nbsp;<b class="figures">{points(next)}</b>{/if} once unblocked
           </p>
         {:else if now.heldBackBy}
           <p class="held">held back by {now.heldBackBy}</p>

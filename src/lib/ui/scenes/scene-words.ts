@@ -7,7 +7,7 @@ const styleWords = {
   seated: 'sitting and talking',
   hands: 'hands from above',
   'live call': 'a live call',
-  evening: 'after dusk'
+  evening: 'in the evening'
 } as const;
 
 /** A scene in one breath, under its name. */

@@ -33,7 +33,7 @@
           {/if}
         </dd>
       {:else}
-        <p>There is no body in the bag yet, so there is nothing to set.</p>
+        <p>There is no body in the kit yet, so there is nothing to set.</p>
       {/each}
     </dl>
   {/each}

@@ -46,7 +46,7 @@
 {#if questions.length > 0}
   <section class="card ask" aria-labelledby="ask-before">
     <h3 id="ask-before">Ask before you pay</h3>
-    <p class="lead">Nobody has stated these, and the answer may move the verdict.</p>
+    <p class="lead">These are not stated, and the answer may move the verdict.</p>
     <ol>
       {#each shown as question (question.key)}
         <li>

@@ -26,12 +26,12 @@
 </script>
 
 <div class="card empty">
-  <h3>The bag is empty</h3>
+  <h3>The kit is empty</h3>
   <p>
     Open any pocket and choose: each part is judged in the whole kit as you go. By
     <b>{schools[school].name}</b> one begins with <a href="/satchel/{first}">the {first} pocket</a>.
   </p>
-  <p>Or have a first kit packed within what may be spent. Undo takes it out again.</p>
+  <p>Or have a first kit packed within the budget. Undo takes it out again.</p>
   {#if failure}<p role="alert" class="fault">No kit could be packed: {failure}.</p>{/if}
   {#if packing}
     <p role="status">Trying parts in the whole kit…</p>

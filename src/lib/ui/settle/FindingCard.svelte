@@ -16,12 +16,16 @@
     onremedy: (remedy: Remedy) => void;
     onwhy: (finding: Finding, figure: FigureId) => void;
     /** Lets the finding be, with a reason that is kept. */
-    ondismiss: (reason: string) => void;
+    onignore: (reason: string) => void;
   }
-  const { finding, scenes, remedies, search, currency, onremedy, onwhy, ondismiss }: Props =
+  const { finding, scenes, remedies, search, currency, onremedy, onwhy, onignore }: Props =
     $props();
 
-  const severityWords = { stop: 'stops', warn: 'costs', note: 'worth knowing' } as const;
+  const severityWords = {
+    stop: 'blocks the scene',
+    warn: 'weakens it',
+    note: 'good to know'
+  } as const;
   const severityGlyphs = { stop: '■', warn: '▲', note: '○' } as const;
   let asking = $state(false);
   let reason = $state('');
@@ -37,7 +41,7 @@
   function letBe(event: SubmitEvent) {
     event.preventDefault();
     if (reason.trim() === '') return;
-    ondismiss(reason.trim());
+    onignore(reason.trim());
     asking = false;
   }
 </script>
@@ -65,8 +69,8 @@
           first={index === 0}
           ontake={() => onremedy(remedy)}
         />
-        {#if !remedy.mends}<span class="aside">eases it</span>{/if}
-        {#each remedy.brings as brought, at (at)}<span class="aside">but then: {brought}</span
+        {#if !remedy.mends}<span class="aside">helps partly</span>{/if}
+        {#each remedy.brings as brought, at (at)}<span class="aside">side effects: {brought}</span
           >{/each}
       </span>
     {:else}
@@ -76,17 +80,15 @@
         >{/if}
     {/each}
     {#if !asking}
-      <button
-        class="how be"
-        onclick={() => (asking = true)}
-        aria-label="Let it be: {finding.title()}">let it be</button
+      <button class="how be" onclick={() => (asking = true)} aria-label="Ignore: {finding.title()}"
+        >ignore</button
       >
     {/if}
   </div>
   {#if asking}
     <form onsubmit={letBe}>
       <label
-        >Why is it fine?
+        >Why can it be ignored?
         <input
           bind:value={reason}
           maxlength="500"

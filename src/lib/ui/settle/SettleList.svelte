@@ -6,7 +6,7 @@
   import type { Act } from '../../core/acts/act';
   import type { FigureId } from '../../core/figures/table';
   import type { Question } from '../../core/judge/questions';
-  import type { Dismissal, SchoolId } from '../../core/model/project';
+  import type { Ignored, SchoolId } from '../../core/model/project';
   import FindingCard from './FindingCard.svelte';
   import { groupFindings } from './group-findings';
   import RemedyButton from './RemedyButton.svelte';
@@ -19,12 +19,12 @@
     /** Why remedies could not be looked for; empty when they could. */
     settleFailure: string;
     ontryagain: () => void;
-    /** Given while nothing is in the bag. */
+    /** Given while nothing is in the kit. */
     emptyBag: { school: SchoolId; onpack: () => Promise<void> } | undefined;
     currency: string;
     joints: JointsClosed | undefined;
     questions: readonly Question[];
-    dismissed: readonly Dismissal[];
+    ignored: readonly Ignored[];
     onanswer: (question: Question, value: number | string | boolean) => void;
     onact: (act: Act) => void;
     onremedy: (finding: Finding, remedy: Remedy) => void;
@@ -42,7 +42,7 @@
     currency,
     joints,
     questions,
-    dismissed,
+    ignored,
     onact,
     onremedy,
     onlisted,
@@ -52,17 +52,17 @@
 
   let notesShown = $state(false);
   let letBeShown = $state(false);
-  const reasons = $derived(new Map(dismissed.map(({ key, reason }) => [key, reason])));
+  const reasons = $derived(new Map(ignored.map(({ key, reason }) => [key, reason])));
 
-  const grouped = $derived(groupFindings(findings, dismissed));
-  /** Findings that stand but are let be, with the reason; a reason outlives its finding unseen. */
+  const grouped = $derived(groupFindings(findings, ignored));
+  /** Findings that stand but are ignored, with the reason; a reason outlives its finding unseen. */
   const letBe = $derived(
     findings.flatMap((finding) => {
       const reason = reasons.get(finding.key);
       return reason === undefined ? [] : [{ finding, reason }];
     })
   );
-  /** A group said of several scenes is let be in all of them at once. */
+  /** A group said of several scenes is ignored in all of them at once. */
   const keysLike = (finding: Finding) =>
     findings
       .filter(
@@ -74,8 +74,8 @@
       .map(({ key }) => key);
   const dismiss = (finding: Finding, reason: string) =>
     onact({
-      type: 'together',
-      acts: keysLike(finding).map((key) => ({ type: 'dismiss', key, reason }))
+      type: 'batch',
+      acts: keysLike(finding).map((key) => ({ type: 'ignore', key, reason }))
     });
   const pressing = $derived(grouped.filter(({ finding }) => finding.severity !== 'note'));
   /** The worst first; a large project has more than anybody reads at once. */
@@ -99,13 +99,13 @@
     {currency}
     onremedy={(remedy) => onremedy(finding, remedy)}
     {onwhy}
-    ondismiss={(reason) => dismiss(finding, reason)}
+    onignore={(reason) => dismiss(finding, reason)}
   />
 {/snippet}
 
 <h2 class="section-name" id="to-settle">
   To settle{pressing.length > 0
-    ? ` · ${many(count('stop'), 'stop', 'stops')}, ${many(count('warn'), 'cost', 'costs')}`
+    ? ` · ${many(count('stop'), 'blocks a scene', 'block a scene')}, ${many(count('warn'), 'weakens one', 'weaken one')}`
     : ''}
 </h2>
 {#if emptyBag}
@@ -126,7 +126,7 @@
 {#if pressing.length === 0}
   <div class="card settled">
     <p class="done">Nothing stands in the way.</p>
-    <p>Every scene works within what may be spent. The buying list is ready.</p>
+    <p>Every scene works within the budget. The buying list is ready.</p>
     <a href="/buying">To the buying list</a>
   </div>
 {/if}
@@ -139,14 +139,14 @@
 {/if}
 {#if joints?.act}
   <div class="card joints">
-    <h3>Every open end closed at once</h3>
+    <h3>Missing adapters and cables</h3>
     <p class="why">
       {joints.buy
         .map(({ model, quantity }) => `${quantity > 1 ? `${quantity} × ` : ''}${model}`)
         .join(', ')}: {joints.gapMinor === 0
         ? 'the cheapest parts'
         : `parts within ${formatMoney(joints.gapMinor, currency, { short: true })} of the cheapest`} that
-      join what is in the bag, in all scenes.
+      join what is in the kit, in all scenes.
     </p>
     <details>
       <summary>How it goes together</summary>
@@ -157,7 +157,7 @@
       </ul>
     </details>
     <RemedyButton
-      label="Close them"
+      label="Add them all"
       price="+{formatMoney(joints.costMinor, currency, { short: true })}"
       first
       ontake={() => joints.act && onact(joints.act)}
@@ -175,7 +175,7 @@
 {#if notes.length > 0}
   <button class="notes" aria-expanded={notesShown} onclick={() => (notesShown = !notesShown)}>
     {notesShown ? 'Fold away' : 'Show'}
-    {many(notes.length, 'thing', 'things')} worth knowing
+    {many(notes.length, 'thing', 'things')} good to know
   </button>
   {#if notesShown}
     <ul class="list">
@@ -186,7 +186,7 @@
 {#if letBe.length > 0}
   <button class="notes" aria-expanded={letBeShown} onclick={() => (letBeShown = !letBeShown)}>
     {letBeShown ? 'Fold away' : 'Show'}
-    {many(letBe.length, 'finding', 'findings')} let be
+    {many(letBe.length, 'finding', 'findings')} ignored
   </button>
   {#if letBeShown}
     <ul class="list">
@@ -194,7 +194,7 @@
         <li class="card be">
           <h3>{finding.title()}</h3>
           <p class="why">{finding.sceneName ? `${finding.sceneName}: ` : ''}“{reason}”</p>
-          <button class="bring" onclick={() => onact({ type: 'recall', key: finding.key })}
+          <button class="bring" onclick={() => onact({ type: 'bring back', key: finding.key })}
             >bring it back</button
           >
         </li>
@@ -241,7 +241,7 @@
   .joints {
     margin-bottom: 0.6rem;
     padding: 0.6rem 0.8rem 0.7rem;
-    border-left: 5px solid var(--pocket-joining);
+    border-left: 5px solid var(--pocket-accessories);
   }
 
   .joints details {

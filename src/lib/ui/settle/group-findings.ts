@@ -1,5 +1,5 @@
 import type { Finding } from '../../core/findings/finding';
-import type { Dismissal } from '../../core/model/project';
+import type { Ignored } from '../../core/model/project';
 
 /** A finding as it is shown: once, with all the scenes it is said of in the same words. */
 export interface FindingGroup {
@@ -7,12 +7,12 @@ export interface FindingGroup {
   scenes: string[];
 }
 
-/** What stands to be settled: questions are asked apart, and what is let be is shown apart. */
+/** What stands to be settled: questions are asked apart, and what is ignored is shown apart. */
 export function groupFindings(
   findings: readonly Finding[],
-  dismissed: readonly Dismissal[] = []
+  ignored: readonly Ignored[] = []
 ): FindingGroup[] {
-  const letBe = new Set(dismissed.map(({ key }) => key));
+  const letBe = new Set(ignored.map(({ key }) => key));
   const groups = new Map<string, FindingGroup>();
   for (const finding of findings) {
     if (finding.code === 'Q1' || letBe.has(finding.key)) continue;

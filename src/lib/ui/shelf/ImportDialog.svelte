@@ -72,9 +72,9 @@
   });
 
   async function stop() {
-    await askJudge((judge) => judge.stopReadingRows());
     stopped = true;
     share = undefined;
+    await askJudge((judge) => judge.stopReadingRows());
   }
 
   async function choose(event: Event) {

@@ -45,7 +45,7 @@
       >
     {/each}
     <button type="button" onclick={() => (modes = modes.filter((_, index) => index !== at))}
-      >drop</button
+      >delete</button
     >
   </div>
   {@const fault = faultOf(at)}

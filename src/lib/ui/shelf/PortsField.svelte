@@ -58,7 +58,7 @@
       >{#each portRoles as role (role)}<option value={role}>{uses[role]}</option>{/each}</select
     >
     <button type="button" onclick={() => (ports = ports.filter((_, index) => index !== at))}
-      >drop</button
+      >delete</button
     >
   </div>
 {/each}

@@ -16,7 +16,7 @@
 
 {#if longest === undefined}
   <div class="unsized"><Glyph name={glyphOf(gear)} size={120} label={fullName(gear)} /></div>
-  <p class="soft">Nobody has stated its size, so the drawing has no scale.</p>
+  <p class="soft">Its size is not stated, so the drawing has no scale.</p>
 {:else}
   <div
     class="stage"

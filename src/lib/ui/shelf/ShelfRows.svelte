@@ -54,7 +54,7 @@
           <Glyph name={glyphOf(gear)} size={38} />
           <a href="/shelf/{encodeURIComponent(gear.id)}">
             <b>{fullName(gear)}</b>{#if own.has(gear.id)}<span class="mark">my own</span
-              >{/if}{#if inBag.has(gear.id)}<span class="mark bag">in the bag</span>{/if}
+              >{/if}{#if inBag.has(gear.id)}<span class="mark bag">in the kit</span>{/if}
             <span class="gist">{partGist(gear)}</span>
           </a>
           <span class="prices figures">
@@ -69,8 +69,8 @@
               <span class="gist">no price in {currency}</span>
             {/if}
           </span>
-          <button aria-label="Put {fullName(gear)} in the bag" onclick={() => ontake(gear.id)}
-            >Put in bag</button
+          <button aria-label="Add {fullName(gear)} to kit" onclick={() => ontake(gear.id)}
+            >Put in the kit</button
           >
         </li>
       {/if}

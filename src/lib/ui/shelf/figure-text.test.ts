@@ -40,10 +40,10 @@ describe('a part’s sheet', () => {
   });
 
   it('asks a seller for what nobody has stated, and nobody for what one knows oneself', () => {
-    const silent = { ...lens, nearestFocusM: undefined, stabilised: undefined } as GearItem;
+    const silent = { ...lens, minimumFocusDistanceM: undefined, stabilised: undefined } as GearItem;
     const questions = sheetQuestions(silent, sheetLines(silent, 'metric'));
-    expect(questions).toContain(`What is the nearest focus of ${fullName(lens)}?`);
-    expect(questions).toContain(`${fullName(lens)}: steadies the picture, yes or no?`);
+    expect(questions).toContain(`What is the minimum focus distance of ${fullName(lens)}?`);
+    expect(questions).toContain(`${fullName(lens)}: stabilisation, yes or no?`);
     expect(questions.join(' ')).not.toMatch(/made at home|note/);
     const stated = sheetLines(lens, 'metric').map((line) => ({ ...line, text: 'said' }));
     expect(sheetQuestions(lens, stated)).toEqual([]);

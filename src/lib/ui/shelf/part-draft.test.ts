@@ -56,7 +56,7 @@ describe('a part in the form', () => {
   });
 
   it('takes a price with its spread, its day and its source', () => {
-    const draft = emptyDraft('sundry');
+    const draft = emptyDraft('small item');
     Object.assign(draft, { maker: 'm', model: 'x', fields: { use: 'tape' } });
     draft.prices.priceNew = { low: '£4.50', likely: '5', high: '6,25', date: '', source: '' };
     expect(readDraft(draft, 'x', 'GBP', today).gear!.priceNew).toEqual({

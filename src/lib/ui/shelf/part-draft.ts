@@ -44,7 +44,7 @@ export interface PartDraft {
     { low: string; likely: string; high: string; date: string; source: string }
   >;
   ports: Port[];
-  /** Rows of the mode table; what the form has no cell for is carried along in `rest`. */
+  /** Rows of the mode table; what the form has no battery for is carried along in `rest`. */
   modes: ModeDraft[];
   /** Fields the form has no place for; carried along untouched. */
   rest: Record<string, unknown>;
@@ -129,17 +129,18 @@ export function draftOf(gear: GearItem, currency: string): PartDraft {
 
 function modeDraftOf(mode: RecordingMode): ModeDraft {
   const rest: Record<string, unknown> = { ...mode };
-  const cells: ModeDraft = {};
+  const batteries: ModeDraft = {};
   for (const key of modeKeys) {
-    if (mode[key] !== undefined) cells[key] = String(mode[key]);
+    if (mode[key] !== undefined) batteries[key] = String(mode[key]);
     delete rest[key];
   }
   for (const key of modeChoiceKeys) {
     const value = mode[key];
-    if (value !== undefined) cells[key] = value === true ? 'yes' : value === false ? 'no' : value;
+    if (value !== undefined)
+      batteries[key] = value === true ? 'yes' : value === false ? 'no' : value;
     delete rest[key];
   }
-  return { ...cells, rest };
+  return { ...batteries, rest };
 }
 
 export interface DraftReading {
@@ -245,7 +246,7 @@ export function readDraft(
       return row;
     });
   }
-  if (draft.kind === 'wind cover' && part.fitsForms === undefined) part.fitsForms = [];
+  if (draft.kind === 'windscreen' && part.fitsForms === undefined) part.fitsForms = [];
   part.ports = [...draft.ports, ...impliedPorts(draft.kind, part)];
   const plain = JSON.parse(JSON.stringify(part)) as unknown;
   if (Object.keys(faults).length === 0) {

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { catalogue } from '../../catalogue/load-catalogue';
-import { makeEntries, openSieve, sift } from './shelf-search';
+import { makeEntries, noFilter, filterShelf } from './shelf-search';
 
 const entries = makeEntries(catalogue.items);
 const none: ReadonlySet<string> = new Set();
@@ -9,41 +9,41 @@ const nothing = { owned: none, own: none, inBag: none };
 describe('the shelf', () => {
   it('is found by any words in any order, marks aside', () => {
     expect(
-      sift(entries, { ...openSieve, words: 'wireless lapel two' }, nothing).map(
+      filterShelf(entries, { ...noFilter, words: 'wireless lapel two' }, nothing).map(
         ({ gear }) => gear.model
       )
     ).toEqual(['Thimble Two']);
-    expect(sift(entries, { ...openSieve, words: 'THÍMBLE' }, nothing).length).toBe(4);
-    expect(sift(entries, { ...openSieve, words: 'no such thing' }, nothing)).toEqual([]);
+    expect(filterShelf(entries, { ...noFilter, words: 'THÍMBLE' }, nothing).length).toBe(4);
+    expect(filterShelf(entries, { ...noFilter, words: 'no such thing' }, nothing)).toEqual([]);
   });
 
   it('narrows to what one owns and to what one has entered, each by itself', () => {
     const standing = {
       ...nothing,
       owned: new Set(['orrowby-15-43-f-3-5-5-6']),
-      own: new Set(['dunmarrow-perch'])
+      own: new Set(['dunmarrow-plover'])
     };
-    const ids = (sieve: Partial<typeof openSieve>) =>
-      sift(entries, { ...openSieve, ...sieve }, standing).map(({ gear }) => gear.id);
+    const ids = (sieve: Partial<typeof noFilter>) =>
+      filterShelf(entries, { ...noFilter, ...sieve }, standing).map(({ gear }) => gear.id);
     expect(ids({ ownedOnly: true })).toEqual(['orrowby-15-43-f-3-5-5-6']);
-    expect(ids({ ownOnly: true })).toEqual(['dunmarrow-perch']);
+    expect(ids({ ownOnly: true })).toEqual(['dunmarrow-plover']);
     expect(ids({ ownedOnly: true, ownOnly: true })).toEqual([]);
   });
 
-  it('narrows by pocket, kind, mount, price and what is in the bag', () => {
+  it('narrows by pocket, kind, mount, price and what is in the kit', () => {
     expect(
-      sift(entries, { ...openSieve, mount: 'Pell' }, nothing).every(
+      filterShelf(entries, { ...noFilter, mount: 'Pell' }, nothing).every(
         ({ gear }) => gear.kind === 'lens' || gear.kind === 'body'
       )
     ).toBe(true);
-    const cheap = sift(entries, { ...openSieve, kind: 'lamp', mostMinor: 5000 }, nothing);
+    const cheap = filterShelf(entries, { ...noFilter, kind: 'lamp', mostMinor: 5000 }, nothing);
     expect(cheap.length).toBeGreaterThan(1);
     expect(cheap.every(({ gear }) => gear.priceNew!.likely <= 5000)).toBe(true);
     expect(
-      sift(
+      filterShelf(
         entries,
-        { ...openSieve, inBagOnly: true },
-        { ...nothing, inBag: new Set(['dunmarrow-perch']) }
+        { ...noFilter, inBagOnly: true },
+        { ...nothing, inBag: new Set(['dunmarrow-plover']) }
       )
     ).toHaveLength(1);
   });

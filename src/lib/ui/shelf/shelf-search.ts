@@ -3,7 +3,7 @@ import type { Pocket } from '../../core/model/pocket';
 import { partGist } from '../chooser/candidate-words';
 
 /** What the shelf is narrowed to. */
-export interface ShelfSieve {
+export interface ShelfFilter {
   words: string;
   pocket: Pocket | undefined;
   kind: GearKind | undefined;
@@ -16,7 +16,7 @@ export interface ShelfSieve {
   inBagOnly: boolean;
 }
 
-export const openSieve: ShelfSieve = {
+export const noFilter: ShelfFilter = {
   words: '',
   pocket: undefined,
   kind: undefined,
@@ -47,11 +47,37 @@ export function mountOfPart(gear: GearItem): string | undefined {
   return gear.kind === 'body' ? gear.ports.find((port) => port.role === 'lens')?.type : undefined;
 }
 
+/** What else people call a kind or form of part. */
+const synonyms: Readonly<Record<string, string>> = {
+  'lavalier wired': 'lapel clip-on',
+  'lavalier wireless': 'lapel clip-on radio',
+  'on-camera': 'shotgun',
+  battery: 'cell accumulator',
+  'power bank': 'battery pack',
+  'mains adapter': 'dummy battery power supply',
+  'small item': 'accessory',
+  card: 'memory card SD',
+  drone: 'quadcopter',
+  action: 'action camera',
+  computer: 'laptop',
+  'thread adapter': 'screw spigot',
+  windscreen: 'deadcat wind cover',
+  'light stand': 'tripod stand',
+  filter: 'ND'
+};
+
+function synonymsOf(gear: GearItem): string {
+  const form = 'form' in gear ? String(gear.form) : '';
+  return [synonyms[gear.kind], synonyms[form]].filter(Boolean).join(' ');
+}
+
 export function makeEntries(items: readonly GearItem[]): ShelfEntry[] {
   return items
     .map((gear) => ({
       gear,
-      found: plainWords(`${fullName(gear)} ${gearKinds[gear.kind].name} ${partGist(gear)}`),
+      found: plainWords(
+        `${fullName(gear)} ${gearKinds[gear.kind].name} ${partGist(gear)} ${synonymsOf(gear)}`
+      ),
       pocket: pocketOf(gear),
       mount: mountOfPart(gear)
     }))
@@ -66,9 +92,9 @@ export interface ShelfStanding {
 }
 
 /** The parts that pass, in the order of the entries. */
-export function sift(
+export function filterShelf(
   entries: readonly ShelfEntry[],
-  sieve: ShelfSieve,
+  sieve: ShelfFilter,
   { owned, own, inBag }: ShelfStanding
 ): ShelfEntry[] {
   const words = plainWords(sieve.words).split(/\s+/).filter(Boolean);

@@ -6,8 +6,8 @@
 
   /** What comes in and meets something kept here: project by project, nothing is replaced unasked. */
   const standingWords: Record<Standing, string> = {
-    new: 'is not kept here yet',
-    same: 'is kept here already, exactly as in the file',
+    new: 'is not saved here yet',
+    same: 'is already saved here, exactly as in the file',
     older: 'in the file is older: the project here has gone on from it',
     newer:
       'in the file is newer: it has gone on from the project here, which has not changed since',
@@ -45,7 +45,9 @@
 <Modal
   bind:open
   size="sm"
-  modalHeading={arrivals.length === 1 ? 'This project is kept here already' : 'What is in the file'}
+  modalHeading={arrivals.length === 1
+    ? 'This project is already saved here'
+    : 'What is in the file'}
   primaryButtonText={arrivals.length === 1 ? 'Go on' : 'Take as chosen'}
   secondaryButtonText="Cancel"
   on:click:button--primary={take}

@@ -11,7 +11,7 @@
 
 {#if library.deleted}
   <p role="status">
-    <b>{library.deleted.name}</b> is deleted; it is kept for 30 days, under Plans and projects.
+    <b>{library.deleted.name}</b> is deleted; a copy is kept for 30 days, under Plans and projects.
     <button onclick={bringBack}>bring it back</button>
   </p>
 {/if}

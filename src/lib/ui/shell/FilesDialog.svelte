@@ -96,7 +96,7 @@
     </div>
     {#if projects.some(({ id }) => id !== satchel.project?.id)}
       <div>
-        <p>Other projects kept here:</p>
+        <p>Other projects saved here:</p>
         <ul class="projects">
           {#each projects.filter((one) => one.id !== satchel.project?.id) as one (one.id)}
             <li><button class="word" onclick={() => openProject(one.id)}>{one.name}</button></li>
@@ -105,7 +105,7 @@
       </div>
     {/if}
     <div>
-      <p>Everything kept here in one ZIP, to move to another machine or to put away.</p>
+      <p>Everything saved here in one ZIP, to move to another machine or to put away.</p>
       <input
         bind:this={backupInput}
         class="unseen"

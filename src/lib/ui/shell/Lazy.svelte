@@ -33,7 +33,7 @@
   {@render children(loaded.default)}
 {:catch}
   <p class="lost" role="alert">
-    This part of the app could not be fetched. What you did is kept.
+    This part of the app could not be fetched. What you did is saved.
     <button onclick={() => (asked += 1)}>Try again</button>
     {#if asked > 0}<button onclick={() => location.reload()}>Load the page again</button>{/if}
   </p>

@@ -5,7 +5,7 @@
   import { views } from './views';
 
   const open = $derived(
-    groupFindings(satchel.judgement?.findings ?? [], satchel.project?.dismissed).filter(
+    groupFindings(satchel.judgement?.findings ?? [], satchel.project?.ignored).filter(
       ({ finding }) => finding.severity !== 'note'
     ).length
   );

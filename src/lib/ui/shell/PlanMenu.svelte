@@ -97,14 +97,14 @@
           {#if project.plans.length > 1}
             <button
               class="out"
-              aria-label="Drop {plan.name}"
-              onclick={() => satchel.act({ type: 'remove plan', planId: plan.id })}>drop</button
+              aria-label="Delete {plan.name}"
+              onclick={() => satchel.act({ type: 'remove plan', planId: plan.id })}>delete</button
             >
           {/if}
         </li>
       {/each}
     </ul>
-    <p class="soft">A dropped plan comes back with undo.</p>
+    <p class="soft">A deleted plan comes back with undo.</p>
     <Button size="small" kind="tertiary" on:click={() => satchel.beginPlan()}
       >Begin an empty plan</Button
     >
@@ -128,7 +128,7 @@
       </ol>
     </details>
   {/if}
-  <h3>Projects kept here</h3>
+  <h3>Projects saved in this browser</h3>
   <ul>
     {#each named as one (one.id)}
       <li class:on={one.id === satchel.project?.id}>
@@ -136,8 +136,8 @@
         {#if one.id === satchel.project?.id}<span class="soft">open</span>{:else}
           <button aria-label="Open {one.name}" onclick={() => toProject(one.id)}>open</button>
         {/if}
-        <button class="out" aria-label="Drop {one.name}" onclick={() => dropProject(one.id)}
-          >drop</button
+        <button class="out" aria-label="Delete {one.name}" onclick={() => dropProject(one.id)}
+          >delete</button
         >
       </li>
     {/each}

@@ -22,17 +22,17 @@
   });
   const savedWords = $derived(
     satchel.saved === 'saving'
-      ? 'keeping…'
+      ? 'saving…'
       : satchel.saved === 'failed'
-        ? 'not kept'
+        ? 'not saved'
         : satchel.keeping === 'tab'
-          ? 'kept in this tab only'
+          ? 'saved in this tab only'
           : online.current === false
             ? 'offline'
-            : 'all kept'
+            : 'all saved'
   );
   /** Nothing one has to know; a phone has no room for it. */
-  const asUsual = $derived(savedWords === 'all kept' || savedWords === 'keeping…');
+  const asUsual = $derived(savedWords === 'all saved' || savedWords === 'saving…');
 </script>
 
 <header>
@@ -49,10 +49,10 @@
       class:failed={satchel.saved === 'failed' || satchel.keeping === 'tab'}
       class:usual={asUsual}
       title={online.current === false
-        ? 'No network. Everything works without one; what you do is kept here.'
+        ? 'No network. Everything works without one; what you do is saved here.'
         : undefined}
       role="status"
-      >{savedWords}{#if savedWords === 'offline'}<span class="more">, all kept</span>{/if}</span
+      >{savedWords}{#if savedWords === 'offline'}<span class="more">, all saved</span>{/if}</span
     >
     <div class="tools">
       <button
@@ -86,9 +86,9 @@
   <div class="tools end">
     <button
       class="tool wordy"
-      aria-label={theme.isDusk ? 'Change to day colours' : 'Change to dusk colours'}
-      onclick={() => theme.set(theme.isDusk ? 'day' : 'dusk')}
-      >{theme.isDusk ? 'day' : 'dusk'}</button
+      aria-label={theme.isDark ? 'Switch to the light theme' : 'Switch to the dark theme'}
+      onclick={() => theme.set(theme.isDark ? 'day' : 'dusk')}
+      >{theme.isDark ? 'light' : 'dark'}</button
     >
     {#if satchel.status === 'ready'}<button
         class="tool wordy"

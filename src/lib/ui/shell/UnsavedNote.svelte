@@ -12,8 +12,8 @@
   kind="error"
   lowContrast
   hideCloseButton
-  title="Not kept yet: {named}{more > 0 ? ` and ${more} more` : ''}."
-  subtitle="{satchel.unsavedWhy} It is tried again by itself; do not close the page before it says “all kept”."
+  title="Not saved yet: {named}{more > 0 ? ` and ${more} more` : ''}."
+  subtitle="{satchel.unsavedWhy} It is tried again by itself; do not close the page before it says “all saved”."
 >
   <svelte:fragment slot="actions">
     <span class="ways">

@@ -21,7 +21,7 @@ const entries = paletteEntries({
       remediesFor(project, catalogue, judgement, finding)
     ])
   ),
-  undo: 'take a lens',
+  undo: 'add a lens',
   redo: undefined
 });
 const find = (words: string) =>
@@ -30,11 +30,11 @@ const find = (words: string) =>
 describe('search-and-do', () => {
   it('finds parts, views, acts and remedies by what people type', () => {
     expect(find('shelf')[0]).toBe('Shelf');
-    expect(find('dusk')[0]).toBe('Change day and dusk colours');
-    expect(find('undo')[0]).toBe('Undo: take a lens');
+    expect(find('dark theme')[0]).toBe('Switch between light and dark theme');
+    expect(find('undo')[0]).toBe('Undo: add a lens');
     expect(find('dunmarrow burr')).toContain('Dunmarrow Burr');
-    expect(find('put dunmarow bur in the bag')).toContain('Put Dunmarrow Burr in the bag');
-    expect(find('ring 62').join()).toContain('Ring 62 to 67');
+    expect(find('put dunmarow bur in the kit')).toContain('Put Dunmarrow Burr in the kit');
+    expect(find('ring 62').join()).toContain('Step-up ring 62 to 67');
   });
 
   it('names each thing once, and every act it offers can be done', () => {

@@ -57,9 +57,9 @@ export function paletteEntries(source: PaletteSource): PaletteEntry[] {
     entries.push({ id: what, group: 'do', name, detail, run: { command: what } });
   if (source.undo) command(`Undo: ${source.undo}`, 'Ctrl Z', 'undo');
   if (source.redo) command(`Redo: ${source.redo}`, 'Ctrl Shift Z', 'redo');
-  command('Change day and dusk colours', 'theme', 'theme');
+  command('Switch between light and dark theme', 'theme', 'theme');
   command('Show the keys', '?', 'keys');
-  command('Plans and projects', 'rename, branch, drop, open another', 'plans');
+  command('Plans and projects', 'rename, branch, delete, open another', 'plans');
   command('Save a satchel file', 'everything in one file', 'save file');
   command(`Branch ${plan.name}`, 'another plan that begins as this one', 'branch');
   command('Begin an empty plan', 'another way to spend it', 'new plan');
@@ -96,7 +96,7 @@ export function paletteEntries(source: PaletteSource): PaletteEntry[] {
     entries.push({
       id: `take ${gear.id}`,
       group: 'part',
-      name: `Put ${fullName(gear)} in the bag`,
+      name: `Add ${fullName(gear)} to kit`,
       detail: `${pocketOf(gear)} pocket`,
       run: { act: { type: 'add line', line: newLine(plan, gear) } }
     });

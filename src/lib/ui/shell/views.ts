@@ -14,10 +14,10 @@ export const keys: readonly { keys: string; does: string }[] = [
   { keys: 'Ctrl Shift Z', does: 'redo' },
   { keys: '← → on the strap', does: 'go along the lengths' },
   { keys: 'Enter on the strap', does: 'open the pocket of the length' },
-  { keys: 'L on the strap', does: 'put the part off until later' },
+  { keys: 'L on the strap', does: 'move the part to later' },
   { keys: '↑ ↓ in a pocket', does: 'go through the candidates' },
-  { keys: 'Enter in a pocket', does: 'take the candidate' },
-  { keys: 'Space in a pocket', does: 'pin it, to compare two or three' },
+  { keys: 'Enter in a pocket', does: 'add the candidate' },
+  { keys: 'Space in a pocket', does: 'compare side by side' },
   { keys: 'Esc', does: 'close what is open' },
   { keys: '?', does: 'show these keys' }
 ];

@@ -24,7 +24,7 @@
       : range.lowestMinor > money.spendableMinor
         ? 'over at any of these prices'
         : range.chanceOver > 0.995
-          ? 'all but surely over'
+          ? 'almost certainly over'
           : range.chanceOver < 0.005
             ? 'hardly ever over'
             : `${Math.round(range.chanceOver * 100)} % likely over`
@@ -72,7 +72,7 @@
   }
 </script>
 
-<section class="strap" aria-label="The strap: what the kit costs against what may be spent">
+<section class="strap" aria-label="The strap: what the kit costs against the budget">
   <div class="band" role="presentation" onmouseleave={() => (hovered = undefined)}>
     {#if money.reserveMinor > 0}
       <div
@@ -105,7 +105,9 @@
           aria-selected={focused && length === layout.lengths[walkedAt]}
           aria-label="{nameOf(length)}, {statement.pocket}, {short(
             statement.firmMinor
-          )}, together {short(statement.runningMinor)}. Enter opens its pocket, L puts it off."
+          )}, together {short(
+            statement.runningMinor
+          )}. Enter opens its pocket, L moves it to later."
           class="length"
           class:over={length.over}
           class:shown={shown === length}
@@ -165,7 +167,7 @@
             : `${formatMoney(statement.remainingMinor, money.currency)} left after it`}
         </span>
         <button class="put-off" tabindex="-1" onclick={() => onpostpone(statement.line.id)}
-          >Put off until later</button
+          >Later</button
         >
       </div>
     {/if}
@@ -180,7 +182,7 @@
           if (lineId !== undefined) onpostpone(lineId);
         }}
       >
-        drop it here to put it off until later
+        drop it here to move it to later
       </div>
     {/if}
     <div class="buckle" class:over style:left="{layout.limitPercent}%" aria-hidden="true"></div>
@@ -191,7 +193,7 @@
       aria-hidden="true"
     >
       limit {bare(money.limitMinor)}{money.reserveMinor > 0
-        ? ` · kept back ${bare(money.reserveMinor)}`
+        ? ` · set aside ${bare(money.reserveMinor)}`
         : ''}
     </span>
   </div>
@@ -200,7 +202,7 @@
       >{formatMoney(Math.abs(money.remainingMinor), money.currency)} {over ? 'over' : 'left'}</span
     >
     <span class="against figures"
-      >of {formatMoney(money.spendableMinor, money.currency)} that may be spent</span
+      >of {formatMoney(money.spendableMinor, money.currency)} of the budget</span
     >
     {#if range.worstMinor > range.lowestMinor}
       <span class="against figures" title="Prices are ranges: low, likely, high"

@@ -5,7 +5,7 @@ export interface StrapLength {
   statement: StatementLine;
   fromPercent: number;
   widthPercent: number;
-  /** Past what may be spent, wholly or in part. */
+  /** Past the budget, wholly or in part. */
   over: boolean;
   /** The running total beneath it, when there is room for the figure. */
   tick: boolean;
@@ -13,7 +13,7 @@ export interface StrapLength {
 
 export interface StrapLayout {
   lengths: StrapLength[];
-  /** Where what may be spent ends and the reserve begins. */
+  /** Where the budget ends and the reserve begins. */
   spendablePercent: number;
   limitPercent: number;
   /** End of the last length. */

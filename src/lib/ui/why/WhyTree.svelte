@@ -19,10 +19,10 @@
     lamp: 'stated of the lamp',
     support: 'stated of the support',
     card: 'stated of the card',
-    cell: 'stated of the cell',
+    battery: 'stated of the battery',
     filter: 'stated of the filter',
     setting: 'as it is set or placed',
-    kit: 'counted in the bag'
+    kit: 'counted in the kit'
   } as const;
   const value = $derived(
     why.state === 'unknown'

@@ -100,7 +100,7 @@
 />
 <h1 class="unseen">{data.pocket} pocket</h1>
 {#if satchel.project && satchel.judgement}
-  <p class="back"><a href="/satchel">← the open bag</a></p>
+  <p class="back"><a href="/satchel">← the satchel</a></p>
   <div class="bench">
     <aside class="scenes" aria-label="Scenes">
       <SceneRail

@@ -3,6 +3,6 @@ import { type Pocket, pockets } from '$lib/core/model/pocket';
 
 export function load({ params }: { params: { pocket: string } }): { pocket: Pocket } {
   const pocket = pockets.find((one) => one === params.pocket);
-  if (!pocket) error(404, `The bag has no pocket called "${params.pocket}".`);
+  if (!pocket) error(404, `The satchel has no pocket called "${params.pocket}".`);
   return { pocket };
 }

@@ -73,7 +73,7 @@
           size="small"
           on:click={() =>
             satchel.plan && satchel.act({ type: 'add line', line: newLine(satchel.plan, gear) })}
-          >Put in bag</Button
+          >Put in the kit</Button
         >
         <Button
           size="small"
@@ -83,7 +83,7 @@
             satchel.act({
               type: 'add line',
               line: { ...newLine(satchel.plan, gear), state: 'owned' }
-            })}>I own it</Button
+            })}>mark as owned</Button
         >
         <Button size="small" kind="tertiary" href="/shelf/edit?id={encodeURIComponent(gear.id)}"
           >{isOwn ? 'Change it' : 'Correct it'}</Button
@@ -113,7 +113,7 @@
             : `In ${usedIn.join(', ')}${scenes.length > 0 ? `; now for ${[...new Set(scenes)].join(', ')}` : ''}.`}
         </p>
         {#if gear.ports.length > 0}
-          <h2>Where it joins</h2>
+          <h2>Connections</h2>
           <ul class="ports">
             {#each gear.ports as port, at (at)}<li>
                 {port.type}
@@ -156,7 +156,7 @@
           </ul>
         {/if}
         {#if questions.length > 0}
-          <h2>Nobody has said</h2>
+          <h2>Not stated</h2>
           <ul class="ports">
             {#each questions as question (question)}<li>{question}</li>{/each}
           </ul>

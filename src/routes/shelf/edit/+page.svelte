@@ -82,7 +82,7 @@
     await satchel.act(
       owned
         ? {
-            type: 'together',
+            type: 'batch',
             acts: [put, { type: 'add line', line: { ...newLine(owned, gear), state: 'owned' } }]
           }
         : put
@@ -114,7 +114,7 @@
       </h1>
       <p class="soft">
         Write figures as the sheet gives them, with their units: 0.9 lb, 1 1/4", 2600 mAh 7.2 V,
-        f/1.8. Leave empty what nobody states; it stays unknown and is asked about.
+        f/1.8. Leave empty what is not stated; it stays unknown and is asked about.
       </p>
       <div class="fields">
         <label
@@ -227,7 +227,7 @@
         </fieldset>
       {/if}
       <fieldset>
-        <legend>where it joins (threads, plugs, shoes)</legend>
+        <legend>connections (threads, plugs, shoes)</legend>
         <PortsField bind:ports={draft.ports} />
       </fieldset>
       {#if tried && Object.keys(reading.faults).length > 0}

@@ -26,7 +26,7 @@ export const pieces = (project: Project, gearId: string, quantity: number) => {
 export const scene = (project: Project) => project.scenes[0]!;
 export const angle = (project: Project) => scene(project).angles[0]!;
 
-/** A second angle at the same time, with one more body in the bag for it. */
+/** A second angle at the same time, with one more body in the kit for it. */
 export function twoAtOnce(project: Project, secondBody: string): void {
   scene(project).angles.push({ ...angle(project), id: 'b' });
   add(project, secondBody);

@@ -42,15 +42,15 @@ export function calmKit(): Project {
         rigs: [],
         lines: [
           line('dunmarrow-burr'),
-          line('nibsworth-lead-trrs-to-trs'),
+          line('nibsworth-cable-trrs-to-trs'),
           line('quillfeather-ray-65-two-colour-55-cm-dome'),
-          line('brackenholt-post-2'),
+          line('brackenholt-stand-2'),
           line('orrowby-linnet-ii'),
           line('pellamund-24-f-1-5'),
-          line('nibsworth-hob-legs-wide'),
+          line('nibsworth-hob-mini-tripod-wide'),
           line('quillfeather-sd-128-v30'),
-          line('quillfeather-ember-16-cell-twin'),
-          line('quillfeather-dish-ember-16-two-bays'),
+          line('quillfeather-ember-16-battery-twin'),
+          line('quillfeather-charger-ember-16-two-bays'),
           line('withrick-pocket-scribe'),
           line('pellamund-cellar-1-tb'),
           line('nibsworth-reader-sd')
@@ -95,7 +95,7 @@ export function walkOutside(p: Project): void {
   delete scene.room;
   Object.assign(scene, {
     style: 'walk',
-    lightSource: 'as found',
+    lightSource: 'existing light',
     lightDimLx: 900,
     lightBrightLx: 900,
     longestTakeMin: 1,

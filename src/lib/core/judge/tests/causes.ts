@@ -8,10 +8,10 @@ export const causes: Record<string, (project: Project) => void> = {
   B1: (p) => swap(p, 'orrowby-linnet-ii', 'tesselind-vale'),
   B2: (p) => {
     swap(p, 'orrowby-linnet-ii', 'orrowby-linnet');
-    swap(p, 'dunmarrow-burr', 'dunmarrow-perch-plain');
-    activePlan(p).lines.push(line('quillfeather-ember-8-cell-twin'));
+    swap(p, 'dunmarrow-burr', 'dunmarrow-plover-plain');
+    activePlan(p).lines.push(line('quillfeather-ember-8-battery-twin'));
   },
-  B3: (p) => without(p, 'nibsworth-lead-trrs-to-trs'),
+  B3: (p) => without(p, 'nibsworth-cable-trrs-to-trs'),
   B4: (p) => {
     swap(p, 'orrowby-linnet-ii', 'orrowby-linnet');
     p.scenes[0]!.longestTakeMin = 40;
@@ -30,7 +30,7 @@ export const causes: Record<string, (project: Project) => void> = {
   L5: (p) => (p.scenes[0]!.wantsBlurPercent = 3),
   L6: (p) => {
     without(p, 'quillfeather-ray-65-two-colour-55-cm-dome');
-    p.scenes[0]!.lightSource = 'as found';
+    p.scenes[0]!.lightSource = 'existing light';
     p.scenes[0]!.lightDimLx = 1;
   },
   L8: (p) => {
@@ -48,12 +48,16 @@ export const causes: Record<string, (project: Project) => void> = {
   A3: (p) => {
     delete p.scenes[0]!.room;
     p.scenes[0]!.windMps = 5;
-    p.scenes[0]!.lightSource = 'as found';
+    p.scenes[0]!.lightSource = 'existing light';
     p.scenes[0]!.lightDimLx = p.scenes[0]!.lightBrightLx = 800;
-    ownCopy<GearOf<'microphone'>>(p, 'dunmarrow-burr', (gear) => (gear.coverIncluded = 'none'));
+    ownCopy<GearOf<'microphone'>>(
+      p,
+      'dunmarrow-burr',
+      (gear) => (gear.windscreenIncluded = 'none')
+    );
   },
   A4: (p) => {
-    swap(p, 'dunmarrow-burr', 'dunmarrow-perch');
+    swap(p, 'dunmarrow-burr', 'dunmarrow-plover');
   },
   A5: (p) => {
     swap(p, 'dunmarrow-burr', 'withrick-thimble-one');
@@ -66,7 +70,11 @@ export const causes: Record<string, (project: Project) => void> = {
   G2: (p) => swap(p, 'quillfeather-ray-65-two-colour-55-cm-dome', 'brackenholt-tile-12'),
   G5: (p) => setRig(p, { shutterS: 1 / 60 }),
   S1: (p) =>
-    ownCopy<GearOf<'support'>>(p, 'nibsworth-hob-legs-wide', (gear) => (gear.payloadKg = 0.7)),
+    ownCopy<GearOf<'support'>>(
+      p,
+      'nibsworth-hob-mini-tripod-wide',
+      (gear) => (gear.payloadKg = 0.7)
+    ),
   S5: (p) => {
     swap(p, 'quillfeather-ray-65-two-colour-55-cm-dome', 'brackenholt-reed-60');
   },
@@ -74,8 +82,9 @@ export const causes: Record<string, (project: Project) => void> = {
     swap(p, 'quillfeather-sd-128-v30', 'quillfeather-sd-64-v30');
     p.scenes[0]!.pixelsAcross = 3840;
     p.scenes[0]!.recordedMin = 110;
-    activePlan(p).lines.find((one) => one.gearId === 'quillfeather-ember-16-cell-twin')!.quantity =
-      3;
+    activePlan(p).lines.find(
+      (one) => one.gearId === 'quillfeather-ember-16-battery-twin'
+    )!.quantity = 3;
   },
   T2: (p) => {
     swap(p, 'quillfeather-sd-128-v30', 'quillfeather-sd-64-u1');
@@ -96,7 +105,7 @@ export const causes: Record<string, (project: Project) => void> = {
     ownCopy<GearOf<'body'>>(
       p,
       'orrowby-linnet-ii',
-      (gear) => (gear.runsFromMainsBlock = gear.runsFromUsb = false)
+      (gear) => (gear.runsFromMainsAdapter = gear.runsFromUsb = false)
     );
     p.scenes[0]!.longestTakeMin = 60;
   },
@@ -105,7 +114,7 @@ export const causes: Record<string, (project: Project) => void> = {
     delete scene.room;
     Object.assign(scene, {
       style: 'walk',
-      lightSource: 'as found',
+      lightSource: 'existing light',
       lightDimLx: 600,
       lightBrightLx: 600
     });
@@ -121,7 +130,7 @@ export const causes: Record<string, (project: Project) => void> = {
   A12: (p) => {
     swap(p, 'dunmarrow-burr', 'withrick-thimble-plug');
     swap(p, 'orrowby-linnet-ii', 'ellowen-slip-6');
-    activePlan(p).lines.push(line('nibsworth-phone-jaw'));
+    activePlan(p).lines.push(line('nibsworth-phone-clamp'));
     p.scenes[0]!.angles[0]!.distanceM = 9;
   },
   G3: (p) =>
@@ -136,11 +145,11 @@ export const causes: Record<string, (project: Project) => void> = {
     ),
   G6: (p) => {
     swap(p, 'quillfeather-ray-65-two-colour-55-cm-dome', 'brackenholt-tile-12');
-    activePlan(p).lines.push(line('nibsworth-spigot-5-8-to-1-4'));
+    activePlan(p).lines.push(line('nibsworth-stud-adapter-5-8-to-1-4'));
   },
   S2: (p) => {
-    swap(p, 'nibsworth-hob-legs-wide', 'harkelow-plain-legs');
-    p.scenes[0]!.angles[0]!.cameraPlace = 'floor';
+    swap(p, 'nibsworth-hob-mini-tripod-wide', 'harkelow-plain-tripod');
+    p.scenes[0]!.angles[0]!.cameraPlace = 'tripod';
     p.scenes[0]!.style = 'evening';
   },
   P3: (p) => {
@@ -158,10 +167,10 @@ export const causes: Record<string, (project: Project) => void> = {
     ownCopy<GearOf<'lens'>>(p, 'pellamund-24-f-1-5', (gear) => delete gear.priceUsed);
     activePlan(p).lines.find((one) => one.gearId === 'pellamund-24-f-1-5')!.basis = 'used';
   },
-  M7: (p) => without(p, 'nibsworth-hob-legs-wide'),
+  M7: (p) => without(p, 'nibsworth-hob-mini-tripod-wide'),
   B10: (p) => {
     walkOutside(p);
-    swap(p, 'dunmarrow-burr', 'dunmarrow-perch-plain');
+    swap(p, 'dunmarrow-burr', 'dunmarrow-plover-plain');
     ownCopy<GearOf<'body'>>(p, 'orrowby-linnet-ii', (gear) => (gear.looseRings = true));
   },
   B11: (p) => (p.scenes[0]!.onceOnly = true),
@@ -172,13 +181,13 @@ export const causes: Record<string, (project: Project) => void> = {
   },
   B13: (p) => {
     swap(p, 'orrowby-linnet-ii', 'ellowen-slip-6');
-    activePlan(p).lines.push(line('nibsworth-phone-jaw'));
+    activePlan(p).lines.push(line('nibsworth-phone-clamp'));
   },
   B14: (p) => {
     ownCopy<GearOf<'body'>>(
       p,
       'orrowby-linnet-ii',
-      (gear) => (gear.profiles = [{ name: 'Meadow flat', lowestIso: 800, flat: true }])
+      (gear) => (gear.profiles = [{ name: 'Meadow flat', baseIso: 800, flat: true }])
     );
     setRig(p, { profile: 'Meadow flat' });
   },
@@ -192,7 +201,7 @@ export const causes: Record<string, (project: Project) => void> = {
   'B2/glare': (p) => {
     walkOutside(p);
     p.scenes[0]!.lightBrightLx = 20_000;
-    activePlan(p).lines.push(line('harkelow-window-7'), line('nibsworth-picture-lead-d-to-a-1-m'));
+    activePlan(p).lines.push(line('harkelow-window-7'), line('nibsworth-hdmi-cable-d-to-a-1-m'));
   },
   'L3/edge': (p) => {
     const angle = p.scenes[0]!.angles[0]!;
@@ -227,7 +236,7 @@ export const causes: Record<string, (project: Project) => void> = {
     });
   },
   'L10/diffusion': (p) => activePlan(p).lines.push(line('pellamund-breath-67-mm')),
-  A6: (p) => activePlan(p).lines.push(line('quillfeather-dummy-ember-16')),
+  A6: (p) => activePlan(p).lines.push(line('quillfeather-dummy-battery-ember-16')),
   'A8/no guide track': (p) =>
     ownCopy<GearOf<'body'>>(p, 'orrowby-linnet-ii', (gear) => (gear.ownMicrophone = false)),
   'A8/drift': (p) => {
@@ -240,26 +249,23 @@ export const causes: Record<string, (project: Project) => void> = {
       (gear) => (gear.fanLevelDbA = 34)
     ),
   'A10/boom': (p) => {
-    swap(p, 'dunmarrow-burr', 'dunmarrow-perch-plain');
+    swap(p, 'dunmarrow-burr', 'dunmarrow-plover-plain');
     activePlan(p).lines.push(line('brackenholt-desk-boom'), line('brackenholt-saddle-bag-9'));
     p.scenes[0]!.angles[0]!.framing = 'full length';
     p.scenes[0]!.angles[0]!.distanceM = 3.4;
-    setRig(p, { micPlace: 'boom' });
+    setRig(p, { micPlace: 'boom arm' });
   },
   'A10/in the picture': (p) => {
     swap(p, 'dunmarrow-burr', 'dunmarrow-ledge-low');
     walkOutside(p);
-    activePlan(p).lines.push(line('nibsworth-lead-xlr-to-trs-3-m'));
+    activePlan(p).lines.push(line('nibsworth-cable-xlr-to-trs-3-m'));
     setRig(p, { micPlace: 'hand' });
   },
   A11: (p) => (p.scenes[0]!.angles[0]!.distanceM = 3),
   A13: (p) => {
     p.scenes[0]!.live = true;
     swap(p, 'dunmarrow-burr', 'nibsworth-table');
-    activePlan(p).lines.push(
-      line('nibsworth-weir-plus'),
-      line('nibsworth-picture-lead-d-to-a-1-m')
-    );
+    activePlan(p).lines.push(line('nibsworth-weir-plus'), line('nibsworth-hdmi-cable-d-to-a-1-m'));
     ownCopy<GearOf<'body'>>(p, 'orrowby-linnet-ii', (gear) => (gear.usbVideo = false));
   },
   G4: (p) =>
@@ -269,32 +275,32 @@ export const causes: Record<string, (project: Project) => void> = {
       lightBrightLx: 3000
     }),
   'G7/load': (p) =>
-    ownCopy<GearOf<'support'>>(p, 'brackenholt-post-2', (gear) => (gear.payloadKg = 1)),
+    ownCopy<GearOf<'support'>>(p, 'brackenholt-stand-2', (gear) => (gear.payloadKg = 1)),
   'G7/wind': (p) => {
     delete p.scenes[0]!.room;
     p.scenes[0]!.windMps = 7;
-    activePlan(p).lines.push(line('dunmarrow-fur-for-lapels-pair'));
+    activePlan(p).lines.push(line('dunmarrow-furry-windscreen-for-lavaliers-pair'));
   },
   G8: (p) => (p.scenes[0]!.darkBackground = true),
   G9: (p) => (p.scenes[0]!.wantsKeyToFill = 2),
   S3: (p) => (p.scenes[0]!.wantsPan = true),
   'S4/legs': (p) => {
-    swap(p, 'nibsworth-hob-legs-wide', 'cobberly-meadow-legs');
-    p.scenes[0]!.angles[0]!.cameraPlace = 'floor';
-    ownCopy<GearOf<'support'>>(p, 'cobberly-meadow-legs', (gear) => (gear.footRadiusM = 0.2));
+    swap(p, 'nibsworth-hob-mini-tripod-wide', 'cobberly-meadow-tripod');
+    p.scenes[0]!.angles[0]!.cameraPlace = 'tripod';
+    ownCopy<GearOf<'support'>>(p, 'cobberly-meadow-tripod', (gear) => (gear.footRadiusM = 0.2));
   },
   'S4/boom': (p) => {
-    swap(p, 'dunmarrow-burr', 'dunmarrow-perch-plain');
-    activePlan(p).lines.push(line('brackenholt-post-boom'));
-    setRig(p, { micPlace: 'boom' });
-    ownCopy<GearOf<'microphone'>>(p, 'dunmarrow-perch-plain', (gear) => (gear.massG = 400));
+    swap(p, 'dunmarrow-burr', 'dunmarrow-plover-plain');
+    activePlan(p).lines.push(line('brackenholt-stand-boom'));
+    setRig(p, { micPlace: 'boom arm' });
+    ownCopy<GearOf<'microphone'>>(p, 'dunmarrow-plover-plain', (gear) => (gear.massG = 400));
   },
   S6: (p) => {
     const angle = {
       ...p.scenes[0]!.angles[0]!,
       id: 'b',
       name: 'side',
-      cameraPlace: 'floor' as const
+      cameraPlace: 'tripod' as const
     };
     p.scenes[0]!.angles.push(angle);
     activePlan(p).lines.find((one) => one.gearId === 'orrowby-linnet-ii')!.quantity = 2;
@@ -304,14 +310,15 @@ export const causes: Record<string, (project: Project) => void> = {
   P4: (p) => {
     p.scenes[0]!.recordedMin = 330;
     activePlan(p).lines.find((one) => one.gearId === 'quillfeather-sd-128-v30')!.quantity = 4;
-    activePlan(p).lines.find((one) => one.gearId === 'quillfeather-ember-16-cell-twin')!.quantity =
-      2;
-    without(p, 'quillfeather-dish-ember-16-two-bays');
+    activePlan(p).lines.find(
+      (one) => one.gearId === 'quillfeather-ember-16-battery-twin'
+    )!.quantity = 2;
+    without(p, 'quillfeather-charger-ember-16-two-bays');
   },
   P5: (p) => {
     p.scenes[0]!.daysWithoutSocket = 3;
     p.scenes[0]!.recordedMin = 150;
-    p.scenes[0]!.lightSource = 'as found';
+    p.scenes[0]!.lightSource = 'existing light';
     p.scenes[0]!.lightDimLx = p.scenes[0]!.lightBrightLx = 800;
     activePlan(p).lines.find((one) => one.gearId === 'quillfeather-sd-128-v30')!.quantity = 5;
   },
@@ -348,11 +355,12 @@ export const causes: Record<string, (project: Project) => void> = {
   W2: (p) => (p.switchLimit = 1),
   W3: (p) => {
     p.scenes[0]!.onceOnly = true;
-    without(p, 'quillfeather-ember-16-cell-twin');
-    without(p, 'quillfeather-dish-ember-16-two-bays');
+    without(p, 'quillfeather-ember-16-battery-twin');
+    without(p, 'quillfeather-charger-ember-16-two-bays');
   },
   W5: (p) =>
-    (activePlan(p).lines.find((one) => one.gearId === 'nibsworth-hob-legs-wide')!.worn = true),
+    (activePlan(p).lines.find((one) => one.gearId === 'nibsworth-hob-mini-tripod-wide')!.worn =
+      true),
   'W4/plays': (p) => {
     activePlan(p).lines.push(line('harkelow-desk-slate'));
     p.scenes[0]!.fps = 25;

@@ -49,10 +49,10 @@ export class RecordingMode {
   @StatedYesNo() faceFocus?: boolean;
 }
 
-/** A way the body draws its picture. A flat one keeps more range and raises the lowest sensitivity. */
+/** A way the body draws its picture. A flat one keeps more range and raises the base ISO. */
 export class PictureProfile {
   @NeededText(60) name!: string;
-  @NeededNumber('ISO', 25, 25_600) lowestIso!: number;
+  @NeededNumber('ISO', 25, 25_600) baseIso!: number;
   @StatedYesNo() flat?: boolean;
 }
 
@@ -62,8 +62,8 @@ export class BuiltInLens {
   @NeededNumber('mm', 0.5, 2000) focalLengthMaxMm!: number;
   @NeededNumber('f/', 0.7, 64) apertureWideN!: number;
   @NeededNumber('f/', 0.7, 64) apertureTeleN!: number;
-  @StatedNumber('f/', 0.7, 64) apertureLeastN?: number;
-  @StatedNumber('m', 0.005, 100) nearestFocusM?: number;
+  @StatedNumber('f/', 0.7, 64) apertureSmallestN?: number;
+  @StatedNumber('m', 0.005, 100) minimumFocusDistanceM?: number;
   @StatedYesNo() stabilised?: boolean;
   @StatedNumber('dB(A)', 0, 80) motorLevelDbA?: number;
 }
@@ -77,13 +77,13 @@ export class BodyGear extends GearBase {
   modes!: RecordingMode[];
   @Holds(() => BuiltInLens)
   builtInLens?: BuiltInLens;
-  /** Picture profiles with the lowest sensitivity each allows. */
+  /** Picture profiles with the base ISO each allows. */
   @MayBeLeftOut()
   @HoldsList(() => PictureProfile, { what: 'picture profiles', max: MOST_PROFILES })
   profiles?: PictureProfile[];
   @StatedYesNo() stabilised?: boolean;
   @StatedNumber('ISO', 25, 25_600) baseIso?: number;
-  @StatedNumber('ISO', 25, 102_400) usableIso?: number;
+  @StatedNumber('ISO', 25, 102_400) highestUsableIso?: number;
   /** A-weighted noise of the microphone input, all gain referred to the plug. */
   @StatedNumber('dBV', -150, -40) inputNoiseDbV?: number;
   /** Voltage at the microphone plug that fills the recording without gain. */
@@ -93,13 +93,13 @@ export class BodyGear extends GearBase {
   /** The input can be turned down for a line-level source. */
   @StatedYesNo() takesLineLevel?: boolean;
   @StatedNumber('W', 0.2, 80) drawW?: number;
-  @StatedText(40) cellType?: string;
-  /** Cells in the box with the body. */
-  @StatedNumber('count', 0, 4) cellsIncluded?: number;
-  /** Energy of one cell of the kind in the box. */
-  @StatedNumber('Wh', 0.5, 200) includedCellWh?: number;
-  /** Energy of a cell that cannot be taken out. */
-  @StatedNumber('Wh', 0.5, 200) internalCellWh?: number;
+  @StatedText(40) batteryType?: string;
+  /** Batteries in the box with the body. */
+  @StatedNumber('count', 0, 4) batteriesIncluded?: number;
+  /** Energy of one battery of the kind in the box. */
+  @StatedNumber('Wh', 0.5, 200) includedBatteryWh?: number;
+  /** Energy of a battery that cannot be taken out. */
+  @StatedNumber('Wh', 0.5, 200) internalBatteryWh?: number;
   @StatedNumber('count', 0, 4) cardSlots?: number;
   @StatedNumber('GB', 1, 16_000) internalStorageGb?: number;
   /** Picture without menus and frames over HDMI. */
@@ -113,9 +113,9 @@ export class BodyGear extends GearBase {
   @StatedYesNo() looseRings?: boolean;
   /** Records sound of its own, if only to line other sound up by. */
   @StatedYesNo() ownMicrophone?: boolean;
-  /** Minutes a drone stays up on one cell. */
+  /** Minutes a drone stays up on one battery. */
   @StatedNumber('min', 1, 180) flightMinutes?: number;
   @StatedNumber('m', 10, 20_000) linkRangeM?: number;
-  /** A mains block can stand in for the cell. */
-  @StatedYesNo() runsFromMainsBlock?: boolean;
+  /** A mains adapter can stand in for the battery. */
+  @StatedYesNo() runsFromMainsAdapter?: boolean;
 }

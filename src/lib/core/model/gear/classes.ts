@@ -1,23 +1,23 @@
 import { BodyGear } from './body';
 import { CableGear } from './cable';
 import { FilterGear } from './filter';
-import { RingGear } from './ring';
+import { StepUpRingGear } from './step-up-ring';
 import { MountAdapterGear } from './mount-adapter';
 import { HandleGear } from './handle';
-import { CouplingGear } from './coupling';
+import { ThreadAdapterGear } from './thread-adapter';
 import { CageGear } from './cage';
 import { MonitorGear } from './monitor';
 import { MirrorBoxGear } from './mirror-box';
 import { CaptureDeviceGear } from './capture-device';
-import { SundryGear } from './sundry';
+import { SmallItemGear } from './small-item';
 import { LampGear } from './lamp';
 import { LensGear } from './lens';
 import { MicrophoneGear } from './microphone';
-import { CellGear } from './cell';
-import { MainsBlockGear } from './mains-block';
-import { PowerBankGear } from './bank';
+import { BatteryGear } from './battery';
+import { MainsAdapterGear } from './mains-adapter';
+import { PowerBankGear } from './power-bank';
 import { ChargerGear } from './charger';
-import { SunPanelGear } from './sun-panel';
+import { SolarPanelGear } from './solar-panel';
 import { RecorderGear } from './recorder';
 import { CardGear } from './card';
 import { DriveGear } from './drive';
@@ -25,8 +25,8 @@ import { ReaderGear } from './reader';
 import { ComputerGear } from './computer';
 import { SupportGear } from './support';
 import { HeadGear } from './head';
-import { BallastGear } from './ballast';
-import { WindCoverGear } from './wind-cover';
+import { SandbagGear } from './sandbag';
+import { WindscreenGear } from './windscreen';
 import type { GearKind, GearOf } from './index';
 
 /** The class of every kind: what a part may state, and how it is checked. */
@@ -34,30 +34,30 @@ export const gearClasses: { [K in GearKind]: new () => GearOf<K> } = {
   body: BodyGear,
   lens: LensGear,
   microphone: MicrophoneGear,
-  'wind cover': WindCoverGear,
+  windscreen: WindscreenGear,
   recorder: RecorderGear,
   lamp: LampGear,
   support: SupportGear,
   head: HeadGear,
-  ballast: BallastGear,
+  sandbag: SandbagGear,
   card: CardGear,
   drive: DriveGear,
   reader: ReaderGear,
   computer: ComputerGear,
-  cell: CellGear,
-  'mains block': MainsBlockGear,
-  bank: PowerBankGear,
+  battery: BatteryGear,
+  'mains adapter': MainsAdapterGear,
+  'power bank': PowerBankGear,
   charger: ChargerGear,
-  'sun panel': SunPanelGear,
+  'solar panel': SolarPanelGear,
   cable: CableGear,
   filter: FilterGear,
-  ring: RingGear,
+  'step-up ring': StepUpRingGear,
   'mount adapter': MountAdapterGear,
-  coupling: CouplingGear,
+  'thread adapter': ThreadAdapterGear,
   handle: HandleGear,
   cage: CageGear,
   monitor: MonitorGear,
   'mirror box': MirrorBoxGear,
   'capture device': CaptureDeviceGear,
-  sundry: SundryGear
+  'small item': SmallItemGear
 };

@@ -32,7 +32,7 @@ export function impliedPorts(kind: GearKind, part: Readonly<Record<string, unkno
       ];
     case 'filter':
       return [thread(part.threadMm, 'plug', 'filter')];
-    case 'ring':
+    case 'step-up ring':
       return [
         thread(part.lensThreadMm, 'plug', 'joins'),
         thread(part.filterThreadMm, 'socket', 'joins')

@@ -1,23 +1,23 @@
 import type { BodyGear } from './body';
 import type { CableGear } from './cable';
 import type { FilterGear } from './filter';
-import type { RingGear } from './ring';
+import type { StepUpRingGear } from './step-up-ring';
 import type { MountAdapterGear } from './mount-adapter';
 import type { HandleGear } from './handle';
-import type { CouplingGear } from './coupling';
+import type { ThreadAdapterGear } from './thread-adapter';
 import type { CageGear } from './cage';
 import type { MonitorGear } from './monitor';
 import type { MirrorBoxGear } from './mirror-box';
 import type { CaptureDeviceGear } from './capture-device';
-import type { SundryGear } from './sundry';
+import type { SmallItemGear } from './small-item';
 import type { LampGear } from './lamp';
 import type { LensGear } from './lens';
 import type { MicrophoneGear } from './microphone';
-import type { CellGear } from './cell';
-import type { MainsBlockGear } from './mains-block';
-import type { PowerBankGear } from './bank';
+import type { BatteryGear } from './battery';
+import type { MainsAdapterGear } from './mains-adapter';
+import type { PowerBankGear } from './power-bank';
 import type { ChargerGear } from './charger';
-import type { SunPanelGear } from './sun-panel';
+import type { SolarPanelGear } from './solar-panel';
 import type { RecorderGear } from './recorder';
 import type { CardGear } from './card';
 import type { DriveGear } from './drive';
@@ -25,39 +25,39 @@ import type { ReaderGear } from './reader';
 import type { ComputerGear } from './computer';
 import type { SupportGear } from './support';
 import type { HeadGear } from './head';
-import type { BallastGear } from './ballast';
-import type { WindCoverGear } from './wind-cover';
+import type { SandbagGear } from './sandbag';
+import type { WindscreenGear } from './windscreen';
 import type { Pocket } from '../pocket';
 
 export type GearItem =
   | BodyGear
   | LensGear
   | MicrophoneGear
-  | WindCoverGear
+  | WindscreenGear
   | RecorderGear
   | LampGear
   | SupportGear
   | HeadGear
-  | BallastGear
+  | SandbagGear
   | CardGear
   | DriveGear
   | ReaderGear
-  | CellGear
-  | MainsBlockGear
+  | BatteryGear
+  | MainsAdapterGear
   | PowerBankGear
   | ChargerGear
   | CableGear
   | FilterGear
-  | RingGear
+  | StepUpRingGear
   | MountAdapterGear
-  | CouplingGear
+  | ThreadAdapterGear
   | CageGear
   | MonitorGear
   | MirrorBoxGear
   | CaptureDeviceGear
-  | SundryGear
+  | SmallItemGear
   | ComputerGear
-  | SunPanelGear
+  | SolarPanelGear
   | HandleGear;
 
 export type GearKind = GearItem['kind'];
@@ -68,32 +68,32 @@ export const gearKinds = {
   body: { pocket: 'body', name: 'body' },
   lens: { pocket: 'lens', name: 'lens' },
   microphone: { pocket: 'sound', name: 'microphone' },
-  'wind cover': { pocket: 'sound', name: 'wind cover' },
+  windscreen: { pocket: 'sound', name: 'windscreen' },
   recorder: { pocket: 'sound', name: 'recorder' },
   lamp: { pocket: 'light', name: 'lamp' },
   support: { pocket: 'support', name: 'support' },
   head: { pocket: 'support', name: 'head' },
-  ballast: { pocket: 'support', name: 'bag of sand' },
+  sandbag: { pocket: 'support', name: 'sandbag' },
   card: { pocket: 'storage', name: 'card' },
   drive: { pocket: 'storage', name: 'drive' },
   reader: { pocket: 'storage', name: 'card reader' },
   computer: { pocket: 'storage', name: 'editing computer' },
-  cell: { pocket: 'power', name: 'cell' },
-  'mains block': { pocket: 'power', name: 'mains block' },
-  bank: { pocket: 'power', name: 'power bank' },
+  battery: { pocket: 'power', name: 'battery' },
+  'mains adapter': { pocket: 'power', name: 'mains adapter' },
+  'power bank': { pocket: 'power', name: 'power bank' },
   charger: { pocket: 'power', name: 'charger' },
-  'sun panel': { pocket: 'power', name: 'sun panel' },
-  cable: { pocket: 'joining', name: 'cable' },
-  filter: { pocket: 'joining', name: 'filter' },
-  ring: { pocket: 'joining', name: 'step-up ring' },
-  'mount adapter': { pocket: 'joining', name: 'mount adapter' },
-  coupling: { pocket: 'joining', name: 'thread, plate or shoe piece' },
-  handle: { pocket: 'joining', name: 'handle or rail' },
-  cage: { pocket: 'joining', name: 'cage' },
-  monitor: { pocket: 'joining', name: 'monitor' },
-  'mirror box': { pocket: 'joining', name: 'mirror box' },
-  'capture device': { pocket: 'joining', name: 'capture device' },
-  sundry: { pocket: 'joining', name: 'small thing' }
+  'solar panel': { pocket: 'power', name: 'solar panel' },
+  cable: { pocket: 'accessories', name: 'cable' },
+  filter: { pocket: 'accessories', name: 'filter' },
+  'step-up ring': { pocket: 'accessories', name: 'step-up ring' },
+  'mount adapter': { pocket: 'accessories', name: 'mount adapter' },
+  'thread adapter': { pocket: 'accessories', name: 'thread adapter, plate or cold shoe' },
+  handle: { pocket: 'accessories', name: 'handle or rail' },
+  cage: { pocket: 'accessories', name: 'cage' },
+  monitor: { pocket: 'accessories', name: 'monitor' },
+  'mirror box': { pocket: 'accessories', name: 'mirror box' },
+  'capture device': { pocket: 'accessories', name: 'capture device' },
+  'small item': { pocket: 'accessories', name: 'small item' }
 } as const satisfies {
   [K in GearKind]: { pocket: Pocket; name: string };
 };
@@ -113,13 +113,13 @@ export type {
   BodyGear,
   LensGear,
   MicrophoneGear,
-  WindCoverGear,
+  WindscreenGear,
   RecorderGear,
   LampGear,
   SupportGear,
   HeadGear,
   CardGear,
-  CellGear,
-  MainsBlockGear,
+  BatteryGear,
+  MainsAdapterGear,
   FilterGear
 };

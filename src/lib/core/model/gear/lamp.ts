@@ -17,8 +17,8 @@ export class LampGear extends GearBase {
   /** Fan at 1 m; 0 when there is none. */
   @StatedNumber('dB(A)', 0, 70) fanLevelDbA?: number;
   @StatedYesNo() runsFromMains?: boolean;
-  @StatedText(40) cellType?: string;
-  @StatedNumber('Wh', 0.5, 500) internalCellWh?: number;
+  @StatedText(40) batteryType?: string;
+  @StatedNumber('Wh', 0.5, 500) internalBatteryWh?: number;
   @StatedNumber('Hz', 50, 200_000) pwmHz?: number;
   @StatedYesNo() dimmable?: boolean;
 }

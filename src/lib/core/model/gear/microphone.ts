@@ -1,10 +1,10 @@
 import { NeededWord, StatedNumber, StatedText, StatedWord, StatedYesNo } from '../stated';
 import { GearBase } from './base';
-import { microphoneForms, pickupPatterns, windCovers, microphonePowers } from '../word-lists';
+import { microphoneForms, pickupPatterns, windscreens, microphonePowers } from '../word-lists';
 
 export type MicrophoneForm = (typeof microphoneForms)[number];
 export type PickupPattern = (typeof pickupPatterns)[number];
-export type WindCover = (typeof windCovers)[number];
+export type Windscreen = (typeof windscreens)[number];
 
 export class MicrophoneGear extends GearBase {
   kind = 'microphone' as const;
@@ -21,8 +21,8 @@ export class MicrophoneGear extends GearBase {
   /** What the plug carries: a receiver may give line level, some sixty times a microphone's. */
   @StatedWord(['microphone', 'line']) outputLevel?: 'microphone' | 'line';
   @StatedNumber('h', 0.2, 2000) batteryHours?: number;
-  @StatedText(40) cellType?: string;
-  @StatedWord(windCovers) coverIncluded?: WindCover;
+  @StatedText(40) batteryType?: string;
+  @StatedWord(windscreens) windscreenIncluded?: Windscreen;
   /** Cable from capsule to plug, or from transmitter to capsule. */
   @StatedNumber('m', 0.05, 30) cableM?: number;
   @StatedNumber('m', 1, 2000) radioRangeM?: number;

@@ -8,7 +8,7 @@ export class MonitorGear extends GearBase {
   /** Coated against reflections. */
   @StatedYesNo() coated?: boolean;
   @StatedNumber('W', 0.5, 100) drawW?: number;
-  @StatedText(40) cellType?: string;
+  @StatedText(40) batteryType?: string;
   /** Records what it shows, so that two recordings are made. */
   @StatedYesNo() recordsItself?: boolean;
 }

@@ -5,7 +5,7 @@ import { GearBase } from './base';
 export class RecorderGear extends GearBase {
   kind = 'recorder' as const;
   @StatedNumber('h', 0.2, 200) batteryHours?: number;
-  @StatedText(40) cellType?: string;
+  @StatedText(40) batteryType?: string;
   @StatedNumber('dBV', -150, -40) inputNoiseDbV?: number;
   @StatedNumber('GB', 0.1, 4000) internalStorageGb?: number;
   /** How far its clock runs off, parts in a million. */

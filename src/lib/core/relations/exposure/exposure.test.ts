@@ -9,7 +9,7 @@ import {
   stopsFromDensity,
   stopsFromFactor,
   transmissionN,
-  usableIso
+  highestUsableIso
 } from './exposure';
 import { bandsExpected, flickerLeftPercent, pwmRipplePercent } from './flicker';
 import { shutterForRateS } from './shutter';
@@ -35,7 +35,7 @@ describe('sensitivity', () => {
     [9.8, 470],
     [6.17, 190]
   ])('of a %f mm wide area stays usable to about %i', (width, iso) => {
-    expect(Math.abs(usableIso(width, (width * 9) / 16) - iso) / iso).toBeLessThan(0.02);
+    expect(Math.abs(highestUsableIso(width, (width * 9) / 16) - iso) / iso).toBeLessThan(0.02);
   });
 });
 

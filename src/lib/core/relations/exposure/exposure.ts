@@ -64,9 +64,9 @@ export function stopsFromDensity(density: number): number {
  * Sensitivity a body's pictures bear before noise shows, from the area in use: 6400·(w·h)/729.
  * An engineering estimate, editable on the part.
  *
- * @example usableIso(23.5, 13.22) // 2 727
+ * @example highestUsableIso(23.5, 13.22) // 2 727
  */
-export function usableIso(widthMm: number, heightMm: number): number {
+export function highestUsableIso(widthMm: number, heightMm: number): number {
   mustBePositive('widthMm', widthMm);
   mustBePositive('heightMm', heightMm);
   return (6400 * widthMm * heightMm) / 729;

@@ -1,5 +1,5 @@
 import { mustNotBeNegative } from '../argument';
-import type { PickupPattern, WindCover } from '../../model/gear/microphone';
+import type { PickupPattern, Windscreen } from '../../model/gear/microphone';
 import { NO_LEVEL } from './level';
 
 /** Speed of walking, felt as wind. */
@@ -7,8 +7,8 @@ export const WALKING_WIND_MPS = 1.4;
 /** Below this a capsule hears no wind. */
 export const STILL_BELOW_MPS = 1;
 /** What a cover takes off, dB; rough. */
-export const windCoverDb = { none: 0, foam: 12, furry: 20 } as const satisfies Record<
-  WindCover,
+export const windscreenDb = { none: 0, foam: 12, furry: 20 } as const satisfies Record<
+  Windscreen,
   number
 >;
 /** A pressure capsule hears wind less; an engineering estimate. */
@@ -23,10 +23,10 @@ export const OMNI_WIND_DB = 10;
  * @returns dB(A), −∞ below 1 m/s
  * @example windNoiseDbA(6, 'cardioid', 'furry') // 62.8
  */
-export function windNoiseDbA(windMps: number, pattern: PickupPattern, cover: WindCover): number {
+export function windNoiseDbA(windMps: number, pattern: PickupPattern, cover: Windscreen): number {
   mustNotBeNegative('windMps', windMps);
   if (windMps < STILL_BELOW_MPS) return NO_LEVEL;
   return (
-    40 + 55 * Math.log10(windMps) - windCoverDb[cover] - (pattern === 'omni' ? OMNI_WIND_DB : 0)
+    40 + 55 * Math.log10(windMps) - windscreenDb[cover] - (pattern === 'omni' ? OMNI_WIND_DB : 0)
   );
 }

@@ -2,8 +2,8 @@ import { NeededNumber } from '../stated';
 import { GearBase } from './base';
 
 /** Lets a larger filter sit on a smaller lens. */
-export class RingGear extends GearBase {
-  kind = 'ring' as const;
+export class StepUpRingGear extends GearBase {
+  kind = 'step-up ring' as const;
   @NeededNumber('mm', 20, 150) lensThreadMm!: number;
   @NeededNumber('mm', 20, 150) filterThreadMm!: number;
 }

@@ -4,7 +4,7 @@ import type { AngleFindingRow } from './finding';
 import { cheapestOf, swapFor } from './part-candidates';
 
 /** Legs that do not rise to the face. */
-export const legsFindings: AngleFindingRow[] = [
+export const tripodFindings: AngleFindingRow[] = [
   {
     code: 'S2',
     family: 'support',
@@ -13,7 +13,7 @@ export const legsFindings: AngleFindingRow[] = [
     reads: [],
     judge: (rig) => {
       const height = rig.support?.gear.heightMaxM;
-      if (rig.angle.cameraPlace !== 'floor' || height === undefined) return undefined;
+      if (rig.angle.cameraPlace !== 'tripod' || height === undefined) return undefined;
       const need =
         rig.scene.style === 'seated' || rig.scene.style === 'live call'
           ? EYE_LEVEL_M.seated
@@ -27,7 +27,7 @@ export const legsFindings: AngleFindingRow[] = [
         unit: 'm',
         title: () => `${rig.support!.gear.model} stays below the eyes`,
         why: () =>
-          `It rises to ${lengthWords(height, rig.project.units)}; a face at eye level here wants ${lengthWords(need, rig.project.units)}.`
+          `It rises to ${lengthWords(height, rig.project.units)}; a face at eye level here needs ${lengthWords(need, rig.project.units)}.`
       };
     },
     propose: ({ rig, shelf, project }) => [
@@ -36,7 +36,7 @@ export const legsFindings: AngleFindingRow[] = [
           shelf,
           project,
           'support',
-          (gear) => gear.form === 'floor legs' && (gear.heightMaxM ?? 0) >= EYE_LEVEL_M.standing
+          (gear) => gear.form === 'tripod' && (gear.heightMaxM ?? 0) >= EYE_LEVEL_M.standing
         ),
         label: (gear) => `Swap to ${gear.model}`,
         act: swapFor(rig.support!.line.id)

@@ -1,7 +1,7 @@
 import { NeededWord, StatedNumber } from '../stated';
 import { GearBase } from './base';
 
-export const sundryUses = [
+export const smallItemUses = [
   'remote',
   'tape',
   'notebook',
@@ -17,9 +17,9 @@ export const sundryUses = [
 ] as const;
 
 /** Small things a list must never forget. */
-export class SundryGear extends GearBase {
-  kind = 'sundry' as const;
-  @NeededWord(sundryUses) use!: (typeof sundryUses)[number];
+export class SmallItemGear extends GearBase {
+  kind = 'small item' as const;
+  @NeededWord(smallItemUses) use!: (typeof smallItemUses)[number];
   @StatedNumber('m²', 0.05, 100) areaM2?: number;
   /** Share of the sound a blanket swallows, 0 to 1. */
   @StatedNumber('×', 0, 1) absorption?: number;

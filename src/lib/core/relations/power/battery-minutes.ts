@@ -38,9 +38,14 @@ export function coldShare(celsius: number): number {
  *
  * @param health 1 new, 0.85 aged or another maker's
  * @returns minutes
- * @example cellMinutes(16, 1, 1, 6.4) // 150
+ * @example batteryMinutes(16, 1, 1, 6.4) // 150
  */
-export function cellMinutes(energyWh: number, health: number, cold: number, drawW: number): number {
+export function batteryMinutes(
+  energyWh: number,
+  health: number,
+  cold: number,
+  drawW: number
+): number {
   mustNotBeNegative('energyWh', energyWh);
   mustLieBetween('health', health, 0, 1);
   mustLieBetween('cold', cold, 0, 1);
