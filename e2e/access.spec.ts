@@ -79,7 +79,7 @@ const places: Record<string, (page: Page) => Promise<void>> = {
 };
 
 for (const theme of ['light', 'dark'] as const) {
-  test.describe(`no accessibility fault in ${theme === 'dark' ? 'dusk' : 'day'} colours`, () => {
+  test.describe(`no accessibility fault in the ${theme} theme`, () => {
     test.beforeEach(({ page }) => page.emulateMedia({ colorScheme: theme }));
 
     test('on the first run', async ({ page }) => {

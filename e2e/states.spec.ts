@@ -26,7 +26,7 @@ test('a browser that refuses storage is worked in all the same, undo included', 
     .click();
   await expect(verdict(page)).toHaveText('£58.00 over');
   await page.getByRole('button', { name: 'Switch to the dark theme' }).click();
-  await expect(page.locator('html')).toHaveAttribute('data-theme', 'dusk');
+  await expect(page.locator('html')).toHaveAttribute('data-theme', 'dark');
   await page.getByRole('button', { name: 'File', exact: true }).click();
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Save a satchel file' }).click();

@@ -28,7 +28,7 @@
   function command(what: Command) {
     if (what === 'undo') void satchel.undo();
     else if (what === 'redo') void satchel.redo();
-    else if (what === 'theme') theme.set(theme.isDark ? 'day' : 'dusk');
+    else if (what === 'theme') theme.set(theme.isDark ? 'light' : 'dark');
     else if (what === 'keys') keysOpen = true;
     else if (what === 'plans') plansOpen = true;
     else if (what === 'branch') void satchel.branchPlan(satchel.plan!.id);

@@ -1,5 +1,5 @@
 const STORED_AS = 'hearty-satchel-theme';
-export type ThemeChoice = 'system' | 'day' | 'dusk';
+export type ThemeChoice = 'system' | 'light' | 'dark';
 
 /** Where a browser forbids storage even asking for it throws; the colours then last as long as the tab. */
 function storage(): Storage | undefined {
@@ -10,20 +10,21 @@ function storage(): Storage | undefined {
   }
 }
 
-/** Day or dusk, by the system until the person says otherwise. */
+/** Light or dark, by the system until the person says otherwise. */
 class Theme {
   choice = $state<ThemeChoice>('system');
   private dark = globalThis.matchMedia?.('(prefers-color-scheme: dark)');
 
   constructor() {
     const stored = storage()?.getItem(STORED_AS);
-    if (stored === 'day' || stored === 'dusk') this.choice = stored;
+    // Older builds had other names for the two; anything that is not light was the dark one.
+    if (stored) this.choice = stored === 'light' || stored === 'day' ? 'light' : 'dark';
     this.dark?.addEventListener('change', () => this.apply());
     this.apply();
   }
 
   get isDark(): boolean {
-    return this.choice === 'dusk' || (this.choice === 'system' && this.dark?.matches === true);
+    return this.choice === 'dark' || (this.choice === 'system' && this.dark?.matches === true);
   }
 
   set(choice: ThemeChoice): void {
@@ -34,7 +35,7 @@ class Theme {
   }
 
   private apply(): void {
-    document.documentElement.dataset.theme = this.isDark ? 'dusk' : 'day';
+    document.documentElement.dataset.theme = this.isDark ? 'dark' : 'light';
   }
 }
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { isQuestion } from '$lib/core/findings/finding-codes';
   import { Button } from 'carbon-components-svelte';
   import { buyingListCsv, buyingListMarkdown, linesToBuy } from '$lib/core/formats/buying-list';
   import { fullName } from '$lib/core/model/gear';
@@ -16,7 +17,7 @@
   const cautions = $derived(
     judgement ? cautionsFor(judgement).map(({ topic, text }) => `${topic}: ${text}`) : []
   );
-  const questions = $derived(judgement?.findings.filter((finding) => finding.code === 'Q1') ?? []);
+  const questions = $derived(judgement?.findings.filter(isQuestion) ?? []);
   const open = $derived(judgement?.findings.filter((finding) => finding.severity === 'stop') ?? []);
   const owned = $derived(judgement?.money.lines.filter(({ line }) => line.state === 'owned') ?? []);
   const stepWords = { now: 'Now', next: 'Next', later: 'Later' } as const;

@@ -12,7 +12,7 @@
   import ShelfRows from '$lib/ui/shelf/ShelfRows.svelte';
   import { makeEntries, noFilter, type ShelfFilter, filterShelf } from '$lib/ui/shelf/shelf-search';
 
-  let sieve = $state<ShelfFilter>({ ...noFilter });
+  let shelfFilter = $state<ShelfFilter>({ ...noFilter });
   let importing = $state(false);
   const entries = $derived(makeEntries(satchel.shelf.items));
   const own = $derived(new Set(satchel.project?.ownGear.map((gear) => gear.id) ?? []));
@@ -24,7 +24,7 @@
       ) ?? []
     )
   );
-  const found = $derived(filterShelf(entries, sieve, { owned, own, inBag }));
+  const found = $derived(filterShelf(entries, shelfFilter, { owned, own, inBag }));
   const mounts = $derived(
     [
       ...new Set(
@@ -34,7 +34,7 @@
   );
   const kinds = $derived(
     gearKindNames.filter(
-      (kind) => sieve.pocket === undefined || gearKinds[kind].pocket === sieve.pocket
+      (kind) => shelfFilter.pocket === undefined || gearKinds[kind].pocket === shelfFilter.pocket
     )
   );
   const currency = $derived(satchel.project?.currency ?? 'GBP');
@@ -45,7 +45,7 @@
       void satchel.act({ type: 'add line', line: newLine(satchel.plan, gear) });
   }
 
-  /** On a phone the sieve folds, so that parts are seen first. */
+  /** On a phone the shelfFilter folds, so that parts are seen first. */
   const wide = new MediaQuery('(min-width: 801px)', true);
 </script>
 
@@ -84,16 +84,16 @@
         size="sm"
         labelText="Find a part"
         placeholder="Find a part"
-        bind:value={sieve.words}
+        bind:value={shelfFilter.words}
       />
       <div class="pockets" role="group" aria-label="Pocket">
         {#each pockets as pocket (pocket)}
           <button
-            aria-pressed={sieve.pocket === pocket}
+            aria-pressed={shelfFilter.pocket === pocket}
             style:--colour="var(--pocket-{pocket})"
             onclick={() => {
-              sieve.pocket = sieve.pocket === pocket ? undefined : (pocket as Pocket);
-              sieve.kind = undefined;
+              shelfFilter.pocket = shelfFilter.pocket === pocket ? undefined : (pocket as Pocket);
+              shelfFilter.kind = undefined;
             }}>{pocket}</button
           >
         {/each}
@@ -103,9 +103,9 @@
         <label>
           Kind
           <select
-            value={sieve.kind ?? ''}
+            value={shelfFilter.kind ?? ''}
             onchange={(event) =>
-              (sieve.kind = (event.currentTarget.value || undefined) as GearKind | undefined)}
+              (shelfFilter.kind = (event.currentTarget.value || undefined) as GearKind | undefined)}
           >
             <option value="">any</option>
             {#each kinds as kind (kind)}<option value={kind}>{gearKinds[kind].name}</option>{/each}
@@ -113,7 +113,7 @@
         </label>
         <label>
           Mount
-          <select bind:value={sieve.mount}>
+          <select bind:value={shelfFilter.mount}>
             <option value="">any</option>
             {#each mounts as mount (mount)}<option value={mount}>{mount}</option>{/each}
           </select>
@@ -124,25 +124,27 @@
             type="number"
             min="0"
             placeholder="no limit"
-            value={sieve.mostMinor === undefined ? '' : sieve.mostMinor / minorPerMajor(currency)}
+            value={shelfFilter.mostMinor === undefined
+              ? ''
+              : shelfFilter.mostMinor / minorPerMajor(currency)}
             oninput={(event) =>
-              (sieve.mostMinor =
+              (shelfFilter.mostMinor =
                 event.currentTarget.value === ''
                   ? undefined
                   : Number(event.currentTarget.value) * minorPerMajor(currency))}
           />
         </label>
         <label class="tick"
-          ><input type="checkbox" bind:checked={sieve.inBagOnly} /> in the kit</label
+          ><input type="checkbox" bind:checked={shelfFilter.inBagOnly} /> in the kit</label
         >
         <label class="tick"
-          ><input type="checkbox" bind:checked={sieve.ownedOnly} /> what I own</label
+          ><input type="checkbox" bind:checked={shelfFilter.ownedOnly} /> what I own</label
         >
         <label class="tick"
-          ><input type="checkbox" bind:checked={sieve.ownOnly} /> my own entries</label
+          ><input type="checkbox" bind:checked={shelfFilter.ownOnly} /> my own entries</label
         >
       </details>
-      <button class="clear" onclick={() => (sieve = { ...noFilter })}>Show all</button>
+      <button class="clear" onclick={() => (shelfFilter = { ...noFilter })}>Show all</button>
     </aside>
     {#if found.length > 0}
       <ShelfRows entries={found} {inBag} {own} {currency} ontake={take} />

@@ -1,3 +1,4 @@
+import type { FindingCode } from './finding-codes';
 import type { Act } from '../acts/act';
 import type { FigureRecord } from '../figures/record';
 import type { FigureUnit } from '../figures/rows';
@@ -85,7 +86,7 @@ export interface PlanContext {
 }
 
 interface RowBase {
-  code: string;
+  code: FindingCode;
   family: Family;
   /** What the code is about, in a few words, for the documents. */
   about: string;
@@ -120,7 +121,7 @@ export class Finding implements Held {
   /** Higher is worse. */
   readonly rank: number;
   readonly about: string | undefined;
-  readonly code: string;
+  readonly code: FindingCode;
 
   constructor(
     readonly row: FindingRow,

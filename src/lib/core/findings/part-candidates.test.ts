@@ -74,7 +74,7 @@ describe('what is proposed', () => {
     expect(add.label(gear)).toBe(`Add ${gear.model}`);
     expect(add.parts.every((one) => one.kind === 'card' && one.cardKind === 'SD')).toBe(true);
     expect(leaveOut(mic, 'Plover')).toEqual({
-      label: 'Leave Plover out',
+      label: 'Remove Plover from kit',
       act: { type: 'remove line', lineId: mic.id }
     });
     expect(oneMoreOf({ ...mic, quantity: 2 })).toEqual({

@@ -1,61 +1,128 @@
 import { figureIndex } from '../figures/table';
-import { accountFindings } from './account-findings';
-import { bodyCareFindings } from './body-care-findings';
-import { bodyFindings } from './body-findings';
 import type { AngleFindingRow, FindingRow, PlanFindingRow } from './finding';
-import { bodyHoldFindings } from './body-hold-findings';
-import { lampFindings } from './lamp-findings';
-import { tripodFindings } from './tripod-findings';
-import { soundRelianceFindings } from './sound-reliance-findings';
-import { lensFindings } from './lens-findings';
-import { lensLightFindings } from './lens-light-findings';
-import { lensUseFindings } from './lens-use-findings';
-import { lightFindings } from './light-findings';
-import { lightPlaceFindings } from './light-place-findings';
-import { missingFindings } from './missing-findings';
-import { moneyFindings } from './money-findings';
-import { powerAwayFindings } from './power-away-findings';
-import { powerFindings } from './power-findings';
-import { relianceFindings } from './reliance-findings';
-import { ruleFindings } from './rule-findings';
-import { soundFindings } from './sound-findings';
-import { soundPlaceFindings } from './sound-place-findings';
-import { stabilityFindings } from './stability-findings';
-import { storageFindings } from './storage-findings';
-import { supportFindings } from './support-findings';
-import { cuttingFindings, wholeFindings } from './whole-findings';
+import { selfViewFindings } from './body/self-view';
+import { inputsFindings } from './body/inputs';
+import { recordingFindings } from './body/recording';
+import { livePictureFindings } from './body/live-picture';
+import { bodyFocusFindings } from './body/focus';
+import { mainsPowerFindings } from './body/mains-power';
+import { modesFindings } from './body/modes';
+import { stabilisationFindings } from './body/stabilisation';
+import { careFindings } from './body/care';
+import { mountFindings } from './lens/mount';
+import { framingFindings } from './lens/framing';
+import { lensFocusFindings } from './lens/focus';
+import { backgroundFindings } from './lens/background';
+import { exposureFindings } from './lens/exposure';
+import { filtersFindings } from './lens/filters';
+import { machineNoiseFindings } from './sound/machine-noise';
+import { speechToNoiseFindings } from './sound/speech-to-noise';
+import { reverberationFindings } from './sound/reverberation';
+import { windFindings } from './sound/wind';
+import { microphonePowerFindings } from './sound/microphone-power';
+import { radioFindings } from './sound/radio';
+import { recordingsFindings } from './sound/recordings';
+import { placementFindings } from './sound/placement';
+import { syncFindings } from './sound/sync';
+import { illuminanceFindings } from './light/illuminance';
+import { softnessFindings } from './light/softness';
+import { colourFindings } from './light/colour';
+import { daylightFindings } from './light/daylight';
+import { flickerFindings } from './light/flicker';
+import { lampPowerFindings } from './light/lamp-power';
+import { lampStandFindings } from './light/lamp-stand';
+import { separationFindings } from './light/separation';
+import { keyToFillFindings } from './light/key-to-fill';
+import { payloadFindings } from './support/payload';
+import { eyeLevelFindings } from './support/eye-level';
+import { panFindings } from './support/pan';
+import { tippingFindings } from './support/tipping';
+import { threadsFindings } from './support/threads';
+import { secondAngleFindings } from './support/second-angle';
+import { backupFindings, backupPlanFindings } from './storage/backup';
+import { capacityFindings } from './storage/capacity';
+import { writeSpeedFindings } from './storage/write-speed';
+import { cardKindFindings } from './storage/card-kind';
+import { missingCardFindings } from './storage/missing-card';
+import { editingFindings, editingPlanFindings } from './storage/editing';
+import { batteryLifeFindings } from './power/battery-life';
+import { powerSupplyFindings } from './power/power-supply';
+import { chargingFindings } from './power/charging';
+import { daysAwayFindings } from './power/days-away';
+import { airTravelFindings } from './power/air-travel';
+import { otherDevicesFindings } from './power/other-devices';
+import { weightFindings } from './handling/weight';
+import { setUpFindings } from './handling/set-up';
+import { relianceFindings } from './handling/reliance';
+import { budgetFindings } from './money/budget';
+import { pricesFindings } from './money/prices';
+import { missingFindings } from './money/missing-parts';
 
 /** The one table of finding codes judged per angle. A code may have several rows, one a cause. */
 export const angleFindings: readonly AngleFindingRow[] = [
-  ...bodyFindings,
-  ...bodyCareFindings,
-  ...lensFindings,
-  ...lensLightFindings,
-  ...lensUseFindings,
-  ...soundFindings,
-  ...soundPlaceFindings,
-  ...lightFindings,
-  ...lightPlaceFindings,
-  ...supportFindings,
-  ...stabilityFindings,
-  ...storageFindings,
-  ...powerFindings,
-  ...powerAwayFindings,
-  ...bodyHoldFindings,
-  ...soundRelianceFindings,
-  ...lampFindings,
-  ...tripodFindings,
-  ...relianceFindings,
-  ...cuttingFindings
+  ...selfViewFindings,
+  ...inputsFindings,
+  ...recordingFindings,
+  ...livePictureFindings,
+  ...bodyFocusFindings,
+  ...mainsPowerFindings,
+  ...modesFindings,
+  ...stabilisationFindings,
+  ...careFindings,
+  ...mountFindings,
+  ...framingFindings,
+  ...lensFocusFindings,
+  ...backgroundFindings,
+  ...exposureFindings,
+  ...filtersFindings,
+  ...machineNoiseFindings,
+  ...speechToNoiseFindings,
+  ...reverberationFindings,
+  ...windFindings,
+  ...microphonePowerFindings,
+  ...radioFindings,
+  ...recordingsFindings,
+  ...placementFindings,
+  ...syncFindings,
+  ...illuminanceFindings,
+  ...softnessFindings,
+  ...colourFindings,
+  ...daylightFindings,
+  ...flickerFindings,
+  ...lampPowerFindings,
+  ...lampStandFindings,
+  ...separationFindings,
+  ...keyToFillFindings,
+  ...payloadFindings,
+  ...eyeLevelFindings,
+  ...panFindings,
+  ...tippingFindings,
+  ...threadsFindings,
+  ...secondAngleFindings,
+  ...backupFindings,
+  ...capacityFindings,
+  ...writeSpeedFindings,
+  ...cardKindFindings,
+  ...editingFindings,
+  ...batteryLifeFindings,
+  ...powerSupplyFindings,
+  ...chargingFindings,
+  ...daysAwayFindings,
+  ...otherDevicesFindings,
+  ...weightFindings,
+  ...setUpFindings,
+  ...relianceFindings
 ];
 
 /** Those judged once for the whole plan. */
 export const planFindings: readonly PlanFindingRow[] = [
-  ...moneyFindings,
-  ...missingFindings,
-  ...accountFindings,
-  ...ruleFindings,
-  ...wholeFindings
+  ...backupPlanFindings,
+  ...missingCardFindings,
+  ...editingPlanFindings,
+  ...airTravelFindings,
+  ...budgetFindings,
+  ...pricesFindings,
+  ...missingFindings
 ];
 
 export const findingTable: readonly FindingRow[] = [...angleFindings, ...planFindings];

@@ -279,7 +279,7 @@ export const disputes = {
       },
       {
         name: 'stabilised zoom',
-        says: 'It frames any room, steadies the hand, and shows which fixed lens to buy next.'
+        says: 'It frames any room, stabilises the hand-held shot, and shows which fixed lens to buy next.'
       }
     ],
     where: 'lens',

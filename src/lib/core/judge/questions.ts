@@ -1,3 +1,4 @@
+import { isQuestion } from '../findings/finding-codes';
 import { figureWords } from '../figures/figure-words';
 import { isLeaf } from '../figures/rows';
 import { type FigureId, figureTable } from '../figures/table';
@@ -57,7 +58,7 @@ export function* askingQuestions(
   const questions: Question[] = [];
   const standing = new Set(judgement.findings.map((finding) => finding.key));
   for (const finding of judgement.findings) {
-    if (finding.code !== 'Q1' || finding.figure === undefined) continue;
+    if (!isQuestion(finding) || finding.figure === undefined) continue;
     const row = figureTable[finding.figure];
     if (!isLeaf(row) || !row.asks) continue;
     const lineId = finding.lineIds?.[0];
@@ -92,7 +93,7 @@ export function* askingQuestions(
 }
 
 function effectOf(answer: string, judged: Judgement, standing: ReadonlySet<string>): AnswerEffect {
-  const fresh = (finding: Finding) => finding.code !== 'Q1' && !standing.has(finding.key);
+  const fresh = (finding: Finding) => !isQuestion(finding) && !standing.has(finding.key);
   return {
     answer,
     brings: [

@@ -1,3 +1,4 @@
+import { isQuestion } from '../findings/finding-codes';
 import type { Act } from '../acts/act';
 import { applyAct } from '../acts/apply-act';
 import {
@@ -75,7 +76,7 @@ function tried(
     before.findings.map((one) => [one.key, severityRank(one.severity)])
   );
   const brings = after.findings.filter(
-    (one) => severityRank(one.severity) > (severityBefore.get(one.key) ?? -1) && one.code !== 'Q1'
+    (one) => severityRank(one.severity) > (severityBefore.get(one.key) ?? -1) && !isQuestion(one)
   );
   const limit = severityRank(finding.severity);
   // Going over a limit is told as a cost; a new stop is never offered.

@@ -165,7 +165,7 @@
         mayCostMinor={mayCost}
         {onchoose}
       />
-      <div class="sieve">
+      <div class="filters">
         <label
           ><input type="checkbox" bind:checked={onlyWorking} /> leave out what would block a scene</label
         >
@@ -285,7 +285,7 @@
     font-size: 0.75rem;
   }
 
-  .sieve {
+  .filters {
     display: flex;
     flex-wrap: wrap;
     gap: 0.3rem 1.2rem;
@@ -294,11 +294,11 @@
     font-size: 0.8125rem;
   }
 
-  .sieve .soft {
+  .filters .soft {
     margin-left: auto;
   }
 
-  .sieve input {
+  .filters input {
     accent-color: var(--moss);
   }
 

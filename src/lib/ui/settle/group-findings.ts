@@ -1,3 +1,4 @@
+import { isQuestion } from '../../core/findings/finding-codes';
 import type { Finding } from '../../core/findings/finding';
 import type { Ignored } from '../../core/model/project';
 
@@ -15,7 +16,7 @@ export function groupFindings(
   const letBe = new Set(ignored.map(({ key }) => key));
   const groups = new Map<string, FindingGroup>();
   for (const finding of findings) {
-    if (finding.code === 'Q1' || letBe.has(finding.key)) continue;
+    if (isQuestion(finding) || letBe.has(finding.key)) continue;
     const sameEverywhere = !finding.title().startsWith(finding.sceneName ?? '\u0000');
     const key = sameEverywhere
       ? `${finding.code}|${finding.title()}|${finding.severity}`

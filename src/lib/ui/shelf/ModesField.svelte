@@ -19,7 +19,7 @@
   const choiceNames = {
     codec: 'codec',
     faceFocus: 'follows faces',
-    noHeatLimit: 'never too hot'
+    noHeatLimit: 'never overheats'
   } as const;
 </script>
 

@@ -23,8 +23,8 @@ describe('the shelf', () => {
       owned: new Set(['orrowby-15-43-f-3-5-5-6']),
       own: new Set(['dunmarrow-plover'])
     };
-    const ids = (sieve: Partial<typeof noFilter>) =>
-      filterShelf(entries, { ...noFilter, ...sieve }, standing).map(({ gear }) => gear.id);
+    const ids = (shelfFilter: Partial<typeof noFilter>) =>
+      filterShelf(entries, { ...noFilter, ...shelfFilter }, standing).map(({ gear }) => gear.id);
     expect(ids({ ownedOnly: true })).toEqual(['orrowby-15-43-f-3-5-5-6']);
     expect(ids({ ownOnly: true })).toEqual(['dunmarrow-plover']);
     expect(ids({ ownedOnly: true, ownOnly: true })).toEqual([]);

@@ -94,20 +94,20 @@ export interface ShelfStanding {
 /** The parts that pass, in the order of the entries. */
 export function filterShelf(
   entries: readonly ShelfEntry[],
-  sieve: ShelfFilter,
+  shelfFilter: ShelfFilter,
   { owned, own, inBag }: ShelfStanding
 ): ShelfEntry[] {
-  const words = plainWords(sieve.words).split(/\s+/).filter(Boolean);
+  const words = plainWords(shelfFilter.words).split(/\s+/).filter(Boolean);
   return entries.filter(
     ({ gear, found, pocket, mount }) =>
-      (sieve.pocket === undefined || pocket === sieve.pocket) &&
-      (sieve.kind === undefined || gear.kind === sieve.kind) &&
-      (sieve.mount === '' || mount === sieve.mount) &&
-      (sieve.mostMinor === undefined ||
-        (gear.priceNew !== undefined && gear.priceNew.likely <= sieve.mostMinor)) &&
-      (!sieve.ownedOnly || owned.has(gear.id)) &&
-      (!sieve.ownOnly || own.has(gear.id)) &&
-      (!sieve.inBagOnly || inBag.has(gear.id)) &&
+      (shelfFilter.pocket === undefined || pocket === shelfFilter.pocket) &&
+      (shelfFilter.kind === undefined || gear.kind === shelfFilter.kind) &&
+      (shelfFilter.mount === '' || mount === shelfFilter.mount) &&
+      (shelfFilter.mostMinor === undefined ||
+        (gear.priceNew !== undefined && gear.priceNew.likely <= shelfFilter.mostMinor)) &&
+      (!shelfFilter.ownedOnly || owned.has(gear.id)) &&
+      (!shelfFilter.ownOnly || own.has(gear.id)) &&
+      (!shelfFilter.inBagOnly || inBag.has(gear.id)) &&
       words.every((word) => found.includes(word))
   );
 }

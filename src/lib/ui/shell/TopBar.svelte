@@ -87,7 +87,7 @@
     <button
       class="tool wordy"
       aria-label={theme.isDark ? 'Switch to the light theme' : 'Switch to the dark theme'}
-      onclick={() => theme.set(theme.isDark ? 'day' : 'dusk')}
+      onclick={() => theme.set(theme.isDark ? 'light' : 'dark')}
       >{theme.isDark ? 'light' : 'dark'}</button
     >
     {#if satchel.status === 'ready'}<button

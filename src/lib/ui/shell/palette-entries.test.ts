@@ -33,7 +33,7 @@ describe('search-and-do', () => {
     expect(find('dark theme')[0]).toBe('Switch between light and dark theme');
     expect(find('undo')[0]).toBe('Undo: add a lens');
     expect(find('dunmarrow burr')).toContain('Dunmarrow Burr');
-    expect(find('put dunmarow bur in the kit')).toContain('Put Dunmarrow Burr in the kit');
+    expect(find('put dunmarow bur in the kit')).toContain('Add Dunmarrow Burr to kit');
     expect(find('ring 62').join()).toContain('Step-up ring 62 to 67');
   });
 

@@ -1,3 +1,4 @@
+import { isQuestion } from '../../core/findings/finding-codes';
 import type { Act } from '../../core/acts/act';
 import type { Remedy } from '../../core/judge/settle';
 import type { Judgement } from '../../core/judge/judge-plan';
@@ -74,7 +75,7 @@ export function paletteEntries(source: PaletteSource): PaletteEntry[] {
       });
   const said = new Set<string>();
   for (const finding of judgement.findings) {
-    if (finding.code === 'Q1' || said.has(finding.title())) continue;
+    if (isQuestion(finding) || said.has(finding.title())) continue;
     said.add(finding.title());
     for (const remedy of remedies[finding.key] ?? [])
       entries.push({

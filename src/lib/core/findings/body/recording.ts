@@ -1,0 +1,127 @@
+import { figureWords, minutesWords } from '../../figures/figure-words';
+import { cageFor, hasUse, heatEnds } from '../../figures/heat-rows';
+import { figureAt } from '../../figures/record';
+import { figureIndex } from '../../figures/table';
+import { fullName } from '../../model/gear';
+import { heatRelief } from '../../relations/power/heat';
+import type { PlacedRig } from '../../rigs/placed-rig';
+import type { AngleFindingRow } from '../finding';
+import { addOne, swapTo } from '../part-candidates';
+import { bodyLine } from './body-line';
+
+/** What cage and fan would still take off the warming. */
+function leftToRelieve(rig: PlacedRig): number {
+  return (cageFor(rig) ? 1 : heatRelief.cage) * (hasUse(rig, 'fan') ? 1 : heatRelief.fan);
+}
+
+/** B15, B4. */
+export const recordingFindings: readonly AngleFindingRow[] = [
+  {
+    code: 'B15',
+    family: 'body',
+    scope: 'angle',
+    about: 'heat relief would carry the take',
+    reads: ['heatMinutes'],
+    judge: (rig, record) => {
+      const minutes = figureAt(record, figureIndex.heatMinutes);
+      const take = figureAt(record, figureIndex.longestTake)!;
+      if (minutes === undefined || minutes >= take) return undefined;
+      const relieved = Math.min(
+        ...heatEnds(
+          figureAt(record, figureIndex.heatAt20)!,
+          figureAt(record, figureIndex.heatRelief)! * leftToRelieve(rig),
+          1,
+          figureAt(record, figureIndex.temperature)!
+        )
+      );
+      if (relieved < take) return undefined;
+      return {
+        severity: 'note',
+        lineIds: [rig.body!.line.id],
+        figure: 'heatMinutes',
+        has: minutes,
+        needs: take,
+        unit: 'min',
+        title: () => 'Shade, a cage or a fan would carry the take',
+        why: () =>
+          `${fullName(rig.body!.gear)} overheats after ${minutesWords(minutes)} to ${minutesWords(figureAt(record, figureIndex.heatMinutesMost)!)}, about; kept cool it lasts ${minutesWords(relieved)} or more. Turn the screen off the body as well.`
+      };
+    },
+    propose: (context) => [
+      addOne(context, 'small item', (gear) => gear.use === 'shade'),
+      addOne(context, 'cage', (gear) => gear.fitsBodyId === context.rig.body!.gear.id),
+      addOne(context, 'small item', (gear) => gear.use === 'fan')
+    ]
+  },
+  {
+    code: 'B4',
+    family: 'body',
+    scope: 'angle',
+    about: 'the longest take exceeds the record limit or the heat limit',
+    reads: ['longestTake', 'recordLimit', 'heatMinutes'],
+    judge: (rig, record) => {
+      const clip = figureAt(record, figureIndex.recordLimit) ?? Infinity;
+      const heat = figureAt(record, figureIndex.heatMinutes) ?? Infinity;
+      const take = figureAt(record, figureIndex.longestTake);
+      const limit = Math.min(clip, heat);
+      if (take === undefined || take <= limit) return undefined;
+      const hot = heat < clip;
+      return {
+        severity: rig.scene.live ? 'stop' : 'warn',
+        lineIds: bodyLine(rig),
+        figure: hot ? 'heatMinutes' : 'recordLimit',
+        has: limit,
+        needs: take,
+        unit: 'min',
+        title: () =>
+          hot
+            ? `Overheats after about ${minutesWords(limit)}`
+            : `Clips end after ${minutesWords(limit)}`,
+        why: () =>
+          hot
+            ? `${rig.scene.name} has takes of ${minutesWords(take)}; ${fullName(rig.body!.gear)} switches itself off after ${minutesWords(limit)} to ${minutesWords(figureAt(record, figureIndex.heatMinutesMost)!)} in this mode at ${figureWords(figureAt(record, figureIndex.temperature)!, '°C', rig.project.units)}, about.`
+            : `${rig.scene.name} has takes of ${minutesWords(take)}; ${fullName(rig.body!.gear)} stops this mode after ${minutesWords(limit)} and has to be started again.`
+      };
+    },
+    propose: (context, held) => {
+      const { rig, record } = context;
+      const hot = held.figure === 'heatMinutes';
+      const lighter = rig.body!.gear.modes.find(
+        (mode) =>
+          mode.fps === rig.scene.fps &&
+          mode.pixelsAcross < rig.scene.pixelsAcross &&
+          (mode.recordLimitMin ?? Infinity) >= rig.scene.longestTakeMin
+      );
+      const take = figureAt(record, figureIndex.longestTake)!;
+      return [
+        ...(hot
+          ? [
+              addOne(context, 'small item', (gear) => gear.use === 'fan' || gear.use === 'shade'),
+              addOne(context, 'cage', (gear) => gear.fitsBodyId === rig.body!.gear.id)
+            ]
+          : []),
+        ...(hot && lighter
+          ? [
+              {
+                label: `Film at ${lighter.pixelsAcross} pixels`,
+                act: {
+                  type: 'change scene' as const,
+                  sceneId: rig.scene.id,
+                  patch: { pixelsAcross: lighter.pixelsAcross }
+                }
+              }
+            ]
+          : []),
+        {
+          label: `Film takes of ${minutesWords(Math.floor(held.has!))}`,
+          act: {
+            type: 'change scene',
+            sceneId: rig.scene.id,
+            patch: { longestTakeMin: Math.max(1, Math.floor(Math.min(take, held.has!))) }
+          }
+        },
+        swapTo(context, 'body', rig.body!.line.id)
+      ];
+    }
+  }
+];

@@ -1,0 +1,60 @@
+import { steadyings } from '../../figures/handling-rows';
+import { figureAt } from '../../figures/record';
+import { figureIndex } from '../../figures/table';
+import { fullName } from '../../model/gear';
+import type { AngleFindingRow } from '../finding';
+import { cheapestOf, setRig, swapFor } from '../part-candidates';
+
+/** B9. */
+export const stabilisationFindings: readonly AngleFindingRow[] = [
+  {
+    code: 'B9',
+    family: 'body',
+    scope: 'angle',
+    about: 'walking with neither sensor nor lens stabilisation',
+    reads: ['steadying'],
+    judge: (rig, record) => {
+      if (
+        figureAt(record, figureIndex.walking) !== 1 ||
+        figureAt(record, figureIndex.steadying) !== steadyings.indexOf('nothing')
+      )
+        return undefined;
+      return {
+        severity: 'warn',
+        lineIds: rig.body ? [rig.body.line.id] : [],
+        figure: 'steadying',
+        has: 0,
+        needs: 1,
+        unit: 'count',
+        title: () => `${rig.scene.name}: no stabilisation while walking`,
+        why: () =>
+          `Neither ${fullName(rig.body!.gear)} nor the lens is stabilised, so every step shakes the picture. Electronic stabilisation afterwards crops it, and the motion blur of each step stays.`
+      };
+    },
+    propose: (context) => {
+      const { rig, shelf, project } = context;
+      const steady = rig.kit
+        .of('lens')
+        .filter(({ gear, line }) => gear.stabilised === true && line.id !== rig.lens?.lineId);
+      return [
+        ...steady.map(({ line, gear }) => ({
+          label: `Use the ${gear.model} here`,
+          act: setRig(context, {
+            lensLineId: line.id,
+            focalLengthMm: undefined,
+            apertureN: undefined
+          })
+        })),
+        {
+          parts: cheapestOf(shelf, project, 'support', (gear) => gear.form === 'gimbal'),
+          label: (gear) => `Add ${gear.model}`
+        },
+        {
+          parts: cheapestOf(shelf, project, 'body', (gear) => gear.stabilised === true),
+          label: (gear) => `Swap to ${gear.model}`,
+          act: swapFor(rig.body!.line.id)
+        }
+      ];
+    }
+  }
+];

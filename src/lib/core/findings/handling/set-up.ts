@@ -1,0 +1,116 @@
+import { minutesWords } from '../../figures/figure-words';
+import { partsOfScene } from '../../figures/handling-rows';
+import { figureAt } from '../../figures/record';
+import { figureIndex } from '../../figures/table';
+import { fullName } from '../../model/gear';
+import type { KitPart } from '../../rigs/kit';
+import type { PlacedRig } from '../../rigs/placed-rig';
+import { setUpMinutes } from '../../rigs/places';
+import type { AngleContext, AngleFindingRow, SettingProposal } from '../finding';
+import { leaveOut, swapTo } from '../part-candidates';
+
+function slowest(rig: PlacedRig): string {
+  const minutes = (part: KitPart) =>
+    part.gear.kind === 'support'
+      ? setUpMinutes[part.gear.form]
+      : part.gear.kind === 'lamp'
+        ? setUpMinutes.lamp
+        : 0;
+  const [most] = [...partsOfScene(rig)].sort((a, b) => minutes(b) - minutes(a));
+  return most ? fullName(most.gear) : 'the camera';
+}
+
+/** Parts one can leave at home and still film. */
+function spareable(rig: PlacedRig): KitPart[] {
+  const parts: KitPart[] = [...rig.kit.of('monitor'), ...rig.kit.of('recorder')];
+  const fill = rig.fillLamp?.part;
+  if (fill && fill.line.id !== rig.keyLamp?.part.line.id) parts.unshift(fill);
+  return parts.filter(({ line }) => !line.locked);
+}
+
+const leaveSpareable = ({ rig }: AngleContext): SettingProposal[] =>
+  spareable(rig).map(({ line, gear }) => leaveOut(line, gear.model));
+
+/** More switches than this are forgotten, unless a person says otherwise. */
+export const SWITCHES_REMEMBERED = 6;
+
+/** W1, W2. */
+export const setUpFindings: readonly AngleFindingRow[] = [
+  {
+    code: 'W1',
+    family: 'whole',
+    scope: 'angle',
+    about: 'set-up takes longer than wanted',
+    reads: [],
+    judge: (rig, record) => {
+      const minutes = figureAt(record, figureIndex.setUp);
+      const limit = rig.project.setUpLimitMin;
+      if (limit === undefined || minutes === undefined || minutes <= limit) return undefined;
+      return {
+        severity: 'warn',
+        figure: 'setUp',
+        has: minutes,
+        needs: limit,
+        unit: 'min',
+        title: () => `${rig.scene.name}: ${minutesWords(minutes)} to the first take`,
+        why: () =>
+          `You said ${minutesWords(limit)} at most. The parts of this scene take about that long to stand up; what takes longest is ${slowest(rig)}.`
+      };
+    },
+    propose: (context) => [
+      ...leaveSpareable(context),
+      {
+        label: `Allow ${minutesWords(Math.ceil(figureAt(context.record, figureIndex.setUp)!))}`,
+        act: {
+          type: 'set project',
+          patch: { setUpLimitMin: Math.ceil(figureAt(context.record, figureIndex.setUp)!) }
+        }
+      }
+    ]
+  },
+  {
+    code: 'W2',
+    family: 'whole',
+    scope: 'angle',
+    about: 'too many switches to remember',
+    reads: [],
+    judge: (rig, record) => {
+      const switches = figureAt(record, figureIndex.switches);
+      const limit = rig.project.switchLimit ?? SWITCHES_REMEMBERED;
+      if (switches === undefined || switches <= limit) return undefined;
+      return {
+        severity: 'note',
+        figure: 'switches',
+        has: switches,
+        needs: limit,
+        unit: 'count',
+        title: () => `${rig.scene.name}: ${switches} switches before every take`,
+        why: () =>
+          `Camera, lamps and microphones each have one that can be left off; past ${limit} one is forgotten sooner or later. One multiple socket that turns everything on is the old remedy.`
+      };
+    },
+    propose: (context) => {
+      const { rig, record } = context;
+      return [
+        ...leaveSpareable(context),
+        ...(rig.mic?.gear.hasSwitch
+          ? [
+              swapTo(
+                context,
+                'microphone',
+                rig.mic.line.id,
+                (gear) => gear.hasSwitch === false && gear.form === rig.mic!.gear.form
+              )
+            ]
+          : []),
+        {
+          label: `Trust yourself with ${figureAt(record, figureIndex.switches)!}`,
+          act: {
+            type: 'set project',
+            patch: { switchLimit: figureAt(record, figureIndex.switches)! }
+          }
+        }
+      ];
+    }
+  }
+];

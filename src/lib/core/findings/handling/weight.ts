@@ -1,0 +1,139 @@
+import { figureWords, lengthWords, minutesWords } from '../../figures/figure-words';
+import { figureAt } from '../../figures/record';
+import { staysAtHome } from '../../figures/stability-rows';
+import { figureIndex } from '../../figures/table';
+import type { UnitSystem } from '../../model/project';
+import type { AngleFindingRow } from '../finding';
+import { lensLines } from '../lens/lens-lines';
+import { cheapestOf, leaveOut, swapTo } from '../part-candidates';
+
+/** What a camera is held by: the bare hand, or something that holds it off. */
+const heldWords = (reachM: number, units: UnitSystem) =>
+  reachM > 0 ? `on a grip of ${lengthWords(reachM, units)}` : 'in the bare hand';
+
+/** L9, S7. */
+export const weightFindings: readonly AngleFindingRow[] = [
+  {
+    code: 'L9',
+    family: 'lens',
+    scope: 'angle',
+    about: 'heavy or long for the arm',
+    reads: ['holdMinutes'],
+    judge: (rig, record) => {
+      const hold = figureAt(record, figureIndex.holdMinutes);
+      if (hold === undefined || hold >= rig.scene.longestTakeMin) return undefined;
+      return {
+        severity: hold < rig.scene.longestTakeMin / 2 ? 'warn' : 'note',
+        lineIds: [...(rig.body ? [rig.body.line.id] : []), ...lensLines(rig.lens)],
+        figure: 'holdMinutes',
+        has: hold,
+        needs: rig.scene.longestTakeMin,
+        unit: 'min',
+        title: () =>
+          `${rig.scene.name}: the arm tires after about ${minutesWords(hold)} (takes of ${minutesWords(rig.scene.longestTakeMin)})`,
+        why: () =>
+          `${figureWords(figureAt(record, figureIndex.heldOut)!, 'kg', rig.project.units)} ${heldWords(figureAt(record, figureIndex.heldReach)!, rig.project.units)} pull ${figureWords(figureAt(record, figureIndex.armMoment)!, 'N·m')} at the shoulder; takes of ${minutesWords(rig.scene.longestTakeMin)} are wanted.`
+      };
+    },
+    propose: (context) => {
+      const { rig } = context;
+      const mount = rig.lens?.gear?.mount;
+      const mass = rig.lens?.gear?.massG ?? 0;
+      return [
+        {
+          label: `Film takes of ${minutesWords(Math.max(1, Math.floor(figureAt(context.record, figureIndex.holdMinutes)!)))}`,
+          act: {
+            type: 'change scene',
+            sceneId: rig.scene.id,
+            patch: {
+              longestTakeMin: Math.max(
+                1,
+                Math.floor(figureAt(context.record, figureIndex.holdMinutes)!)
+              )
+            }
+          }
+        },
+        ...(rig.lens?.gear
+          ? [
+              swapTo(
+                context,
+                'lens',
+                rig.lens.lineId,
+                (gear) =>
+                  gear.mount === mount &&
+                  (gear.massG ?? Infinity) < mass &&
+                  Math.abs(Math.log2(gear.focalLengthMinMm / (rig.focalLengthMm ?? 1))) < 0.3
+              )
+            ]
+          : []),
+        ...(rig.support && (rig.support.gear.reachM ?? 0) > 0
+          ? [leaveOut(rig.support.line, rig.support.gear.model)]
+          : []),
+        ...(rig.body
+          ? [
+              swapTo(
+                context,
+                'body',
+                rig.body.line.id,
+                (gear) => (gear.massG ?? Infinity) < (rig.body!.gear.massG ?? 0)
+              )
+            ]
+          : [])
+      ];
+    }
+  },
+  {
+    code: 'S7',
+    family: 'support',
+    scope: 'angle',
+    about: 'the carried weight is over the limit',
+    reads: ['carriedMass'],
+    judge: (rig, record) => {
+      const have = figureAt(record, figureIndex.carriedMass);
+      const limit = rig.project.carriedLimitKg;
+      const first = rig.index === 0 && rig.scene === rig.project.scenes[0];
+      if (!first || have === undefined || limit === undefined || have <= limit) return undefined;
+      return {
+        severity: 'warn',
+        figure: 'carriedMass',
+        has: have,
+        needs: limit,
+        unit: 'kg',
+        title: () => `The kit weighs ${figureWords(have, 'kg', rig.project.units)}`,
+        why: () =>
+          `${figureWords(limit, 'kg', rig.project.units)} is what you said you carry; computer, drives, reader and sand stay at home and are not counted.`
+      };
+    },
+    propose: (context) => {
+      const { rig, project, shelf } = context;
+      const heaviest = rig.kit.parts
+        .filter(({ gear, line }) => !staysAtHome.has(gear.kind) && !line.locked)
+        .sort(
+          (a, b) => (b.gear.massG ?? 0) * b.line.quantity - (a.gear.massG ?? 0) * a.line.quantity
+        );
+      return [
+        ...heaviest.slice(0, 4).map((part) => ({
+          parts: cheapestOf(
+            shelf,
+            project,
+            part.gear.kind,
+            (gear) => (gear.massG ?? Infinity) < (part.gear.massG ?? 0) * 0.8
+          ).slice(0, 8),
+          label: (gear: { model: string }) => `Swap to ${gear.model}`,
+          act: swapTo(context, part.gear.kind, part.line.id).act!
+        })),
+        ...heaviest.slice(0, 6).map((part) => leaveOut(part.line, part.gear.model)),
+        {
+          label: `Carry ${figureWords(figureAt(context.record, figureIndex.carriedMass)!, 'kg', project.units)}`,
+          act: {
+            type: 'set project' as const,
+            patch: {
+              carriedLimitKg:
+                Math.ceil(figureAt(context.record, figureIndex.carriedMass)! * 10) / 10
+            }
+          }
+        }
+      ];
+    }
+  }
+];

@@ -1,0 +1,168 @@
+import { figureWords, lengthWords } from '../../figures/figure-words';
+import { figureAt, figureOf } from '../../figures/record';
+import { figureIndex } from '../../figures/table';
+import { distanceForSizeM } from '../../relations/optics/picture-size';
+import { EDGE_STRETCH_WARN, NEAR_STRETCH } from '../../relations/optics/stretch';
+import type { AngleFindingRow, Proposal } from '../finding';
+import { lensLine, otherLens } from '../lens-proposals';
+import { setRig } from '../part-candidates';
+import { lensLines } from './lens-lines';
+
+/** Picture against the wanted framing: inside `fine` nobody minds, outside `warn` it is another picture. */
+export const FRAMING_RATIO = { fine: 1.15, warn: 1.35 } as const;
+
+/** L2, L3. */
+export const framingFindings: readonly AngleFindingRow[] = [
+  {
+    code: 'L2',
+    family: 'lens',
+    scope: 'angle',
+    about: 'the framing is missed at the measured distance',
+    reads: ['framingRatio'],
+    judge: (rig, record) => {
+      const ratio = figureAt(record, figureIndex.framingRatio);
+      if (ratio === undefined) return undefined;
+      const off = Math.max(ratio, 1 / ratio);
+      if (off <= FRAMING_RATIO.fine) return undefined;
+      const have = figureAt(record, figureIndex.framed)!;
+      const want = figureAt(record, figureIndex.framedWanted)!;
+      const units = rig.project.units;
+      return {
+        severity: off > FRAMING_RATIO.warn ? 'warn' : 'note',
+        lineIds: lensLine(rig),
+        figure: 'framed',
+        has: have,
+        needs: want,
+        unit: 'm',
+        title: () =>
+          `${rig.scene.name}: ${ratio < 1 ? 'too tight' : 'too wide'} at ${lengthWords(rig.angle.distanceM, units)}`,
+        why: () =>
+          `${figureWords(rig.focalLengthMm!, 'mm')} shows ${lengthWords(have, units)} where ${lengthWords(want, units)} is wanted; ${figureWords(figureAt(record, figureIndex.focalLengthWanted)!, 'mm')} would fit.`
+      };
+    },
+    propose: (context) => {
+      const { rig, record } = context;
+      const wanted = figureAt(record, figureIndex.focalLengthWanted);
+      const proposals: Proposal[] = [];
+      const side = figureAt(record, figureIndex.framedSide) === 1 ? 'areaWidth' : 'areaHeight';
+      const area = figureOf(record, side);
+      const size = figureAt(record, figureIndex.framedWanted);
+      if (
+        area !== undefined &&
+        size !== undefined &&
+        rig.focalLengthMm !== undefined &&
+        rig.angle.cameraPlace !== 'hand'
+      ) {
+        const distanceM = Math.round(distanceForSizeM(area, rig.focalLengthMm, size) * 100) / 100;
+        if (distanceM >= 0.1 && distanceM <= 200) {
+          proposals.push({
+            label: `Stand at ${lengthWords(distanceM, context.project.units)}`,
+            act: {
+              type: 'change angle',
+              sceneId: rig.scene.id,
+              angleId: rig.angle.id,
+              patch: { distanceM }
+            }
+          });
+        }
+      }
+      if (rig.said?.focalLengthMm !== undefined) {
+        proposals.push({
+          label: 'Let the zoom follow the framing',
+          act: setRig(context, { focalLengthMm: undefined })
+        });
+      }
+      if (wanted !== undefined) {
+        proposals.push(
+          ...otherLens(
+            context,
+            (gear) =>
+              gear.focalLengthMinMm <= wanted * FRAMING_RATIO.fine &&
+              gear.focalLengthMaxMm >= wanted / FRAMING_RATIO.fine
+          )
+        );
+      }
+      return proposals;
+    }
+  },
+  {
+    code: 'L3',
+    family: 'lens',
+    scope: 'angle',
+    about: 'the face is too near',
+    reads: ['nearStretch'],
+    judge: (rig, record) => {
+      const stretch = figureAt(record, figureIndex.nearStretch);
+      if (stretch === undefined || stretch <= NEAR_STRETCH.note) return undefined;
+      return {
+        severity: stretch > NEAR_STRETCH.warn ? 'warn' : 'note',
+        figure: 'nearStretch',
+        has: stretch,
+        needs: NEAR_STRETCH.note,
+        unit: '×',
+        title: () => `${rig.scene.name}: the nose comes forward`,
+        why: () =>
+          `At ${lengthWords(rig.angle.distanceM, rig.project.units)} the nose is drawn ${figureWords(stretch, '×')} as large as the ears, whatever the lens; farther away it settles.`
+      };
+    },
+    propose: ({ rig, project }) => [
+      {
+        label: `Move back to ${lengthWords(0.6, project.units)}`,
+        act: {
+          type: 'change angle',
+          sceneId: rig.scene.id,
+          angleId: rig.angle.id,
+          patch: { distanceM: 0.6 }
+        }
+      },
+      {
+        label: `Move back to ${lengthWords(0.61, project.units)}`,
+        act: {
+          type: 'change angle',
+          sceneId: rig.scene.id,
+          angleId: rig.angle.id,
+          patch: { distanceM: 0.61 }
+        }
+      }
+    ]
+  },
+  {
+    code: 'L3',
+    family: 'lens',
+    scope: 'angle',
+    about: 'a face at the edge is pulled outwards',
+    reads: [],
+    judge: (rig, record) => {
+      const stretch = figureAt(record, figureIndex.edgeStretch);
+      if (stretch === undefined || stretch <= EDGE_STRETCH_WARN) return undefined;
+      return {
+        severity: 'warn',
+        about: 'edge',
+        lineIds: lensLines(rig.lens),
+        figure: 'edgeStretch',
+        has: stretch,
+        needs: EDGE_STRETCH_WARN,
+        unit: '×',
+        title: () => `${rig.scene.name}: the outer faces are pulled wide`,
+        why: () =>
+          `${rig.angle.people} people beside each other stand so far off the axis at ${lengthWords(rig.angle.distanceM, rig.project.units)} that the outermost are drawn ${figureWords(stretch, '×')} as wide. From farther away it settles.`
+      };
+    },
+    propose: ({ rig, record, project }) => {
+      const x = figureAt(record, figureIndex.edgeFace)!;
+      // 1/cos θ = w where tan θ = x/d.
+      const distanceM = Math.ceil((x / Math.sqrt(EDGE_STRETCH_WARN ** 2 - 1)) * 100) / 100;
+      return [
+        {
+          label: `Move back to ${lengthWords(distanceM, project.units)}`,
+          act: {
+            type: 'change angle',
+            sceneId: rig.scene.id,
+            angleId: rig.angle.id,
+            patch: { distanceM }
+          }
+        }
+      ];
+    }
+  }
+];

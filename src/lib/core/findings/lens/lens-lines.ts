@@ -1,0 +1,1 @@
+export const lensLines = (lens: { lineId: string } | undefined) => (lens ? [lens.lineId] : []);

@@ -1,0 +1,98 @@
+import { figureWords, lengthWords } from '../../figures/figure-words';
+import { type FigureRecord, figureAt, figureOf } from '../../figures/record';
+import { type FigureId, figureIndex } from '../../figures/table';
+import type { LampPlacing } from '../../model/plan';
+import type { PlacedRig } from '../../rigs/placed-rig';
+import type { AngleContext, AngleFindingRow, Proposal } from '../finding';
+import { addOne, setRig } from '../part-candidates';
+
+/** Bright to dark side off what was asked: seen, and another picture. */
+const RATIO_STOPS = { note: 0.5, warn: 1 } as const;
+
+/** The end of the day that is further from the ratio asked, and what lights both sides of the face then. */
+function brightSide(record: FigureRecord): { have: number; want: number; place: number } {
+  const want = figureAt(record, figureIndex.keyToFillWanted)!;
+  const dim = figureAt(record, figureIndex.keyToFill)!;
+  const bright = figureAt(record, figureIndex.keyToFillBright)!;
+  const off = (ratio: number) => Math.abs(Math.log2(ratio / want));
+  const light = (place: FigureId, window: FigureId) =>
+    (figureOf(record, place) ?? 0) + (figureOf(record, window) ?? 0);
+  return off(bright) > off(dim)
+    ? { have: bright, want, place: light('lightBright', 'windowBright') }
+    : { have: dim, want, place: light('lightDim', 'windowDim') };
+}
+
+function placings({ keyLamp, fillLamp }: PlacedRig): LampPlacing[] {
+  return [keyLamp, fillLamp].flatMap((lamp) =>
+    lamp ? [{ lineId: lamp.part.line.id, distanceM: lamp.distanceM, angleDeg: lamp.angleDeg }] : []
+  );
+}
+
+/** The fill lamp nearer or farther by a factor. */
+function moveFill(context: AngleContext, factor: number): Proposal[] {
+  const { fillLamp } = context.rig;
+  if (!fillLamp) return [];
+  const distanceM = Math.round(fillLamp.distanceM * factor * 100) / 100;
+  if (distanceM < 0.4 || distanceM > 6) return [];
+  return [
+    {
+      label: `Set the fill at ${lengthWords(distanceM, context.project.units)}`,
+      act: setRig(context, {
+        lamps: placings(context.rig).map((placing, at) =>
+          at === 1 ? { ...placing, distanceM } : placing
+        )
+      })
+    }
+  ];
+}
+
+/** G9. */
+export const keyToFillFindings: readonly AngleFindingRow[] = [
+  {
+    code: 'G9',
+    family: 'light',
+    scope: 'angle',
+    about: 'bright to dark side is not what was asked',
+    reads: ['keyToFillMiss'],
+    judge: (rig, record) => {
+      const miss = figureAt(record, figureIndex.keyToFillMiss);
+      if (miss === undefined || miss <= RATIO_STOPS.note) return undefined;
+      const { have, want } = brightSide(record);
+      return {
+        severity: miss > RATIO_STOPS.warn ? 'warn' : 'note',
+        lineIds: [rig.keyLamp, rig.fillLamp].flatMap((lamp) => (lamp ? [lamp.part.line.id] : [])),
+        figure: 'keyToFill',
+        has: have,
+        needs: want,
+        unit: '×',
+        title: () =>
+          `${rig.scene.name}: the shadow side is ${have > want ? 'too dark' : 'too bright'}`,
+        why: () =>
+          `The bright side gets ${figureWords(have, '×')} the light of the dark one; ${figureWords(want, '×')} is asked.`
+      };
+    },
+    propose: (context) => {
+      const { rig, record } = context;
+      const { have, want, place } = brightSide(record);
+      const key = figureAt(record, figureIndex.keyLight) ?? 0;
+      const fillNow = figureAt(record, figureIndex.fillLight) ?? 0;
+      const fillNeeded = want > 1 ? key / (want - 1) - place : Infinity;
+      return [
+        ...(fillNow > 0 && Number.isFinite(fillNeeded) && fillNeeded > 0
+          ? moveFill(context, Math.sqrt(fillNow / fillNeeded))
+          : []),
+        ...((have > want && !rig.fillLamp) || (have < want && !rig.keyLamp)
+          ? [addOne(context, 'lamp')]
+          : []),
+        {
+          label: `Keep ${figureWords(have, '×')}`,
+          act: {
+            type: 'change scene',
+            sceneId: rig.scene.id,
+            patch: { wantsKeyToFill: Math.min(64, Math.max(1, Math.round(have * 10) / 10)) }
+          }
+        }
+      ];
+    }
+  }
+];

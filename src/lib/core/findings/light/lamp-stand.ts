@@ -1,0 +1,75 @@
+import { figureWords } from '../../figures/figure-words';
+import { figureAt } from '../../figures/record';
+import { figureIndex } from '../../figures/table';
+import { payloadVerdict } from '../../relations/support/payload';
+import { lampStandOf } from '../../rigs/kit';
+import type { AngleFindingRow } from '../finding';
+import { addOne, swapTo } from '../part-candidates';
+
+/** G7. */
+export const lampStandFindings: readonly AngleFindingRow[] = [
+  {
+    code: 'G7',
+    family: 'light',
+    scope: 'angle',
+    about: 'the lamp’s stand is overloaded, or the wind tips it',
+    reads: ['lampLoadShare', 'lampTipWind'],
+    judge: (rig, record) => {
+      const stand = lampStandOf(rig.kit);
+      if (!rig.keyLamp || !stand) return undefined;
+      const mass = figureAt(record, figureIndex.lampMass);
+      const payload = figureAt(record, figureIndex.standPayload);
+      if (mass !== undefined && payload !== undefined) {
+        const verdict = payloadVerdict(mass, payload);
+        if (verdict !== 'fine')
+          return {
+            severity: verdict,
+            about: 'load',
+            lineIds: [stand.line.id, rig.keyLamp.part.line.id],
+            figure: 'lampMass',
+            has: mass,
+            needs: payload,
+            unit: 'kg',
+            title: () => `${stand.gear.model} cannot safely carry ${rig.keyLamp!.part.gear.model}`,
+            why: () =>
+              `The lamp weighs ${figureWords(mass, 'kg', rig.project.units)} and the stand may carry ${figureWords(payload, 'kg', rig.project.units)}, of which two thirds are prudent. What falls, falls on somebody: follow the maker’s manual.`
+          };
+      }
+      const wind = figureAt(record, figureIndex.windOutside);
+      const tips = figureAt(record, figureIndex.lampTipWind);
+      if (wind === undefined || tips === undefined || wind < tips) return undefined;
+      return {
+        severity: 'stop',
+        about: 'wind',
+        lineIds: [stand.line.id, rig.keyLamp.part.line.id],
+        figure: 'lampTipWind',
+        has: tips,
+        needs: wind,
+        unit: 'm/s',
+        title: () => `${rig.scene.name}: the wind tips the lamp`,
+        why: () =>
+          `${figureWords(tips, 'm/s', rig.project.units)} are enough to tip it, about; ${figureWords(wind, 'm/s', rig.project.units)} blow. Weigh it down, keep people away from under it, or take it in.`
+      };
+    },
+    propose: (context) => {
+      const { rig } = context;
+      const stand = lampStandOf(rig.kit)!;
+      const mass = (rig.keyLamp!.part.gear.massG ?? 0) / 1000;
+      return [
+        addOne(context, 'sandbag'),
+        swapTo(
+          context,
+          'support',
+          stand.line.id,
+          (gear) => gear.form === 'light stand' && (gear.payloadKg ?? 0) * (2 / 3) >= mass
+        ),
+        swapTo(
+          context,
+          'lamp',
+          rig.keyLamp!.part.line.id,
+          (gear) => (gear.massG ?? Infinity) < (rig.keyLamp!.part.gear.massG ?? 0)
+        )
+      ];
+    }
+  }
+];

@@ -1,0 +1,70 @@
+import { figureWords, lengthWords } from '../../figures/figure-words';
+import { figureAt } from '../../figures/record';
+import { figureIndex } from '../../figures/table';
+import { softnessWord } from '../../relations/lighting/softness';
+import type { AngleFindingRow } from '../finding';
+import { cheapestOf, setRig } from '../part-candidates';
+import { NEAREST_LAMP_M } from './nearest-lamp';
+
+const SOFTNESS_NOTE_DEG = 15;
+
+/** G2. */
+export const softnessFindings: readonly AngleFindingRow[] = [
+  {
+    code: 'G2',
+    family: 'light',
+    scope: 'angle',
+    about: 'the source is small: hard shadows',
+    reads: ['keySoftness'],
+    judge: (rig, record) => {
+      const degrees = figureAt(record, figureIndex.keySoftness);
+      if (
+        degrees === undefined ||
+        degrees >= SOFTNESS_NOTE_DEG ||
+        figureAt(record, figureIndex.faceInPicture) === undefined
+      )
+        return undefined;
+      return {
+        severity: 'note',
+        lineIds: rig.keyLamp ? [rig.keyLamp.part.line.id] : [],
+        figure: 'keySoftness',
+        has: degrees,
+        needs: SOFTNESS_NOTE_DEG,
+        unit: '°',
+        title: () => `${rig.scene.name}: ${softnessWord(degrees)} shadows`,
+        why: () =>
+          `The key lamp fills ${figureWords(degrees, '°')} as the face sees it; from ${SOFTNESS_NOTE_DEG}° on shadows turn soft.`
+      };
+    },
+    propose: (context) => {
+      const { rig, shelf, project } = context;
+      const lamp = rig.keyLamp!;
+      const radius = lamp.part.gear.sourceRadiusM ?? 0;
+      const distanceM =
+        Math.floor((radius / Math.tan((SOFTNESS_NOTE_DEG * Math.PI) / 360)) * 100) / 100;
+      return [
+        ...(distanceM >= NEAREST_LAMP_M && distanceM < lamp.distanceM
+          ? [
+              {
+                label: `Lamp to ${lengthWords(distanceM, project.units)}`,
+                act: setRig(context, {
+                  lamps: [{ lineId: lamp.part.line.id, distanceM, angleDeg: lamp.angleDeg }]
+                })
+              }
+            ]
+          : []),
+        {
+          parts: cheapestOf(
+            shelf,
+            project,
+            'lamp',
+            (gear) =>
+              (gear.sourceRadiusM ?? 0) > radius &&
+              (gear.illuminanceAt1mLx ?? 0) > (lamp.part.gear.illuminanceAt1mLx ?? 0)
+          ),
+          label: (gear) => `Add ${gear.model}`
+        }
+      ];
+    }
+  }
+];

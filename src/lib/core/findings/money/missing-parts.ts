@@ -1,0 +1,211 @@
+import { fullName, type GearKind, type LampGear } from '../../model/gear';
+import { portsFor } from '../../model/ports-by-role';
+import type { Scene } from '../../model/scene';
+import { countPieces, lampStandOf } from '../../rigs/kit';
+import { micPlacesFor } from '../../rigs/place-mic';
+import { mountOf } from '../../rigs/place-rig';
+import { hearsVoice } from '../../rigs/placed-rig';
+import { supportsByPlace } from '../../rigs/places';
+import type { Held, PlanContext, PlanFindingRow, Proposal } from '../finding';
+import { cheapestOf } from '../part-candidates';
+
+interface MissingRole {
+  kind: GearKind;
+  title: string;
+  why: string;
+  sceneNames: string[];
+  sceneIds: string[];
+  /** Made only when someone asks. */
+  proposals: () => Proposal[];
+  comesAlong?: true;
+}
+
+/** A lamp that is not in use runs all the same once it has the battery it takes. */
+const takesBattery = ({ form, batteryType }: LampGear): boolean =>
+  form !== 'practical' && batteryType !== undefined;
+
+/** What no scene can do without, and the kit does not have. */
+function missingRoles({ rigs, kit, shelf, project }: PlanContext): MissingRole[] {
+  const roles = new Map<string, MissingRole>();
+  const miss = (
+    key: string,
+    scene: Pick<Scene, 'id' | 'name'>,
+    role: () => Omit<MissingRole, 'sceneNames' | 'sceneIds'>
+  ) => {
+    const have = roles.get(key) ?? { ...role(), sceneNames: [], sceneIds: [] };
+    if (!have.sceneIds.includes(scene.id)) {
+      have.sceneIds.push(scene.id);
+      have.sceneNames.push(scene.name);
+    }
+    roles.set(key, have);
+  };
+  const add = (kind: GearKind, passes?: (gear: never) => boolean): Proposal[] => [
+    {
+      parts: cheapestOf(shelf, project, kind, passes as never),
+      label: (gear) => `Add ${gear.model}`
+    }
+  ];
+  for (const rig of rigs) {
+    const { scene, body, angle } = rig;
+    if (!body) {
+      miss(rig.index === 0 ? 'body' : 'second body', scene, () => ({
+        kind: 'body',
+        title: rig.index === 0 ? 'Nothing to film with' : 'Nothing to film the second angle with',
+        why:
+          rig.index === 0 ? 'There is no body in the kit.' : 'Two angles at once need two bodies.',
+        proposals: () => add('body')
+      }));
+      continue;
+    }
+    if (!rig.lens) {
+      const mount = mountOf(body);
+      miss('lens', scene, () => ({
+        kind: 'lens',
+        title: `No lens for ${body.gear.model}`,
+        why:
+          mount === undefined
+            ? `It is not stated which lenses ${fullName(body.gear)} takes, and none is in the kit.`
+            : `${fullName(body.gear)} takes ${mount} lenses and none is in the kit.`,
+        proposals: () =>
+          mount === undefined ? [] : add('lens', (gear: { mount: string }) => gear.mount === mount)
+      }));
+    }
+    if (hearsVoice(rig) && !rig.mic) {
+      const unusable = kit.of('microphone').length > 0;
+      miss('microphone', scene, () => ({
+        kind: 'microphone',
+        title: unusable ? 'No microphone that goes here' : 'Nothing carries the voice',
+        why: unusable
+          ? 'The microphones in the kit have no place in this scene.'
+          : 'There is no microphone in the kit.',
+        proposals: () => [
+          {
+            parts: cheapestOf(
+              shelf,
+              project,
+              'microphone',
+              (gear) => micPlacesFor(kit, scene, gear).length > 0
+            ),
+            label: (gear) => `Add ${gear.model}`
+          }
+        ]
+      }));
+    }
+    if (kit.of('card').length === 0 && body.gear.internalStorageGb === undefined) {
+      const slots = portsFor(body.gear, 'card').map(({ type }) => type);
+      miss('card', scene, () => ({
+        kind: 'card',
+        title: 'Nothing to record on',
+        why: `${fullName(body.gear)} records to ${slots.join(' or ')} and no card is in the kit.`,
+        proposals: () => add('card', (gear: { cardKind: string }) => slots.includes(gear.cardKind))
+      }));
+    }
+    const { batteryType } = body.gear;
+    const powered =
+      body.gear.internalBatteryWh !== undefined ||
+      (body.gear.batteriesIncluded ?? 0) > 0 ||
+      countPieces(kit.of('battery'), (gear) => gear.batteryType === batteryType) > 0 ||
+      (rig.hasSocket &&
+        countPieces(kit.of('mains adapter'), (gear) => gear.batteryType === batteryType) > 0) ||
+      (body.gear.runsFromUsb === true && kit.of('power bank').length > 0);
+    if (!powered) {
+      miss('battery', scene, () => ({
+        kind: 'battery',
+        title: `No power for ${body.gear.model}`,
+        why: `${fullName(body.gear)} runs from ${batteryType ?? 'a battery'} and none is in the kit.`,
+        proposals: () =>
+          add('battery', (gear: { batteryType: string }) => gear.batteryType === batteryType)
+      }));
+    }
+    if (!rig.support && rig.index === 0 && angle.cameraPlace !== 'hand') {
+      const forms: readonly string[] = supportsByPlace[angle.cameraPlace];
+      miss(`support ${angle.cameraPlace}`, scene, () => ({
+        kind: 'support',
+        title:
+          angle.cameraPlace === 'overhead'
+            ? 'Nothing holds the camera above'
+            : angle.cameraPlace === 'extension pole'
+              ? 'No extension pole or grip'
+              : 'Nothing to stand the camera on',
+        why: `The camera ${angle.cameraPlace === 'overhead' ? 'looks down from above' : angle.cameraPlace === 'extension pole' ? 'is held out on an extension pole' : `stands on the ${angle.cameraPlace}`} and the kit has nothing for that.`,
+        proposals: () => add('support', (gear: { form: string }) => forms.includes(gear.form))
+      }));
+    }
+    if (scene.room && scene.lightSource === 'lamps' && !rig.keyLamp) {
+      const idle = kit.of('lamp').find(({ gear }) => takesBattery(gear))?.gear;
+      if (idle)
+        miss('lamp battery', scene, () => ({
+          comesAlong: true,
+          kind: 'battery',
+          title: `No power for ${idle.model}`,
+          why: `It runs from ${idle.batteryType} here and none is in the kit.`,
+          proposals: () =>
+            add('battery', (gear: { batteryType: string }) => gear.batteryType === idle.batteryType)
+        }));
+      else
+        miss('lamp', scene, () => ({
+          kind: 'lamp',
+          title: 'No lamp that runs here',
+          why: 'This scene makes its own light and no lamp in the kit can run there.',
+          proposals: () => add('lamp')
+        }));
+    }
+    if (rig.keyLamp && rig.keyLamp.part.gear.form !== 'bulb' && lampStandOf(kit) === undefined) {
+      miss('light stand', scene, () => ({
+        comesAlong: true,
+        kind: 'support',
+        title: 'The lamp has no stand',
+        why: `${fullName(rig.keyLamp!.part.gear)} needs something to stand on.`,
+        proposals: () => add('support', (gear: { form: string }) => gear.form === 'light stand')
+      }));
+    }
+  }
+  // Batteries nobody can fill again.
+  for (const body of kit.of('body')) {
+    const { batteryType } = body.gear;
+    if (batteryType === undefined) continue;
+    const fits = ({ gear }: { gear: { batteryType?: string } }) => gear.batteryType === batteryType;
+    // A body that is charged over USB fills the batteries of any other that takes the same.
+    const fillsItself = kit.of('body').some((one) => fits(one) && one.gear.runsFromUsb === true);
+    if (fillsItself || !kit.of('battery').some(fits) || kit.of('charger').some(fits)) continue;
+    miss(`charger ${batteryType}`, { id: '', name: 'every day' }, () => ({
+      comesAlong: true,
+      kind: 'charger',
+      title: `Nothing fills the ${batteryType} batteries`,
+      why: `${body.gear.model} cannot be charged over USB and no charger is in the kit.`,
+      proposals: () =>
+        add('charger', (gear: { batteryType: string }) => gear.batteryType === batteryType)
+    }));
+  }
+  return [...roles.values()];
+}
+
+const roleKey = (role: MissingRole) => `${role.kind}: ${role.title}`;
+
+/** Parts without which a scene cannot be filmed at all. */
+export const missingFindings: PlanFindingRow[] = [
+  {
+    code: 'M7',
+    family: 'money',
+    scope: 'plan',
+    about: 'a needed part is not in the list',
+    mayComeAlong: true,
+    judge: (context) =>
+      missingRoles(context).map((role): Held => ({
+        severity: 'stop',
+        has: 0,
+        needs: 1,
+        unit: 'count',
+        about: roleKey(role),
+        lineIds: [],
+        sceneIds: role.sceneIds,
+        ...(role.comesAlong ? { comesAlong: true } : {}),
+        title: () => role.title,
+        why: () => `${role.why} Needed for ${role.sceneNames.join(', ')}.`
+      })),
+    propose: (context, held) =>
+      missingRoles(context)
+        .find((role) => roleKey(role) === held.about)
+        ?.proposals() ?? []
+  }
+];

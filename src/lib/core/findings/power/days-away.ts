@@ -1,0 +1,87 @@
+import { batteriesFor } from '../../figures/endurance-rows';
+import { figureWords } from '../../figures/figure-words';
+import { figureAt } from '../../figures/record';
+import { figureIndex } from '../../figures/table';
+import type { GearItem, GearOf } from '../../model/gear';
+import { bankEnergyAtPlugWh } from '../../relations/power/bank';
+import { AGED_HEALTH } from '../../relations/power/battery-minutes';
+import { BANK_INTO_BATTERY } from '../../relations/power/off-grid';
+import type { AngleContext, AngleFindingRow, PartProposal } from '../finding';
+import { addOne, cheapestOf, oneMoreOf } from '../part-candidates';
+
+/** So many pieces of the cheapest part that the missing energy is there. */
+function manyOf<K extends 'power bank' | 'battery'>(
+  { record, shelf, project }: AngleContext,
+  kind: K,
+  whEach: (gear: GearOf<K>) => number | undefined
+): PartProposal {
+  const missing =
+    figureAt(record, figureIndex.energyNeededAway)! - figureAt(record, figureIndex.energyAway)!;
+  const pieces = (gear: GearItem) => Math.ceil(missing / whEach(gear as GearOf<K>)!);
+  const cost = (gear: GearItem) => gear.priceNew!.likely * pieces(gear);
+  return {
+    parts: cheapestOf(
+      shelf,
+      project,
+      kind,
+      (gear) => (whEach(gear) ?? 0) > 0 && pieces(gear) < 40
+    ).sort((a, b) => cost(a) - cost(b)),
+    label: (gear) => `Add ${pieces(gear) > 1 ? `${pieces(gear)} × ` : ''}${gear.model}`,
+    act: (line) => ({
+      type: 'add line',
+      line: { ...line, quantity: pieces(shelf.byId.get(line.gearId)!) }
+    })
+  };
+}
+
+/** P5. */
+export const daysAwayFindings: readonly AngleFindingRow[] = [
+  {
+    code: 'P5',
+    family: 'power',
+    scope: 'angle',
+    about: 'days away from mains are not covered',
+    reads: ['awayShare'],
+    judge: (rig, record) => {
+      const share = figureAt(record, figureIndex.awayShare);
+      if (share === undefined || share >= 1) return undefined;
+      const have = figureAt(record, figureIndex.energyAway)!;
+      const need = figureAt(record, figureIndex.energyNeededAway)!;
+      const days = figureAt(record, figureIndex.awayDays)!;
+      return {
+        severity: 'stop',
+        lineIds: [rig.body!.line.id],
+        figure: 'energyAway',
+        has: have,
+        needs: need,
+        unit: 'Wh',
+        title: () =>
+          `${rig.scene.name}: batteries last ${figureWords(Math.floor(share * days * 10) / 10, 'days')} (needs ${figureWords(days, 'days')})`,
+        why: () =>
+          `${figureWords(need, 'Wh')} are used before the next socket; batteries, banks, sun and car give ${figureWords(have, 'Wh')}.`
+      };
+    },
+    propose: (context) => {
+      const { rig } = context;
+      const { batteryType } = rig.body!.gear;
+      return [
+        manyOf(context, 'power bank', (gear) =>
+          gear.energyWh === undefined
+            ? undefined
+            : bankEnergyAtPlugWh(gear.energyWh) * BANK_INTO_BATTERY
+        ),
+        manyOf(context, 'battery', (gear) =>
+          gear.batteryType === batteryType && gear.energyWh !== undefined
+            ? gear.energyWh *
+              figureAt(context.record, figureIndex.coldShare)! *
+              (gear.otherMaker ? AGED_HEALTH : 1)
+            : undefined
+        ),
+        ...((rig.scene.sunHoursPerDay ?? 0) > 0 ? [addOne(context, 'solar panel')] : []),
+        ...batteriesFor(rig)
+          .slice(0, 1)
+          .map(({ line, gear }) => ({ label: `One more ${gear.model}`, act: oneMoreOf(line) }))
+      ];
+    }
+  }
+];

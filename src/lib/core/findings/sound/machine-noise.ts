@@ -1,0 +1,128 @@
+import { figureWords } from '../../figures/figure-words';
+import { figureAt } from '../../figures/record';
+import { figureIndex } from '../../figures/table';
+import { levelAtDistanceDb } from '../../relations/sound/level';
+import { hearsVoice } from '../../rigs/placed-rig';
+import type { AngleFindingRow } from '../finding';
+import { cheapestOf, setRig, swapTo } from '../part-candidates';
+
+/** A fan this far under the room is lost in it. */
+const FAN_UNDER_ROOM_DB = 3;
+
+const MOTOR_TO_SHOE_M = 0.15;
+
+/** A motor is measured this near, and sits this far from a microphone on the shoe. */
+const MOTOR_MEASURED_M = 0.1;
+
+/** A9, L7. */
+export const machineNoiseFindings: readonly AngleFindingRow[] = [
+  {
+    code: 'A9',
+    family: 'sound',
+    scope: 'angle',
+    about: 'a fan is louder than the room',
+    reads: ['fanHeard', 'computerHeard'],
+    judge: (rig, record) => {
+      const room = figureAt(record, figureIndex.roomNoiseHeard);
+      if (room === undefined || !hearsVoice(rig)) return undefined;
+      const lamp = figureAt(record, figureIndex.fanHeard) ?? -Infinity;
+      const computer = figureAt(record, figureIndex.computerHeard) ?? -Infinity;
+      const loudest = Math.max(lamp, computer);
+      if (loudest <= room - FAN_UNDER_ROOM_DB) return undefined;
+      const isLamp = lamp >= computer;
+      const part = isLamp ? rig.keyLamp!.part : rig.kit.of('computer')[0]!;
+      return {
+        severity: loudest > room ? 'warn' : 'note',
+        about: isLamp ? 'lamp' : 'computer',
+        lineIds: [part.line.id],
+        figure: isLamp ? 'fanHeard' : 'computerHeard',
+        has: loudest,
+        needs: room - FAN_UNDER_ROOM_DB,
+        unit: 'dB(A)',
+        title: () => `${rig.scene.name}: the fan of ${part.gear.model} is heard`,
+        why: () =>
+          `It arrives with ${figureWords(loudest, 'dB(A)')}; the room itself with ${figureWords(room, 'dB(A)')}. Nearer the mouth is louder than the fan; farther off hardly helps in a room.`
+      };
+    },
+    propose: (context, held) => {
+      const { rig } = context;
+      if (held.about === 'lamp')
+        return [
+          swapTo(
+            context,
+            'lamp',
+            rig.keyLamp!.part.line.id,
+            (gear) => (gear.fanLevelDbA ?? 99) < rig.keyLamp!.part.gear.fanLevelDbA!
+          ),
+          {
+            label: `Set ${rig.keyLamp!.part.gear.model} farther off`,
+            act: setRig(context, {
+              lamps: [
+                {
+                  lineId: rig.keyLamp!.part.line.id,
+                  distanceM: rig.keyLamp!.distanceM * 1.5,
+                  angleDeg: rig.keyLamp!.angleDeg
+                }
+              ]
+            })
+          }
+        ];
+      const computer = rig.kit.of('computer')[0]!;
+      return [
+        swapTo(
+          context,
+          'computer',
+          computer.line.id,
+          (gear) => (gear.fanLevelDbA ?? 99) < computer.gear.fanLevelDbA!
+        )
+      ];
+    }
+  },
+  {
+    code: 'L7',
+    family: 'lens',
+    scope: 'angle',
+    about: 'the focus motor is heard by a microphone on the camera',
+    reads: [],
+    judge: (rig, record) => {
+      const motor = rig.lens?.gear?.motorLevelDbA;
+      const noise = figureAt(record, figureIndex.noiseAtMic);
+      if (
+        motor === undefined ||
+        noise === undefined ||
+        (rig.micPlace !== 'shoe' && rig.micPlace !== 'side arm')
+      )
+        return undefined;
+      const heard = levelAtDistanceDb(motor, MOTOR_TO_SHOE_M / MOTOR_MEASURED_M);
+      if (heard <= noise) return undefined;
+      return {
+        severity: 'note',
+        lineIds: [rig.lens!.lineId, rig.mic!.line.id],
+        has: heard,
+        needs: noise,
+        unit: 'dB(A)',
+        title: () => `${rig.scene.name}: the focus motor is heard`,
+        why: () =>
+          `${rig.lens!.name} hums at ${figureWords(heard, 'dB(A)')} where the microphone sits; the rest of the noise there is ${figureWords(noise, 'dB(A)')}.`
+      };
+    },
+    propose: (context) => {
+      const { shelf, project } = context;
+      return [
+        {
+          parts: cheapestOf(shelf, project, 'microphone', (gear) =>
+            gear.form.startsWith('lavalier')
+          ),
+          label: (gear) => `Lapel: ${gear.model}`,
+          act: (line) => ({
+            type: 'batch',
+            acts: [
+              { type: 'add line', line },
+              setRig(context, { micLineId: line.id, micPlace: undefined })
+            ]
+          })
+        }
+      ];
+    }
+  }
+];

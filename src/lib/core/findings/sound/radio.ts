@@ -1,0 +1,112 @@
+import { lengthWords } from '../../figures/figure-words';
+import { figureAt } from '../../figures/record';
+import { figureIndex } from '../../figures/table';
+import { fullName } from '../../model/gear';
+import type { PlacedRig } from '../../rigs/placed-rig';
+import type { AngleFindingRow } from '../finding';
+import { cheapestOf, leaveOut, swapFor } from '../part-candidates';
+import { useMic } from './use-microphone';
+
+/** What else sends or hums near the microphone's own radio or unbalanced cable. */
+function disturber(rig: PlacedRig): { lineId: string; model: string; says: string } | undefined {
+  const mic = rig.mic!.gear;
+  if (mic.form === 'lavalier wireless') {
+    const phone = rig.kit.of('body').find(({ gear }) => gear.form === 'phone');
+    if (phone && phone !== rig.body)
+      return { lineId: phone.line.id, model: phone.gear.model, says: 'sends on the same band' };
+    const drone = rig.kit.of('body').find(({ gear }) => gear.form === 'drone');
+    if (drone && drone !== rig.body)
+      return {
+        lineId: drone.line.id,
+        model: drone.gear.model,
+        says: 'is steered on the same band'
+      };
+  }
+  if (mic.power === 'plug-in' && rig.hasSocket) {
+    const block = rig.kit.of('mains adapter')[0];
+    if (block)
+      return {
+        lineId: block.line.id,
+        model: block.gear.model,
+        says: 'is a switching supply on the same chassis as an unbalanced cable'
+      };
+  }
+  return undefined;
+}
+
+/** A6, A12. */
+export const radioFindings: readonly AngleFindingRow[] = [
+  {
+    code: 'A6',
+    family: 'sound',
+    scope: 'angle',
+    about: 'radio or charger may interfere',
+    reads: [],
+    judge: (rig) => {
+      const other = rig.mic && disturber(rig);
+      if (!other) return undefined;
+      return {
+        severity: 'note',
+        lineIds: [rig.mic!.line.id, other.lineId],
+        title: () => `${rig.scene.name}: ${other.model} may be heard`,
+        why: () =>
+          `${other.model} ${other.says} as ${fullName(rig.mic!.gear)}. Listen before the take; film from batteries, or with a wired or balanced microphone, if it hums or drops out.`
+      };
+    },
+    propose: (context) => {
+      const other = disturber(context.rig)!;
+      const part = context.rig.kit.byLine(other.lineId)!;
+      return [
+        ...(part.gear.kind === 'mains adapter' ? [leaveOut(part.line, part.gear.model)] : []),
+        useMic(context, (form) => form === 'lavalier wired' || form === 'shoe')
+      ];
+    }
+  },
+  {
+    code: 'A12',
+    family: 'sound',
+    scope: 'angle',
+    about: 'radio reach is shorter than the scene needs',
+    reads: ['radioReach'],
+    judge: (rig, record) => {
+      const reach = figureAt(record, figureIndex.radioReach);
+      if (reach === undefined || reach >= rig.angle.distanceM) return undefined;
+      const stated = figureAt(record, figureIndex.radioStated)!;
+      return {
+        severity: 'warn',
+        lineIds: [rig.mic!.line.id],
+        figure: 'radioReach',
+        has: reach,
+        needs: rig.angle.distanceM,
+        unit: 'm',
+        title: () =>
+          `${rig.scene.name}: the radio reaches about ${lengthWords(reach, rig.project.units)}`,
+        why: () =>
+          `${fullName(rig.mic!.gear)} states ${lengthWords(stated, rig.project.units)} in the open; turned away, with your body between, it is about a tenth, and the camera is ${lengthWords(rig.angle.distanceM, rig.project.units)} off.`
+      };
+    },
+    propose: ({ rig, shelf, project }) => [
+      {
+        parts: cheapestOf(
+          shelf,
+          project,
+          'microphone',
+          (gear) =>
+            gear.form === 'lavalier wireless' &&
+            (gear.radioRangeM ?? 0) > rig.mic!.gear.radioRangeM!
+        ),
+        label: (gear) => `Swap to ${gear.model}`,
+        act: swapFor(rig.mic!.line.id)
+      },
+      {
+        label: 'Come nearer',
+        act: {
+          type: 'change angle',
+          sceneId: rig.scene.id,
+          angleId: rig.angle.id,
+          patch: { distanceM: 4 }
+        }
+      }
+    ]
+  }
+];

@@ -1,0 +1,49 @@
+import { figureWords, lengthWords } from '../../figures/figure-words';
+import { figureAt } from '../../figures/record';
+import { figureIndex } from '../../figures/table';
+import { directToLateBands, echoWord } from '../../relations/sound/critical-distance';
+import type { AngleFindingRow } from '../finding';
+import { micLine, wayNearer } from './microphone-remedies';
+
+/** A2. */
+export const reverberationFindings: readonly AngleFindingRow[] = [
+  {
+    code: 'A2',
+    family: 'sound',
+    scope: 'angle',
+    about: 'echo: beyond what the room allows',
+    reads: ['directToLate'],
+    judge: (rig, record) => {
+      const db = figureAt(record, figureIndex.directToLate);
+      if (db === undefined || db >= directToLateBands.dryDb) return undefined;
+      return {
+        severity: db < directToLateBands.roomyDb ? 'warn' : 'note',
+        lineIds: micLine(rig),
+        figure: 'directToLate',
+        has: db,
+        needs: directToLateBands.dryDb,
+        unit: 'dB',
+        title: () => `${rig.scene.name}: the room is heard, ${echoWord(db)}`,
+        why: () =>
+          `From ${lengthWords(figureAt(record, figureIndex.micDistance)!, rig.project.units)} the voice stands about ${figureWords(db, 'dB')} over the echo; dry begins at ${directToLateBands.dryDb} dB. The room takes over at ${lengthWords(figureAt(record, figureIndex.criticalDistance)!, rig.project.units)}.`
+      };
+    },
+    propose: (context) => {
+      const { room } = context.rig.scene;
+      const proposals = wayNearer(context);
+      if (room && room.feel !== 'treated') {
+        const feel = room.feel === 'bare' ? ('lived-in' as const) : ('treated' as const);
+        proposals.push({
+          label:
+            feel === 'treated' ? 'Hang blankets round the talk' : 'Bring in a sofa, rugs, curtains',
+          act: {
+            type: 'change scene',
+            sceneId: context.rig.scene.id,
+            patch: { room: { ...room, feel } }
+          }
+        });
+      }
+      return proposals;
+    }
+  }
+];

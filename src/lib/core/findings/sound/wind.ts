@@ -1,0 +1,41 @@
+import { figureWords } from '../../figures/figure-words';
+import { figureAt } from '../../figures/record';
+import { figureIndex } from '../../figures/table';
+import { fullName } from '../../model/gear';
+import { STILL_BELOW_MPS } from '../../relations/sound/wind';
+import type { AngleFindingRow } from '../finding';
+import { furryCover, micLine, otherMic } from './microphone-remedies';
+
+/** From a breeze on, an open capsule is lost. */
+const WIND_WARN_MPS = 3;
+
+/** A3. */
+export const windFindings: readonly AngleFindingRow[] = [
+  {
+    code: 'A3',
+    family: 'sound',
+    scope: 'angle',
+    about: 'wind without a cover',
+    reads: ['airSpeed'],
+    judge: (rig, record) => {
+      const v = figureAt(record, figureIndex.airSpeed);
+      if (v === undefined || v < STILL_BELOW_MPS || !rig.mic || rig.cover !== 'none')
+        return undefined;
+      return {
+        severity: v >= WIND_WARN_MPS ? 'warn' : 'note',
+        lineIds: micLine(rig),
+        figure: 'airSpeed',
+        has: v,
+        needs: STILL_BELOW_MPS,
+        unit: 'm/s',
+        title: () => `${rig.scene.name}: wind on a bare microphone`,
+        why: () =>
+          `${figureWords(v, 'm/s', rig.project.units)} of air, walking included, rumbles at about ${figureWords(figureAt(record, figureIndex.windNoise) ?? NaN, 'dB(A)')} in ${fullName(rig.mic!.gear)} without a cover.`
+      };
+    },
+    propose: (context) => [
+      ...furryCover(context),
+      otherMic(context, (form) => form.startsWith('lavalier'), 'Add')
+    ]
+  }
+];

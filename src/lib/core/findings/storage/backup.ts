@@ -1,0 +1,77 @@
+import { cardsFor } from '../../figures/endurance-rows';
+import { fullName } from '../../model/gear';
+import type { PlacedRig } from '../../rigs/placed-rig';
+import type { AngleFindingRow, Held, PlanFindingRow } from '../finding';
+import { addOne, cheapestOf, oneMoreOf, swapTo } from '../part-candidates';
+
+const pictureCards = (rig: PlacedRig) =>
+  cardsFor(rig).reduce((pieces, { line }) => pieces + line.quantity, 0);
+
+const recordsTwice = (rig: PlacedRig) =>
+  ((rig.body?.gear.cardSlots ?? 1) >= 2 && pictureCards(rig) >= 2) ||
+  rig.kit.of('monitor').some(({ gear }) => gear.recordsItself === true);
+
+/** B11. */
+export const backupFindings: readonly AngleFindingRow[] = [
+  {
+    code: 'B11',
+    family: 'body',
+    scope: 'angle',
+    about: 'one recording of what cannot be repeated',
+    reads: [],
+    judge: (rig) => {
+      if (rig.scene.onceOnly !== true || !rig.body || recordsTwice(rig)) return undefined;
+      return {
+        severity: 'warn',
+        lineIds: [rig.body.line.id],
+        has: 1,
+        needs: 2,
+        unit: 'count',
+        title: () => `${rig.scene.name} cannot be repeated and has a single recording`,
+        why: () =>
+          `${fullName(rig.body!.gear)} writes to one card at a time here; if that card fails, nothing is left of the day.`
+      };
+    },
+    propose: (context) => {
+      const { rig } = context;
+      const twoSlots = (rig.body!.gear.cardSlots ?? 1) >= 2;
+      return [
+        ...(twoSlots
+          ? cardsFor(rig)
+              .slice(0, 1)
+              .map(({ line, gear }) => ({
+                label: `One more ${gear.model}`,
+                act: oneMoreOf(line)
+              }))
+          : [swapTo(context, 'body', rig.body!.line.id, (gear) => (gear.cardSlots ?? 1) >= 2)]),
+        addOne(context, 'monitor', (gear) => gear.recordsItself === true)
+      ];
+    }
+  }
+];
+
+/** T4. */
+export const backupPlanFindings: readonly PlanFindingRow[] = [
+  {
+    code: 'T4',
+    family: 'storage',
+    scope: 'plan',
+    about: 'no second copy',
+    judge: ({ kit, rigs }): Held[] => {
+      if (kit.of('body').length === 0 || rigs.length === 0 || kit.of('drive').length > 0) return [];
+      return [
+        {
+          severity: 'note',
+          has: 1,
+          needs: 2,
+          unit: 'count',
+          title: () => 'The files are kept in one place',
+          why: () => 'Until they lie on a second one, a lost card is a lost day.'
+        }
+      ];
+    },
+    propose: ({ shelf, project }) => [
+      { parts: cheapestOf(shelf, project, 'drive'), label: (gear) => `Add ${gear.model}` }
+    ]
+  }
+];

@@ -1,0 +1,39 @@
+import { cardsFor } from '../../figures/endurance-rows';
+import { fullName } from '../../model/gear';
+import type { AngleFindingRow } from '../finding';
+import { cheapestOf, swapFor } from '../part-candidates';
+import { cardKindsOf } from './card-kinds';
+
+/** T3. */
+export const cardKindFindings: readonly AngleFindingRow[] = [
+  {
+    code: 'T3',
+    family: 'storage',
+    scope: 'angle',
+    about: 'the card kind does not fit',
+    reads: [],
+    judge: (rig) => {
+      const kinds = cardKindsOf(rig);
+      const strays = rig.kit.of('card').filter(({ gear }) => !kinds.includes(gear.cardKind));
+      if (!rig.body || strays.length === 0 || cardsFor(rig).length > 0) return undefined;
+      return {
+        severity: 'stop',
+        lineIds: strays.map(({ line }) => line.id),
+        title: () => `${strays[0]!.gear.model} does not go into ${rig.body!.gear.model}`,
+        why: () =>
+          `${fullName(rig.body!.gear)} takes ${kinds.length > 0 ? kinds.join(' or ') : 'no cards'}.`
+      };
+    },
+    propose: ({ rig, shelf, project }) => {
+      const stray = rig.kit.of('card')[0]!;
+      const kinds = cardKindsOf(rig);
+      return [
+        {
+          parts: cheapestOf(shelf, project, 'card', (card) => kinds.includes(card.cardKind)),
+          label: (card) => `Swap to ${card.model}`,
+          act: swapFor(stray.line.id)
+        }
+      ];
+    }
+  }
+];

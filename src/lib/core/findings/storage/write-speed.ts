@@ -1,0 +1,62 @@
+import { cardsFor } from '../../figures/endurance-rows';
+import { figureWords } from '../../figures/figure-words';
+import { figureAt } from '../../figures/record';
+import { figureIndex } from '../../figures/table';
+import { speedClassMBps, sustainedWriteVerdict } from '../../relations/storage/sustained-write';
+import type { AngleFindingRow } from '../finding';
+import { cheapestOf, swapFor } from '../part-candidates';
+
+/** T2. */
+export const writeSpeedFindings: readonly AngleFindingRow[] = [
+  {
+    code: 'T2',
+    family: 'storage',
+    scope: 'angle',
+    about: 'sustained write below the mode’s bit rate',
+    reads: ['bitRate', 'writePromised'],
+    judge: (rig, record) => {
+      const rate = figureAt(record, figureIndex.bitRate);
+      const promised = figureAt(record, figureIndex.writePromised);
+      if (rate === undefined || promised === undefined) return undefined;
+      const verdict = sustainedWriteVerdict(rate, promised);
+      if (verdict === 'fine') return undefined;
+      const slow = cardsFor(rig).find(
+        ({ gear }) => gear.speedClass !== undefined && speedClassMBps[gear.speedClass] === promised
+      )!;
+      return {
+        severity: verdict,
+        lineIds: [slow.line.id],
+        figure: 'writePromised',
+        has: promised,
+        needs: rate / 8,
+        unit: 'MB/s',
+        title: () =>
+          `${slow.gear.model} promises ${promised} MB/s; the mode writes ${figureWords(rate / 8, 'MB/s')}`,
+        why: () =>
+          `${figureWords(rate, 'Mb/s')} are ${figureWords(rate / 8, 'MB/s')}. ${verdict === 'stop' ? 'The recording breaks off.' : 'Less than a tenth of room is left for peaks.'} The read speed on the label says nothing about it.`
+      };
+    },
+    propose: ({ rig, record, shelf, project }) => {
+      const needs = (figureAt(record, figureIndex.bitRate)! / 8) * 1.1;
+      const slow = cardsFor(rig).find(
+        ({ gear }) => gear.speedClass !== undefined && speedClassMBps[gear.speedClass] < needs
+      );
+      if (!slow) return [];
+      return [
+        {
+          parts: cheapestOf(
+            shelf,
+            project,
+            'card',
+            (card) =>
+              card.cardKind === slow.gear.cardKind &&
+              card.speedClass !== undefined &&
+              speedClassMBps[card.speedClass] >= needs
+          ),
+          label: (card) => `Swap to ${card.model}`,
+          act: (line) => swapFor(slow.line.id)({ ...line, quantity: slow.line.quantity })
+        }
+      ];
+    }
+  }
+];

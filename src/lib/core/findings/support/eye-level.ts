@@ -1,0 +1,46 @@
+import { lengthWords } from '../../figures/figure-words';
+import { EYE_LEVEL_M } from '../../rigs/places';
+import type { AngleFindingRow } from '../finding';
+import { cheapestOf, swapFor } from '../part-candidates';
+
+/** S2. */
+export const eyeLevelFindings: readonly AngleFindingRow[] = [
+  {
+    code: 'S2',
+    family: 'support',
+    scope: 'angle',
+    about: 'below eye level',
+    reads: [],
+    judge: (rig) => {
+      const height = rig.support?.gear.heightMaxM;
+      if (rig.angle.cameraPlace !== 'tripod' || height === undefined) return undefined;
+      const need =
+        rig.scene.style === 'seated' || rig.scene.style === 'live call'
+          ? EYE_LEVEL_M.seated
+          : EYE_LEVEL_M.standing;
+      if (height >= need) return undefined;
+      return {
+        severity: 'note',
+        lineIds: [rig.support!.line.id],
+        has: height,
+        needs: need,
+        unit: 'm',
+        title: () => `${rig.support!.gear.model} stays below the eyes`,
+        why: () =>
+          `It rises to ${lengthWords(height, rig.project.units)}; a face at eye level here needs ${lengthWords(need, rig.project.units)}.`
+      };
+    },
+    propose: ({ rig, shelf, project }) => [
+      {
+        parts: cheapestOf(
+          shelf,
+          project,
+          'support',
+          (gear) => gear.form === 'tripod' && (gear.heightMaxM ?? 0) >= EYE_LEVEL_M.standing
+        ),
+        label: (gear) => `Swap to ${gear.model}`,
+        act: swapFor(rig.support!.line.id)
+      }
+    ]
+  }
+];

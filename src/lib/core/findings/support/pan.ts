@@ -1,0 +1,60 @@
+import { figureAt } from '../../figures/record';
+import { figureIndex } from '../../figures/table';
+import { type HeadGear, fullName } from '../../model/gear';
+import { headForms } from '../../model/word-lists';
+import { supportsByPlace } from '../../rigs/places';
+import type { AngleContext, AngleFindingRow, PartProposal } from '../finding';
+import { addOne, swapTo } from '../part-candidates';
+
+/** Bare legs want a fluid head, or another one in place of the head they carry. */
+function headProposals(context: AngleContext): PartProposal[] {
+  const { support, head } = context.rig;
+  if (support?.gear.head !== 'none') return [];
+  const fluid = (gear: HeadGear) => gear.form === 'fluid';
+  return [head ? swapTo(context, 'head', head.line.id, fluid) : addOne(context, 'head', fluid)];
+}
+
+/** S3. */
+export const panFindings: readonly AngleFindingRow[] = [
+  {
+    code: 'S3',
+    family: 'support',
+    scope: 'angle',
+    about: 'a pan is wanted without a fluid head',
+    reads: ['supportHead'],
+    judge: (rig, record) => {
+      const head = figureAt(record, figureIndex.supportHead);
+      if (head === undefined || headForms[head] === 'fluid' || rig.support?.gear.form === 'gimbal')
+        return undefined;
+      return {
+        severity: 'warn',
+        lineIds: [(rig.head ?? rig.support!).line.id],
+        has: 0,
+        needs: 1,
+        unit: 'yes/no',
+        title: () => `${(rig.head ?? rig.support!).gear.model} turns in jerks`,
+        why: () =>
+          `${fullName(rig.support!.gear)} has ${headForms[head] === 'none' ? 'no head' : `a ${headForms[head]} head`}; following what moves needs a fluid one, or a gimbal.`
+      };
+    },
+    propose: (context) => [
+      ...headProposals(context),
+      swapTo(
+        context,
+        'support',
+        context.rig.support!.line.id,
+        (gear) =>
+          gear.head === 'fluid' &&
+          (supportsByPlace[context.rig.angle.cameraPlace] as readonly string[]).includes(gear.form)
+      ),
+      {
+        label: 'Keep the camera still',
+        act: {
+          type: 'change scene',
+          sceneId: context.rig.scene.id,
+          patch: { wantsPan: false }
+        }
+      }
+    ]
+  }
+];

@@ -1,0 +1,35 @@
+import { supportsByPlace } from '../../rigs/places';
+import type { AngleFindingRow } from '../finding';
+import { addOne } from '../part-candidates';
+import { sentence } from '../sentence';
+
+/** S6. */
+export const secondAngleFindings: readonly AngleFindingRow[] = [
+  {
+    code: 'S6',
+    family: 'support',
+    scope: 'angle',
+    about: 'the second angle has no support',
+    reads: [],
+    judge: (rig) => {
+      if (rig.index === 0 || rig.support || !rig.body || rig.angle.cameraPlace === 'hand')
+        return undefined;
+      return {
+        severity: 'stop',
+        lineIds: [rig.body.line.id],
+        has: 0,
+        needs: 1,
+        unit: 'count',
+        title: () => `${rig.scene.name}: nothing holds the second camera`,
+        why: () =>
+          sentence(
+            `${rig.angle.name} films at the same time as the first angle, and every support of the kit is in use`
+          )
+      };
+    },
+    propose: (context) => {
+      const forms: readonly string[] = supportsByPlace[context.rig.angle.cameraPlace];
+      return [addOne(context, 'support', (gear) => forms.includes(gear.form))];
+    }
+  }
+];

@@ -1,0 +1,57 @@
+import { fullName } from '../../model/gear';
+import { isClosedInBag, whyOpen } from '../../rigs/closings';
+import { type Connection, type MissingPort, isMissingPort } from '../../rigs/connection';
+import { connectionsOf } from '../../rigs/connections';
+import type { PlacedRig } from '../../rigs/placed-rig';
+import { chainProposals } from '../chain-proposals';
+import type { AngleFindingRow } from '../finding';
+import { capital, sentence } from '../sentence';
+
+const heldPurposes = ['camera held', 'microphone held', 'lamp held'] as const;
+
+function openJoint(rig: PlacedRig): Connection | MissingPort | undefined {
+  return connectionsOf(rig).find(
+    (need) =>
+      heldPurposes.includes(need.purpose as (typeof heldPurposes)[number]) &&
+      (isMissingPort(need) || !isClosedInBag(need, rig.kit))
+  );
+}
+
+/** S5. */
+export const threadsFindings: readonly AngleFindingRow[] = [
+  {
+    code: 'S5',
+    family: 'support',
+    scope: 'angle',
+    about: 'the chain of threads and plates is broken',
+    reads: [],
+    judge: (rig) => {
+      const need = openJoint(rig);
+      if (!need) return undefined;
+      return {
+        severity: need.purpose === 'camera held' ? 'stop' : 'warn',
+        has: 0,
+        needs: 1,
+        unit: 'yes/no',
+        about: need.purpose,
+        lineIds: isMissingPort(need)
+          ? [need.part.line.id]
+          : [need.from, need.to].flatMap((part) => (part ? [part.line.id] : [])),
+        title: () =>
+          isMissingPort(need)
+            ? `${fullName(need.part.gear)} has nowhere to screw on`
+            : capital(
+                `${need.fromPorts[0]!.type} meets ${need.toPorts[0]!.type}: nothing joins them`
+              ),
+        why: () =>
+          isMissingPort(need)
+            ? `Something has to hold it, and it has neither thread nor foot for that.`
+            : sentence(whyOpen(need, rig.kit))
+      };
+    },
+    propose: (context) => {
+      const need = openJoint(context.rig);
+      return need ? chainProposals(context, need.purpose) : [];
+    }
+  }
+];

@@ -1,0 +1,79 @@
+import { figureWords, lengthWords } from '../../figures/figure-words';
+import { figureAt } from '../../figures/record';
+import { figureIndex } from '../../figures/table';
+import { TIP_WARN_DEG } from '../../relations/support/tipping';
+import type { AngleFindingRow } from '../finding';
+import { addOne, swapTo } from '../part-candidates';
+
+/** A bag this small is made up by the legs. */
+const BAG_TOLERANCE_KG = 0.2;
+
+/** S4. */
+export const tippingFindings: readonly AngleFindingRow[] = [
+  {
+    code: 'S4',
+    family: 'support',
+    scope: 'angle',
+    about: 'it may tip',
+    reads: ['tipAngle', 'boomBag'],
+    judge: (rig, record) => {
+      const lean = figureAt(record, figureIndex.tipAngle);
+      if (lean !== undefined && lean < TIP_WARN_DEG)
+        return {
+          severity: lean <= 0 ? 'stop' : 'warn',
+          about: 'legs',
+          lineIds: [rig.support!.line.id],
+          figure: 'tipAngle',
+          has: lean,
+          needs: TIP_WARN_DEG,
+          unit: '°',
+          title: () =>
+            `Tip angle of ${rig.support!.gear.model} is ${figureWords(lean, '°')} (needs ${figureWords(TIP_WARN_DEG, '°')})`,
+          why: () => {
+            const { units } = rig.project;
+            const load = figureAt(record, figureIndex.loadOnSupport);
+            const under = load === undefined ? '' : ` under ${figureWords(load, 'kg', units)}`;
+            return `Feet ${lengthWords(figureAt(record, figureIndex.supportFootRadius)!, units)} wide${under} at ${lengthWords(figureAt(record, figureIndex.supportHeight)!, units)}: a snagged cable is enough to tip it. Add a sandbag or lower it.`;
+          }
+        };
+      const bag = figureAt(record, figureIndex.boomBag);
+      const have = figureAt(record, figureIndex.sandbag) ?? 0;
+      if (bag === undefined || bag <= have + BAG_TOLERANCE_KG) return undefined;
+      return {
+        severity: 'warn',
+        about: 'boom arm',
+        lineIds: [rig.boom!.line.id],
+        figure: 'boomBag',
+        has: have,
+        needs: bag,
+        unit: 'kg',
+        title: () =>
+          `${rig.boom!.gear.model} needs ${figureWords(bag, 'kg', rig.project.units)} of sand`,
+        why: () =>
+          `The microphone hangs over a person at ${lengthWords(figureAt(record, figureIndex.boomReach)!, rig.project.units)}; with half as much again for safety the stand needs that much over its legs, and ${figureWords(have, 'kg', rig.project.units)} are there. Tie a safety line as well.`
+      };
+    },
+    propose: (context, held) => {
+      const { rig } = context;
+      if (held.about === 'boom arm')
+        return [
+          addOne(
+            context,
+            'sandbag',
+            (gear) => (gear.filledKg ?? 0) + held.has! + BAG_TOLERANCE_KG >= held.needs!
+          ),
+          addOne(context, 'sandbag')
+        ];
+      return [
+        swapTo(
+          context,
+          'support',
+          rig.support!.line.id,
+          (gear) =>
+            gear.form === rig.support!.gear.form &&
+            (gear.footRadiusM ?? 0) > (rig.support!.gear.footRadiusM ?? 0)
+        )
+      ];
+    }
+  }
+];
