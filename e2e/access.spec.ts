@@ -21,7 +21,7 @@ const places: Record<string, (page: Page) => Promise<void>> = {
   'a ignored and the settings': async (page) => {
     await page.goto('/satchel');
     await remediesReady(page);
-    const letItBe = page.getByRole('button', { name: /^Let it be/ });
+    const letItBe = page.getByRole('button', { name: /^Ignore/ });
     await letItBe.first().click();
     expect(await faultsOf(page), 'ignore').toEqual([]);
     await page.getByRole('button', { name: 'Settings for Loom lesson' }).click();

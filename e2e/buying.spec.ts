@@ -27,7 +27,7 @@ test('the list goes out as Markdown and as CSV, with the sums the page shows', a
   const lines = csv.text.trim().split(/\r\n/);
   expect(lines).toHaveLength(shown + 1);
   expect(lines[0]).toContain('together GBP');
-  // No battery begins as a formula would.
+  // No cell begins as a formula would.
   for (const line of lines) expect(line).not.toMatch(/(^|,)"?[=+@]/);
 });
 

@@ -25,7 +25,7 @@ test('candidates are walked, pinned side by side and taken by keyboard', async (
   // Three are compared at once and no more.
   const board = page.getByRole('region', { name: 'Compared side by side' });
   await page.keyboard.press('Space');
-  await expect(board).toContainText('Pin another with Space');
+  await expect(board).toContainText('Add another with Space');
   for (let more = 0; more < 3; more++) {
     await page.keyboard.press('ArrowDown');
     await page.keyboard.press('Space');

@@ -31,7 +31,7 @@ test('bare legs want a head, which joins by its threads and is judged by what le
 
   // A heavier rating that holds only low over the plate is told as a moment.
   await page.goto('/shelf/cobberly-pebble-ball');
-  await expect(page.getByText('ball, bears 2.5 kg up to 50 mm over the plate')).toBeVisible();
+  await expect(page.getByText('ball, payload 2.5 kg up to 50 mm over the plate')).toBeVisible();
   await page
     .getByRole('link', { name: 'Correct it' })
     .or(page.getByRole('button', { name: 'Correct it' }))
@@ -41,6 +41,6 @@ test('bare legs want a head, which joins by its threads and is judged by what le
   await kept(page);
   await page.goto('/satchel');
   await expect(page.locator('li[data-code="S1"]').filter({ hasText: 'Pebble ball' })).toContainText(
-    'of what it may bear'
+    'of its payload'
   );
 });

@@ -105,3 +105,33 @@ test('a part of a view that cannot be fetched says so, and comes when it can', a
   ).toBeVisible();
   await context.close();
 });
+
+test('the app can be installed: its manifest is whole and its icons are what it says', async ({
+  page,
+  context
+}) => {
+  await openDemo(page);
+  const devtools = await context.newCDPSession(page);
+  const { errors, data } = await devtools.send('Page.getAppManifest');
+  expect(errors).toEqual([]);
+  const manifest = JSON.parse(data!) as {
+    name: string;
+    start_url: string;
+    display: string;
+    icons: { src: string; sizes: string; type: string; purpose?: string }[];
+  };
+  expect(manifest).toMatchObject({
+    name: 'Hearty Satchel',
+    start_url: '/satchel',
+    display: 'standalone'
+  });
+  expect(manifest.icons.some(({ purpose }) => purpose === 'maskable')).toBe(true);
+  for (const { src, sizes, type } of manifest.icons) {
+    const answer = await page.request.get(src);
+    expect(answer.headers()['content-type'], src).toContain(type);
+    if (type !== 'image/png') continue;
+    // Width and height stand at a fixed place of every PNG.
+    const bytes = await answer.body();
+    expect(`${bytes.readUInt32BE(16)}x${bytes.readUInt32BE(20)}`, src).toBe(sizes);
+  }
+});

@@ -3,7 +3,7 @@ import { expect, kept, openDemo, remediesReady, test, verdict } from './bench';
 test('the demo is settled and bought by mouse', async ({ page }) => {
   await openDemo(page);
   await expect(verdict(page)).toHaveText('£58.00 over');
-  await expect(page.getByRole('heading', { name: /To settle · 3 stops/ })).toBeVisible();
+  await expect(page.getByRole('heading', { name: /To settle · 3 block/ })).toBeVisible();
 
   // Power first: the cheapest battery that lasts the lesson.
   const power = page.locator('[data-code="P2"]');

@@ -14,7 +14,7 @@ test('a browser that refuses storage is worked in all the same, undo included', 
     });
   });
   await openDemo(page);
-  await expect(page.getByText('This browser keeps nothing here')).toBeVisible();
+  await expect(page.getByText('This browser does not save anything here')).toBeVisible();
   await expect(page.getByText('saved in this tab only', { exact: true })).toBeVisible();
   await page
     .locator('[data-code="P2"]')

@@ -3,7 +3,7 @@ import { expect, kept, openDemo, remediesReady, test, verdict } from './bench';
 test('a finding is ignored with a reason, comes back, and undo reaches it', async ({ page }) => {
   await openDemo(page);
   const stop = page.locator('li[data-code="L8"]').first();
-  await stop.getByRole('button', { name: /^Let it be/ }).click();
+  await stop.getByRole('button', { name: /^Ignore/ }).click();
   await stop.getByLabel('Why can it be ignored?').fill('I film at dawn <b>only</b>');
   await stop.getByRole('button', { name: 'keep the reason' }).click();
   await expect(page.locator('li[data-code="L8"]')).toHaveCount(0);
@@ -11,10 +11,10 @@ test('a finding is ignored with a reason, comes back, and undo reaches it', asyn
   await page.reload();
   await remediesReady(page);
   await expect(page.locator('li[data-code="L8"]')).toHaveCount(0);
-  await page.getByRole('button', { name: 'Show 1 ignored' }).click();
+  await page.getByRole('button', { name: 'Show 1 finding ignored' }).click();
   await expect(page.getByText('Marsh path: “I film at dawn <b>only</b>”')).toBeVisible();
   // It stands all the same: the scene does not work because one has looked away.
-  await expect(page.getByRole('button', { name: /Marsh path.*stopped/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /Marsh path.*blocked/ })).toBeVisible();
   await page.getByRole('button', { name: 'bring back' }).click();
   await expect(page.locator('li[data-code="L8"]')).toHaveCount(1);
   await page.getByRole('button', { name: /^Undo: bring a finding back/ }).click();
@@ -41,7 +41,7 @@ test('a question is asked before paying, answered on the part, and asked no more
   await ask.getByLabel('Answer in W').fill('5900 mW');
   await ask.getByRole('button', { name: 'note it on the part' }).click();
   await expect(ask).toHaveCount(0);
-  await expect(page.locator('li[data-code="P2"]')).toContainText('83 min of 95 min');
+  await expect(page.locator('li[data-code="P2"]')).toContainText('83 min (needs 95 min)');
 });
 
 test('what to set is told for every scene, with its reason and the school that differs', async ({

@@ -51,7 +51,7 @@ test.describe('the brief', () => {
       'The live picture carries the menus'
     );
     await page.goto('/brief');
-    await page.getByRole('button', { name: /^Drop <img/ }).click();
+    await page.getByRole('button', { name: /^Delete <img/ }).click();
     await page.getByRole('radiogroup', { name: 'Priorities' }).getByText('Lenses first').click();
     await expect(page.getByText('pockets are filled in this order: lens, body')).toBeVisible();
     await page.getByRole('spinbutton', { name: 'Set aside, £' }).fill('12');
@@ -71,7 +71,7 @@ test('three questions pack a first kit within the limit', async ({ page }) => {
   await expect(
     page
       .getByText('Nothing stands in the way.')
-      .or(page.getByRole('heading', { name: /To settle · 0 stops/ }))
+      .or(page.getByRole('heading', { name: /To settle · 0 block/ }))
   ).toBeVisible();
 });
 
@@ -81,7 +81,7 @@ test('a candidate shows what it would do before it is taken', async ({ page }) =
   await page.getByRole('option').filter({ hasText: 'Thimble One' }).click();
   const then = page.getByRole('complementary', { name: 'If you take it' });
   await expect(then).toContainText('Takes the place of Dunmarrow Plover');
-  await expect(then).toContainText('the voice drowns');
+  await expect(then).toContainText('below the noise');
   await then.getByRole('button', { name: 'Take it' }).click();
   await expect(page.getByRole('list', { name: 'In this pocket' })).toContainText('Thimble One');
   await expect(verdict(page)).toHaveText('£25.00 over');

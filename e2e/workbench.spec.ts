@@ -50,8 +50,8 @@ test.describe('plans and projects', () => {
     await dialog.getByRole('button', { name: 'Delete winter' }).click();
     await expect(dialog.getByLabel('Name of winter')).toHaveCount(0);
     await dialog.getByText('What was done last').click();
-    await expect(dialog).toContainText('drop winter');
-    await dialog.getByRole('button', { name: /^Take back to before: drop winter/ }).click();
+    await expect(dialog).toContainText('delete winter');
+    await dialog.getByRole('button', { name: /^Take back to before: delete winter/ }).click();
     await expect(dialog.getByLabel('Name of winter')).toBeVisible();
   });
 

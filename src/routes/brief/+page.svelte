@@ -67,7 +67,7 @@
       <RulesCard {project} {judgement} onact={(act) => satchel.act(act)} />
       <h2 class="section-name">How I choose</h2>
       <SchoolCard {project} shelf={satchel.shelf} {judgement} onact={(act) => satchel.act(act)} />
-      <h2 class="section-name">Already in the cupboard</h2>
+      <h2 class="section-name">What I own</h2>
       <OwnedCard plan={satchel.plan} shelf={satchel.shelf} onact={(act) => satchel.act(act)} />
       <h2 class="section-name">Mains frequency and units</h2>
       <div class="card here">

@@ -184,7 +184,7 @@
       </ul>
     {/if}
     {#if owned.length > 0}
-      <h2>Already in the cupboard</h2>
+      <h2>What I own</h2>
       <p>{owned.map((one) => (one.gear ? fullName(one.gear) : one.line.gearId)).join(', ')}</p>
     {/if}
     {#if cautions.length > 0}

@@ -178,7 +178,7 @@ export const opticsRows = {
     compute: (ratio) => Math.abs(Math.log2(ratio!))
   },
   focalLengthWanted: {
-    name: 'focal length the framing wants',
+    name: 'focal length for the framing',
     unit: 'mm',
     from: ['areaWidth', 'areaHeight', 'framedSide', 'framedWanted', 'distance'],
     relation: 'w·d/(W + w)',

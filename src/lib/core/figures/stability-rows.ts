@@ -161,7 +161,7 @@ export const stabilityRows = {
     }
   },
   boomBag: {
-    name: 'bag the boom’s stand wants',
+    name: 'sandbag for the boom’s stand',
     unit: 'kg',
     from: ['boomMass', 'boomReach', 'micMass', 'boomFoot'],
     relation: '1.5·M/e − stand, M = Σ mᵢ(Lᵢ − e), e = r/2; three tenths of the boom are its pole',

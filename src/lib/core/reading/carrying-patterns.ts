@@ -104,7 +104,7 @@ export const carryingPatterns: readonly Pattern[] = [
     key: 'bays',
     kinds: ['charger'],
     pattern: ci(
-      String.raw`(single|one|two|dual|twin|three|four|\d)[- ]?(?:x\s*)?(?:bays?|slots?|batteries? at once)`
+      String.raw`(single|one|two|dual|twin|three|four|\d)[- ]?(?:x\s*)?(?:bays?|slots?|cells? at once|batteries at once)`
     ),
     read: (match) =>
       ({ single: 1, one: 1, two: 2, dual: 2, twin: 2, three: 3, four: 4 })[

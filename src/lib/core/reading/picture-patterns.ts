@@ -45,7 +45,7 @@ export const picturePatterns: readonly Pattern[] = [
     key: 'minimumFocusDistanceM',
     kinds: ['lens'],
     pattern: ci(
-      String.raw`(?:min(?:imum|\.)? focus(?:ing)?(?: distance)?|closest focus(?:ing)?(?: distance)?|minimum focus distance|close[- ]focus|focuses? (?:down )?to|MFD)${gap}(${N}\s*(?:mm|cm|m|ft|in)\b)`
+      String.raw`(?:min(?:imum|\.)? focus(?:ing)?(?: distance)?|closest focus(?:ing)?(?: distance)?|nearest focus|close[- ]focus|focuses? (?:down )?to|MFD)${gap}(${N}\s*(?:mm|cm|m|ft|in)\b)`
     ),
     read: measured('m')
   },

@@ -28,8 +28,8 @@ const otherNames: Readonly<Record<string, string>> = {
 /** Words that give a kind away, the telling ones first. */
 const kindWords: readonly (readonly [GearKind, RegExp])[] = [
   ['charger', /\bcharger\b|charging dish/i],
-  ['mains adapter', /dummy (?:battery|battery)|mains (?:block|coupler)/i],
-  ['solar panel', /solar|solar panel/i],
+  ['mains adapter', /dummy (?:battery|cell)|mains (?:block|coupler|adapter)/i],
+  ['solar panel', /solar|sun panel/i],
   ['power bank', /power ?bank/i],
   ['microphone', /microphone|\bmic\b|lavalier|lapel|cardioid|shotgun/i],
   ['recorder', /(?:audio|sound|field|pocket) recorder/i],

@@ -20,7 +20,7 @@
       1
     )} stops of ND needed at the bright end, the filter takes {most.toFixed(1)}"
   >
-    <text x="0" y="10">bright end wants {need.toFixed(1)} stops</text>
+    <text x="0" y="10">needs {need.toFixed(1)} stops of ND</text>
     <rect x="0" y="15" width={along(need)} height="10" rx="2" class="need" />
     <text x="0" y="38">filter takes {most.toFixed(1)}</text>
     <rect x="0" y="43" width={Math.max(2, along(most))} height="10" rx="2" class="most" />

@@ -53,7 +53,7 @@
 </div>
 <Modal
   bind:open
-  modalHeading="What is in the cupboard?"
+  modalHeading="What do you own?"
   primaryButtonText="It is mine"
   secondaryButtonText="Leave it"
   primaryButtonDisabled={selectedId === undefined}

@@ -79,7 +79,7 @@
     />
   </div>
   <p class="may figures">
-    <b>{formatMoney(judgement.money.spendableMinor, project.currency)}</b> may be spent
+    <b>{formatMoney(judgement.money.spendableMinor, project.currency)}</b> budget
   </p>
   <div
     class="bars"
@@ -110,7 +110,7 @@
   </div>
   <p class="soft">
     Dashed above: how <i>{school.name.toLowerCase()}</i> would share it. Stitched below: what is in the
-    bag.
+    kit.
   </p>
   <button class="fold" aria-expanded={limitsOpen} onclick={() => (limitsOpen = !limitsOpen)}
     >{limitsOpen ? 'Fold the pocket limits away' : 'Limit single pockets'}</button

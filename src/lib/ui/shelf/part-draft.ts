@@ -44,7 +44,7 @@ export interface PartDraft {
     { low: string; likely: string; high: string; date: string; source: string }
   >;
   ports: Port[];
-  /** Rows of the mode table; what the form has no battery for is carried along in `rest`. */
+  /** Rows of the mode table; what the form has no field for is carried along in `rest`. */
   modes: ModeDraft[];
   /** Fields the form has no place for; carried along untouched. */
   rest: Record<string, unknown>;
@@ -129,18 +129,18 @@ export function draftOf(gear: GearItem, currency: string): PartDraft {
 
 function modeDraftOf(mode: RecordingMode): ModeDraft {
   const rest: Record<string, unknown> = { ...mode };
-  const batteries: ModeDraft = {};
+  const figures: ModeDraft = {};
   for (const key of modeKeys) {
-    if (mode[key] !== undefined) batteries[key] = String(mode[key]);
+    if (mode[key] !== undefined) figures[key] = String(mode[key]);
     delete rest[key];
   }
   for (const key of modeChoiceKeys) {
     const value = mode[key];
     if (value !== undefined)
-      batteries[key] = value === true ? 'yes' : value === false ? 'no' : value;
+      figures[key] = value === true ? 'yes' : value === false ? 'no' : value;
     delete rest[key];
   }
-  return { ...batteries, rest };
+  return { ...figures, rest };
 }
 
 export interface DraftReading {

@@ -12,7 +12,7 @@
 {#if library.deleted}
   <p role="status">
     <b>{library.deleted.name}</b> is deleted; a copy is kept for 30 days, under Plans and projects.
-    <button onclick={bringBack}>bring it back</button>
+    <button onclick={bringBack}>bring back</button>
   </p>
 {/if}
 

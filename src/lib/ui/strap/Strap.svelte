@@ -202,7 +202,7 @@
       >{formatMoney(Math.abs(money.remainingMinor), money.currency)} {over ? 'over' : 'left'}</span
     >
     <span class="against figures"
-      >of {formatMoney(money.spendableMinor, money.currency)} of the budget</span
+      >of {formatMoney(money.spendableMinor, money.currency)} budget</span
     >
     {#if range.worstMinor > range.lowestMinor}
       <span class="against figures" title="Prices are ranges: low, likely, high"

@@ -13,7 +13,7 @@ export const modesFindings: readonly AngleFindingRow[] = [
     code: 'B14',
     family: 'body',
     scope: 'angle',
-    about: 'a flat picture raises the base ISO and wants grading',
+    about: 'a flat picture raises the base ISO and needs grading',
     reads: [],
     judge: (rig) => {
       const profile = rig.body?.gear.profiles?.find(({ name }) => name === rig.said?.profile);

@@ -158,7 +158,7 @@ export const budgetFindings: readonly PlanFindingRow[] = [
           unit: 'money',
           title: () => `${formatMoney(-money.remainingMinor, money.currency)} over budget`,
           why: () =>
-            `The lines add up to ${formatMoney(money.firmMinor, money.currency)}; ${formatMoney(money.spendableMinor, money.currency)} may be spent once ${formatMoney(money.reserveMinor, money.currency)} is set aside.`
+            `The lines add up to ${formatMoney(money.firmMinor, money.currency)}; the budget is ${formatMoney(money.spendableMinor, money.currency)} once ${formatMoney(money.reserveMinor, money.currency)} is set aside.`
         }
       ];
     },

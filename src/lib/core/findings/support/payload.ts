@@ -75,7 +75,7 @@ export const payloadFindings: readonly AngleFindingRow[] = [
         needs: PAYLOAD_WARN_SHARE,
         unit: '×',
         title: () =>
-          `${rig.head!.gear.model} is asked ${figureWords(100 * share, '%')} of what it may bear`,
+          `${rig.head!.gear.model} is loaded to ${figureWords(100 * share, '%')} of its payload`,
         why: () =>
           `${massWords(figureAt(record, figureIndex.loadOnHead)!, units)} lie on a head for ${massWords(figureAt(record, figureIndex.headPayload)!, units)}${high ? `, and ${figureWords(figureAt(record, figureIndex.loadCentre)!, 'mm')} over the plate where the rating holds to ${figureWords(figureAt(record, figureIndex.headRatedHeight)!, 'mm')}` : ''}: it ${verdict === 'stop' ? 'nods over once it leans' : 'creeps after it is locked'}.`
       };
