@@ -4,9 +4,9 @@ const port = Number(process.env.TEST_PORT) || 4310;
 
 export default defineConfig({
   testDir: 'e2e',
-  timeout: 90_000,
+  timeout: 180_000,
   // A shared machine may be slow for a while; a page that is wrong stays wrong.
-  expect: { timeout: 12_000 },
+  expect: { timeout: 20_000 },
   workers: 2,
   fullyParallel: true,
   // A test that passes only the second time is listed as flaky; one fault of a busy machine stops nobody.

@@ -94,7 +94,7 @@ test('a length of the strap is put off by key and comes back', async ({ page }) 
   await expect(page.locator('.slip')).toContainText('Pellamund Cellar 1 TB');
   await page.keyboard.press('l');
   await expect(verdict(page)).toHaveText('£14.00 left');
-  await expect(page.getByText('£72.00 put off until later')).toBeVisible();
+  await expect(page.getByText('£72.00 for later')).toBeVisible();
   await kept(page);
   await page.goto('/satchel/storage');
   await page.getByRole('button', { name: 'bring back' }).click();

@@ -64,7 +64,7 @@ export async function killMidWrite(
     const keptLines = quantity >= 1 && quantity <= 999 && faults.length === 0;
     let undoWorks = true;
     if (quantity > 1) {
-      await fresh.getByRole('button', { name: /^Undo: change Quillfeather Dish/ }).click();
+      await fresh.getByRole('button', { name: /^Undo: change Quillfeather Charger/ }).click();
       await fresh
         .waitForFunction(
           (before) =>

@@ -33,8 +33,16 @@ function stringsOfProgram(source: string): string[] {
 
 /** Texts between the tags of a component, and what its expressions and attributes say. */
 function stringsOfMarkup(markup: string): string[] {
+  // What is put in at run time is left out; the words around it are read as one.
+  let words = markup;
+  for (let before = ''; before !== words;) {
+    before = words;
+    words = words.replace(/\{[^{}]*\}/g, ' … ');
+  }
   return [
-    ...[...markup.matchAll(/>([^<>{}]*[A-Za-z]{2}[^<>{}]*)</g)].map(([, text]) => text!.trim()),
+    ...[...words.matchAll(/>([^<>]*[A-Za-z]{2}[^<>]*)</g)].map(([, text]) =>
+      text!.replace(/\s+/g, ' ').trim()
+    ),
     ...[...markup.matchAll(/=\s*"([^"]*)"/g)].map(([, text]) => text!),
     ...[...markup.matchAll(/'([^'\n]*)'|`([^`]*)`/g)].map(([, a, b]) => (a ?? b)!)
   ];

@@ -47,7 +47,7 @@
           <span class="figures">{formatMoney(laterMinor, currency, { short: true })}</span>
           <button
             aria-label="Bring {gear ? fullName(gear) : line.gearId} back to the kit"
-            onclick={() => onbring(line.id)}>bring it back</button
+            onclick={() => onbring(line.id)}>bring back</button
           >
         </li>
       {/each}

@@ -195,7 +195,7 @@
           <h3>{finding.title()}</h3>
           <p class="why">{finding.sceneName ? `${finding.sceneName}: ` : ''}“{reason}”</p>
           <button class="bring" onclick={() => onact({ type: 'bring back', key: finding.key })}
-            >bring it back</button
+            >bring back</button
           >
         </li>
       {/each}

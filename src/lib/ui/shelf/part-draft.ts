@@ -136,8 +136,7 @@ function modeDraftOf(mode: RecordingMode): ModeDraft {
   }
   for (const key of modeChoiceKeys) {
     const value = mode[key];
-    if (value !== undefined)
-      figures[key] = value === true ? 'yes' : value === false ? 'no' : value;
+    if (value !== undefined) figures[key] = value === true ? 'yes' : value === false ? 'no' : value;
     delete rest[key];
   }
   return { ...figures, rest };

@@ -214,7 +214,7 @@
         counted</span
       >{/if}
     {#if money.laterMinor > 0}<span class="against figures"
-        >{formatMoney(money.laterMinor, money.currency)} put off until later</span
+        >{formatMoney(money.laterMinor, money.currency)} for later</span
       >{/if}
   </p>
 </section>
