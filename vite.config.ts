@@ -10,7 +10,7 @@ export default defineConfig({
   worker: { format: 'es' },
   test: {
     // Property tests take their time on a busy machine; none of them is about speed.
-    testTimeout: 60_000,
+    testTimeout: 300_000,
     include: ['src/**/*.test.ts', 'scripts/**/*.test.ts']
   }
 });
