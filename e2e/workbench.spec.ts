@@ -155,6 +155,7 @@ test('the brief says wishes, limits and rules, and the judge follows', async ({ 
   await kept(page);
   await page.goto('/satchel');
   await remediesReady(page);
+  await page.getByRole('button', { name: /^Show \d+ more$/ }).click();
   for (const code of ['B11', 'S7', 'M2'])
     await expect(page.locator(`li[data-code="${code}"]`).first()).toBeVisible();
   await page.getByRole('button', { name: /good to know$/ }).click();
@@ -186,10 +187,8 @@ test('forty lines, no limit and a huge one all draw a whole strap', async ({ pag
   await expect(page.getByRole('heading', { name: 'The shelf' })).toBeVisible();
   for (let taken = 0; taken < 26; taken++) {
     await page.keyboard.press('Control+k');
-    await page
-      .getByRole('combobox', { name: /Find a part/ })
-      .fill(`put ring ${40 + taken} in the kit`);
-    await page.getByRole('option').filter({ hasText: 'in the kit' }).first().click();
+    await page.getByRole('combobox', { name: /Find a part/ }).fill(`add ring ${40 + taken} to kit`);
+    await page.getByRole('option').filter({ hasText: 'to kit' }).first().click();
   }
   await expect(page.locator('.strap .length')).toHaveCount(39);
   const wide = await page.evaluate(() => document.documentElement.scrollWidth > innerWidth);
