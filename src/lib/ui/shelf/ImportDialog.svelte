@@ -44,6 +44,8 @@
       return;
     }
     let stale = false;
+    // Told by another channel than the answer: what it says may come after the answer, or after Stop.
+    let done = false;
     share = 0;
     stopped = false;
     const defaults = {
@@ -52,8 +54,8 @@
       source: fileName || 'spreadsheet',
       kind: kind === '' ? undefined : kind
     };
-    const tell = proxy((done: number) => {
-      if (!stale) share = done;
+    const tell = proxy((soFar: number) => {
+      if (!stale && !done && !stopped) share = soFar;
     });
     askJudge((judge) => judge.readRows(headers, rows, columns, defaults, tell))
       .then((read) => {
@@ -64,6 +66,7 @@
           fault = error instanceof Error ? error.message : String(error);
       })
       .finally(() => {
+        done = true;
         if (!stale) share = undefined;
       });
     return () => {
