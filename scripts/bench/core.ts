@@ -4,7 +4,7 @@ import { demoProject } from '$lib/catalogue/demo-project';
 import { catalogue, shelfOf } from '$lib/catalogue/load-catalogue';
 import { judgeCandidates, judgingCandidates } from '$lib/core/judge/candidates';
 import { judgePlan } from '$lib/core/judge/judge-plan';
-import { watched } from '$lib/core/judge/watched-judgement';
+import { trackJudgement } from '$lib/core/judge/incremental';
 import { remediesFor } from '$lib/core/judge/settle';
 import { closeJoints } from '$lib/core/judge/close-joints';
 import type { Project } from '$lib/core/model/project';
@@ -83,7 +83,7 @@ export function measureCore(): string[] {
     let at = 0;
     const us = measure('judgePlan, a swap judged again', '', 3000, () => {
       const next = swapped[at++ % swapped.length]!;
-      judgePlan(next, activePlan(next), shelf, { before: watched(project, before) });
+      judgePlan(next, activePlan(next), shelf, { before: trackJudgement(project, before) });
     });
     rows.at(-1)!.aim = `${(us / one).toFixed(2)} × the demo`;
   }

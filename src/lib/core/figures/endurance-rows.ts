@@ -5,6 +5,7 @@ import { megabytesPerSecond, speedClassMBps } from '../relations/storage/sustain
 import type { BodyGear, CardGear, BatteryGear, GearOf } from '../model/gear';
 import type { Port } from '../model/ports';
 import { portsFor } from '../model/ports-by-role';
+import { memoOn } from '../memo';
 import { isClosedInBag } from '../rigs/closings';
 import { bodyPowerConnections } from '../rigs/supply-connections';
 import { type Kit, type KitPart, piecesOf } from '../rigs/kit';
@@ -15,9 +16,7 @@ import { type FigureRows } from './rows';
 export const SWAP_MARGIN = 0.05;
 
 /** Cards of the kit that go into the body of a rig, as they are or in a sleeve of the kit. */
-export function cardsFor(rig: PlacedRig): readonly KitPart<CardGear>[] {
-  return (rig.kept.cards ??= cardsInto(rig.kit, rig.body));
-}
+export const cardsFor = memoOn((rig: PlacedRig) => cardsInto(rig.kit, rig.body));
 
 function cardsInto(kit: Kit, body: KitPart<BodyGear> | undefined): readonly KitPart<CardGear>[] {
   const cards = kit.of('card');
@@ -36,10 +35,8 @@ function hasSleeve(kit: Kit, cardKind: string, slot: string): boolean {
   });
 }
 
-/** Cells of the kit that go into the body of a rig. */
-export function batteriesFor(rig: PlacedRig): readonly KitPart<BatteryGear>[] {
-  return (rig.kept.batteries ??= batteriesInto(rig.kit, rig.body));
-}
+/** Batteries of the kit that go into the body of a rig. */
+export const batteriesFor = memoOn((rig: PlacedRig) => batteriesInto(rig.kit, rig.body));
 
 function batteriesInto(
   kit: Kit,
@@ -53,11 +50,7 @@ function batteriesInto(
 const noBatteries: readonly KitPart<BatteryGear>[] = [];
 
 /** Every battery of the bag that goes into a body: loose ones, and those that bodies of its like came with. */
-function batterySupplies(rig: PlacedRig): readonly BatterySupply[] {
-  return (rig.kept.batterySupplies ??= findBatterySupplies(rig));
-}
-
-function findBatterySupplies(rig: PlacedRig): BatterySupply[] {
+const batterySupplies = memoOn((rig: PlacedRig): readonly BatterySupply[] => {
   const { kit, body } = rig;
   if (!body) return [];
   const { internalBatteryWh, batteryType } = body.gear;
@@ -76,7 +69,7 @@ function findBatterySupplies(rig: PlacedRig): BatterySupply[] {
       pieces: line.quantity
     });
   return supplies;
-}
+});
 
 /** For the longest take one puts in the best battery there is. */
 function bestBattery(rig: PlacedRig): BatterySupply | undefined {

@@ -1,4 +1,5 @@
 import { armMomentNm, holdMinutes } from '../relations/support/arm-hold';
+import { memoOn } from '../memo';
 import type { GearItem } from '../model/gear';
 import { type KitPart, lampStandOf, piecesOf } from '../rigs/kit';
 import { setUpMinutes } from '../rigs/places';
@@ -7,16 +8,12 @@ import { cardsFor, batteriesFor } from './endurance-rows';
 import { type FigureRows, yesNo } from './rows';
 
 /** Parts that sit on the support together with the body, a head bought by itself among them. */
-function partsOnSupport(rig: PlacedRig): readonly KitPart[] {
-  return (rig.kept.onSupport ??= rig.head ? [...partsOnHead(rig), rig.head] : partsOnHead(rig));
-}
+const partsOnSupport = memoOn((rig: PlacedRig): readonly KitPart[] =>
+  rig.head ? [...partsOnHead(rig), rig.head] : partsOnHead(rig)
+);
 
 /** The body and what rides with it. */
-export function partsOnHead(rig: PlacedRig): readonly KitPart[] {
-  return (rig.kept.onHead ??= findPartsOnHead(rig));
-}
-
-function findPartsOnHead(rig: PlacedRig): KitPart[] {
+export const partsOnHead = memoOn((rig: PlacedRig): readonly KitPart[] => {
   const parts: KitPart[] = [];
   if (rig.body) parts.push(rig.body);
   const lens = rig.lens && !rig.lens.builtIn ? rig.kit.byLine(rig.lens.lineId) : undefined;
@@ -25,14 +22,10 @@ function findPartsOnHead(rig: PlacedRig): KitPart[] {
   if (rig.filter && rig.filterFits) parts.push(rig.filter);
   for (const cage of rig.kit.of('cage')) parts.push(cage);
   return parts;
-}
+});
 
 /** Every part this scene takes out of the bag, each once; spares stay in and weigh on nobody's ease. */
-export function partsOfScene(rig: PlacedRig): readonly KitPart[] {
-  return (rig.kept.ofScene ??= findPartsOfScene(rig));
-}
-
-function findPartsOfScene(rig: PlacedRig): KitPart[] {
+export const partsOfScene = memoOn((rig: PlacedRig): readonly KitPart[] => {
   const parts = [...partsOnSupport(rig)];
   const take = (part: KitPart | undefined): void => {
     if (part && !parts.includes(part)) parts.push(part);
@@ -45,7 +38,7 @@ function findPartsOfScene(rig: PlacedRig): KitPart[] {
   take(rig.boom);
   if (rig.keyLamp) take(lampStandOf(rig.kit));
   return parts;
-}
+});
 
 export function massKg(parts: readonly KitPart[]): number | undefined {
   let grams = 0;

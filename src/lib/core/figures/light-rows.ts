@@ -39,7 +39,7 @@ export const lightRows = {
     name: 'shutter set by hand',
     unit: 's',
     source: 'setting',
-    read: ({ said }) => said?.shutterS ?? null
+    read: ({ overrides }) => overrides?.shutterS ?? null
   },
   shutter: {
     name: 'shutter',
@@ -192,9 +192,9 @@ export const lightRows = {
       between: [64, 800],
       field: 'baseIso'
     },
-    read: ({ body, said }) => {
+    read: ({ body, overrides }) => {
       if (!body) return null;
-      const profile = body.gear.profiles?.find(({ name }) => name === said?.profile);
+      const profile = body.gear.profiles?.find(({ name }) => name === overrides?.profile);
       return profile?.baseIso ?? body.gear.baseIso;
     }
   },

@@ -23,7 +23,7 @@ import {
 import { distanceFromSensorMarkM } from '../relations/optics/sensor-mark-distance';
 import { edgeStretch, nearStretch } from '../relations/optics/stretch';
 import { walkingBlurPx } from '../relations/optics/walking-blur';
-import { framedSize } from '../rigs/place-rig';
+import { framedSize } from '../rigs/framed-size';
 import { type FigureRows, yesNo } from './rows';
 
 /** Which side of the picture a framing is measured on. */

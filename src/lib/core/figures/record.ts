@@ -8,16 +8,29 @@ export const known = 0;
 export const unknown = 1;
 export const absent = 2;
 
+/** Figures by name, each a number or undefined where it is unknown or absent. */
+export type Figures<R extends FigureId = FigureId> = { readonly [id in R]: number | undefined };
+
 /**
  * All figures of one angle in a flat record of fixed shape, in the table's order. Plain lists of numbers,
- * which cost a twentieth of typed arrays to make at this length, and a record is made for every glance.
+ * which cost a twentieth of typed arrays to make at this length, and a record is made for every judgement.
+ * Every figure is a property of it as well: `record.speechToNoise`.
  */
-export interface FigureRecord {
-  values: number[];
-  states: number[];
+class Values {
   /** Relations that refused their inputs, by figure; those figures are unknown. */
-  refused: Map<FigureId, RelationError> | undefined;
+  refused: Map<FigureId, RelationError> | undefined = undefined;
+  /** Places of unknown figures that were read as properties since this was last emptied. */
+  readonly unknownsRead: number[] = [];
+
+  constructor(
+    readonly values: number[] = noValues.slice(),
+    readonly states: number[] = allAbsent.slice()
+  ) {}
 }
+export type FigureRecord = Values & Figures;
+export const FigureRecord = Values as new (
+  ...lists: ConstructorParameters<typeof Values>
+) => FigureRecord;
 
 /** A leaf taken as known where nobody has stated it. */
 export interface Supposed {
@@ -70,11 +83,7 @@ export function computeFigures(
   rigs: readonly PlacedRig[],
   supposed: readonly (Supposed | undefined)[] = []
 ): FigureRecord[] {
-  const records = rigs.map(() => ({
-    values: noValues.slice(),
-    states: allAbsent.slice(),
-    refused: undefined
-  }));
+  const records = rigs.map(() => new FigureRecord());
   // A leaf looks at the rig only, so all of them can go first.
   for (let i = 0; i < leafSteps.length; i++) {
     const at = leafSteps[i]!;
@@ -182,16 +191,24 @@ function refuse(at: number, record: FigureRecord, error: unknown): void {
   (record.refused ??= new Map()).set(figureOrder[at]!, error);
 }
 
+for (const id of figureOrder) {
+  const at = figureIndex[id];
+  Object.defineProperty(FigureRecord.prototype, id, {
+    get(this: FigureRecord) {
+      const state = this.states[at];
+      if (state === known) return this.values[at];
+      if (state === unknown) this.unknownsRead.push(at);
+      return undefined;
+    }
+  });
+}
+
 export function stateOf(record: FigureRecord, id: FigureId): number {
   return record.states[figureIndex[id]]!;
 }
 
-/** The figure as a number, or undefined when it is unknown or absent. */
-export function figureOf(record: FigureRecord, id: FigureId): number | undefined {
-  return figureAt(record, figureIndex[id]);
-}
-
-/** The same by its place in the table: `figureIndex.distance`. For what is asked in every judgement, where finding a name costs. */
-export function figureAt({ states, values }: FigureRecord, at: number): number | undefined {
+/** The figure as a number, or undefined when it is unknown or absent; for those who only show it. */
+export function figureOf({ states, values }: FigureRecord, id: FigureId): number | undefined {
+  const at = figureIndex[id];
   return states[at] === known ? values[at] : undefined;
 }

@@ -174,7 +174,8 @@ export const soundRows = {
     name: 'boost switched on in the microphone',
     unit: 'dB',
     source: 'setting',
-    read: ({ mic, said }) => (mic ? (said?.boostOn === false ? 0 : (mic.gear.boostDb ?? 0)) : null)
+    read: ({ mic, overrides }) =>
+      mic ? (overrides?.boostOn === false ? 0 : (mic.gear.boostDb ?? 0)) : null
   },
   inputNoiseAsLevel: {
     name: 'camera input as if it were sound',

@@ -8,6 +8,7 @@ import { activePlan } from '../model/active-plan';
 import type { GearItem, GearKind, GearOf } from '../model/gear';
 import type { Project } from '../model/project';
 import type { Scene } from '../model/scene';
+import { isQuestion } from '../findings/finding-codes';
 import { absent, figureOf, known, stateOf, unknown } from './record';
 import { isLeaf, type LeafRow } from './rows';
 import { type FigureId, figureOrder, figureTable } from './table';
@@ -145,6 +146,20 @@ describe('a figure nobody has stated', () => {
     expect(stateOf(after, id)).toBe(known);
     expect(figureOf(after, id)).toBe(figureOf(judged(world).angles[at]!.record, id));
     if (typeof value === 'number') expect(perUnit).toBeGreaterThan(0);
+  });
+
+  it.each(byField)('%s is asked for in some kit, for it decides a verdict there', (id) => {
+    const field = rowOf(id).asks!.field!;
+    const isAsked = worlds.some((world) =>
+      judged(world).kit.parts.some(
+        ({ gear }) =>
+          (gear as unknown as Record<string, unknown>)[field] !== undefined &&
+          judged(withoutField(world, gear, field)).findings.some(
+            (one) => isQuestion(one) && one.figure === id
+          )
+      )
+    );
+    expect(isAsked).toBe(true);
   });
 
   it('lies near the two ends that are tried for it, wherever the shelf states it', () => {

@@ -1,6 +1,6 @@
 import type { FindingCode } from './finding-codes';
 import type { Act } from '../acts/act';
-import type { FigureRecord } from '../figures/record';
+import type { Figures } from '../figures/record';
 import type { FigureUnit } from '../figures/rows';
 import type { FigureId } from '../figures/table';
 import type { GearItem } from '../model/gear';
@@ -70,7 +70,7 @@ export interface PartProposal {
 
 export interface AngleContext {
   rig: PlacedRig;
-  record: FigureRecord;
+  figures: Figures;
   shelf: Shelf;
   plan: Plan;
   project: Project;
@@ -92,13 +92,40 @@ interface RowBase {
   about: string;
 }
 
-/** A finding judged for each angle of each scene. */
-export interface AngleFindingRow extends RowBase {
-  scope: 'angle';
-  /** Figures the verdict stands on; an unknown one raises a question instead of a verdict. */
-  reads: readonly FigureId[];
-  judge: (rig: PlacedRig, record: FigureRecord) => Held | undefined;
+interface AngleRowBase extends RowBase {
   propose: (context: AngleContext, held: Held) => Proposal[];
+}
+
+/** A finding judged for each angle of each scene by its figures. */
+export interface FigureFindingRow<R extends FigureId = FigureId> extends AngleRowBase {
+  scope: 'angle';
+  /**
+   * Every figure it looks at, for the verdict or for its words. An unknown one that was looked at for the
+   * verdict raises a question instead of a verdict.
+   */
+  reads: readonly R[];
+  judge: (rig: PlacedRig, figures: Figures<R>) => Held | undefined;
+}
+
+/** A finding judged for each angle by what is in the rig alone: asked before any figure is computed. */
+export interface RigFindingRow extends AngleRowBase {
+  scope: 'angle';
+  reads?: never;
+  judge: (rig: PlacedRig) => Held | undefined;
+}
+
+export type AngleFindingRow = FigureFindingRow | RigFindingRow;
+
+/** A row that can look at no figure but those it says it reads. */
+export function figureRow<const R extends FigureId>(
+  row: Omit<FigureFindingRow<R>, 'scope'>
+): AngleFindingRow {
+  return { ...row, scope: 'angle' };
+}
+
+/** A row that looks at no figure. */
+export function rigRow(row: Omit<RigFindingRow, 'scope' | 'reads'>): AngleFindingRow {
+  return { ...row, scope: 'angle' };
 }
 
 /** A finding judged once for the whole plan. */

@@ -1,6 +1,6 @@
 import type { Act } from '../acts/act';
 import type { LensGear } from '../model/gear';
-import { mountOf } from '../rigs/place-rig';
+import { mountOf } from '../rigs/place-lens';
 import type { PlacedRig } from '../rigs/placed-rig';
 import type { AngleContext, Proposal } from './finding';
 import { cheapestOf, setRig, swapFor } from './part-candidates';

@@ -1,5 +1,4 @@
-import { figureIndex } from '../figures/table';
-import type { AngleFindingRow, FindingRow, PlanFindingRow } from './finding';
+import type { AngleFindingRow, FigureFindingRow, FindingRow, PlanFindingRow } from './finding';
 import { selfViewFindings } from './body/self-view';
 import { inputsFindings } from './body/inputs';
 import { recordingFindings } from './body/recording';
@@ -128,16 +127,16 @@ export const planFindings: readonly PlanFindingRow[] = [
 export const findingTable: readonly FindingRow[] = [...angleFindings, ...planFindings];
 
 /** What each row asks of an angle, by its place: read from a list, since rows have many shapes. */
-export const judgesOfAngle: readonly AngleFindingRow['judge'][] = angleFindings.map(
+export const judgesOfAngle: readonly FigureFindingRow['judge'][] = angleFindings.map(
   ({ judge }) => judge
+);
+
+/** By row: whether it looks at figures at all. One that looks at the rig alone is asked before any is computed. */
+export const looksAtFigures: readonly boolean[] = angleFindings.map(
+  ({ reads }) => reads !== undefined
 );
 
 /** What each row asks of a plan, by its place. */
 export const judgesOfPlan: readonly PlanFindingRow['judge'][] = planFindings.map(
   ({ judge }) => judge
-);
-
-/** Places in the record of the figures each row reads. */
-export const readsOfFinding: readonly (readonly number[])[] = angleFindings.map((row) =>
-  row.reads.map((id) => figureIndex[id])
 );

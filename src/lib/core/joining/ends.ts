@@ -1,3 +1,4 @@
+import { memoOf } from '../memo';
 import type { GearItem } from '../model/gear';
 import type { Port, PortFamily } from '../model/ports';
 
@@ -42,19 +43,11 @@ function supplyEnds(gear: GearItem): Port[] {
   }
 }
 
-const endsByGear = new WeakMap<GearItem, readonly Port[]>();
-
 /**
- * The ends by which a part leads on in a chain: what its ports say, and for batteries, blocks, banks, cards
+ * The ends by which a part leads on in a chain: what its ports say, and for batteries, adapters, banks, cards
  * and readers what follows from their kind. A battery begins at its contacts and ends in energy.
  */
-export function joiningEnds(gear: GearItem): readonly Port[] {
-  let ends = endsByGear.get(gear);
-  if (!ends) {
-    const supply = supplyEnds(gear);
-    ends =
-      supply.length > 0 ? supply : gear.ports.filter((candidate) => candidate.role === 'joins');
-    endsByGear.set(gear, ends);
-  }
-  return ends;
-}
+export const joiningEnds = memoOf((gear: GearItem): readonly Port[] => {
+  const supply = supplyEnds(gear);
+  return supply.length > 0 ? supply : gear.ports.filter((candidate) => candidate.role === 'joins');
+});

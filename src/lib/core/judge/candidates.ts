@@ -8,9 +8,10 @@ import type { Pocket } from '../model/pocket';
 import type { Project } from '../model/project';
 import { activePlan } from '../model/active-plan';
 import type { Shelf } from '../model/shelf';
-import { judgePlan, type Judgement } from './judge-plan';
+import { judgePlan } from './judge-plan';
+import type { Judgement } from './judgement';
 import { completeKit } from './complete-kit';
-import { watched } from './watched-judgement';
+import { trackJudgement } from './incremental';
 import { type FindingChange, whatChanges } from './what-changes';
 
 /** One part of a pocket, judged as if it were taken into the whole kit. */
@@ -125,7 +126,7 @@ export function judgeCandidate(
   const line: PlanLine = { ...newLine(plan, gear), basis, quantity: replaced?.quantity ?? 1 };
   const take: Act = replaced ? swapFor(replaced.id)(line) : { type: 'add line', line };
   const changed = applyAct(project, take);
-  const { acts, judgement: after } = completeKit(watched(project, before), changed, shelf);
+  const { acts, judgement: after } = completeKit(trackJudgement(project, before), changed, shelf);
   const replacedCost = replaced
     ? (before.money.lines.find((one) => one.line.id === replaced.id)?.firmMinor ?? 0)
     : 0;

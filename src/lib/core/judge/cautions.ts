@@ -1,6 +1,6 @@
 import type { GearItem } from '../model/gear';
 import type { Scene } from '../model/scene';
-import type { Judgement } from './judge-plan';
+import type { Judgement } from './judgement';
 
 /** What people usually take care of; it defers to local codes, makers' manuals and trained people. */
 export interface Caution {

@@ -7,7 +7,7 @@ import type { Shelf } from '../model/shelf';
 import { joiningPartsOfKit, joiningPartsOfShelf } from '../rigs/closings';
 import { connectionWords, isMissingPort } from '../rigs/connection';
 import { connectionsOf } from '../rigs/connections';
-import type { Judgement } from './judge-plan';
+import type { Judgement } from './judgement';
 
 /** Every open end of the kit closed at once, as cheaply as can be. */
 export interface JointsClosed {

@@ -11,9 +11,10 @@ import { activePlan } from '../model/active-plan';
 import type { Project } from '../model/project';
 import type { ConnectionPurpose } from '../rigs/connection';
 import { completeKit } from './complete-kit';
-import { judgePlan, type Judgement } from './judge-plan';
+import { judgePlan } from './judge-plan';
+import type { Judgement } from './judgement';
 import { calmKit, judged, line, swap, without } from './tests/calm-kit';
-import { watched } from './watched-judgement';
+import { trackJudgement } from './incremental';
 
 /** Which joints each code speaks of, written down a second time on purpose. */
 const purposes: Record<string, ConnectionPurpose[]> = {
@@ -105,7 +106,7 @@ describe('a kit completed after a change', () => {
               ? { type: 'add line', line: fresh }
               : swapFor(lines[replacedAt]!.id)(fresh);
           const changed = applyAct(demo, act);
-          const quick = completeKit(watched(demo, before), changed, shelf);
+          const quick = completeKit(trackJudgement(demo, before), changed, shelf);
           const slow = completedByTrying(before, changed);
           expect(quick.acts).toEqual(slow.acts);
           expect(said(quick.judgement)).toEqual(said(slow.judgement));
@@ -127,7 +128,11 @@ describe('a kit completed after a change', () => {
       type: 'add line',
       line: line('quillfeather-sd-128-v30', { id: 'one more' })
     });
-    const { acts, judgement } = completeKit(watched(project, open), changed, shelfOf(project));
+    const { acts, judgement } = completeKit(
+      trackJudgement(project, open),
+      changed,
+      shelfOf(project)
+    );
     expect(acts).toEqual([]);
     expect(judgement.findings.some(({ code }) => code === 'B3')).toBe(true);
   });
@@ -138,7 +143,7 @@ describe('a kit completed after a change', () => {
     const open = judged(project);
     const mending = open.findings.find(({ code }) => code === 'B3')!;
     const { acts, judgement } = completeKit(
-      watched(project, open),
+      trackJudgement(project, open),
       project,
       shelfOf(project),
       mending.key
@@ -157,7 +162,11 @@ describe('a kit completed after a change', () => {
       type: 'add line',
       line: line('quillfeather-ray-65-two-colour-55-cm-dome')
     });
-    const { acts, judgement } = completeKit(watched(project, bare), changed, shelfOf(project));
+    const { acts, judgement } = completeKit(
+      trackJudgement(project, bare),
+      changed,
+      shelfOf(project)
+    );
     expect(acts.length).toBeGreaterThan(0);
     expect(
       judgement.money.lines.some(
@@ -179,7 +188,7 @@ describe('a kit completed after a change', () => {
       ofKind: ((kind) =>
         kind === 'mount adapter' ? [] : catalogue.ofKind(kind)) as typeof catalogue.ofKind
     };
-    const { judgement } = completeKit(watched(project, before), changed, bareShelf);
+    const { judgement } = completeKit(trackJudgement(project, before), changed, bareShelf);
     const codes = judgement.findings.map(({ code }) => code);
     expect(codes).toContain('L1');
     expect(codes).not.toContain('B3');

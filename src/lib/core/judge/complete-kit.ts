@@ -9,9 +9,10 @@ import type { Project } from '../model/project';
 import type { Shelf } from '../model/shelf';
 import type { ConnectionPurpose } from '../rigs/connection';
 import { connectionsOf } from '../rigs/connections';
-import { BegunJudgement } from './begun-judgement';
-import { endJudgement, type Judgement, worstFirst } from './judge-plan';
-import type { WatchedJudgement } from './watched-judgement';
+import { PlanEvaluation } from './incremental';
+import { completeJudgement, worstFirst } from './judge-plan';
+import type { Judgement } from './judgement';
+import type { TrackedJudgement } from './incremental';
 
 /** Findings that a chain of joining parts closes, and the connections they speak of. */
 const joints: Partial<Record<string, readonly ConnectionPurpose[]>> = {
@@ -37,53 +38,53 @@ const MOST_COMPLETED = 6;
  * finding that is being mended. Only what may be open is judged until all is closed, and the whole once.
  */
 export function completeKit(
-  watchedBefore: WatchedJudgement,
+  trackedBefore: TrackedJudgement,
   project: Project,
   shelf: Shelf,
   mending?: string
 ): { project: Project; acts: Act[]; judgement: Judgement } {
   const begin = (now: Project) =>
-    new BegunJudgement(now, activePlan(now), shelf, undefined, watchedBefore);
+    new PlanEvaluation(now, activePlan(now), shelf, undefined, trackedBefore);
   const acts: Act[] = [];
-  let begun = begin(project);
+  let evaluation = begin(project);
   const tried = new Set<string>();
   for (let round = 0; round < MOST_COMPLETED; round++) {
-    const open = openEnds(begun).find(
-      ({ key }) => !tried.has(key) && (!watchedBefore.keys.has(key) || key === mending)
+    const open = openEnds(evaluation).find(
+      ({ key }) => !tried.has(key) && (!trackedBefore.keys.has(key) || key === mending)
     );
     if (!open) break;
     tried.add(open.key);
-    const act = closingAct(begun, open);
+    const act = closingAct(evaluation, open);
     if (!act) continue;
     acts.push(act);
-    begun = begin(applyAct(begun.project, act));
+    evaluation = begin(applyAct(evaluation.project, act));
   }
-  return { project: begun.project, acts, judgement: endJudgement(begun) };
+  return { project: evaluation.project, acts, judgement: completeJudgement(evaluation) };
 }
 
 /** Joints the bag leaves open, and parts that are missing and come along; worst first. */
-function openEnds(begun: BegunJudgement): Finding[] {
+function openEnds(evaluation: PlanEvaluation): Finding[] {
   const open: Finding[] = [];
-  for (let at = 0; at < begun.rigs.length; at++)
+  for (let at = 0; at < evaluation.rigs.length; at++)
     for (const row of jointRows) {
-      const one = begun.rowEarly(row, at);
+      const one = evaluation.rowAhead(row, at);
       if (one instanceof Finding) open.push(one);
     }
   for (const row of partRows)
-    for (const held of begun.planRow(row))
+    for (const held of evaluation.planRow(row))
       if (held.comesAlong === true) open.push(new Finding(planFindings[row]!, held));
   return open.length > 1 ? worstFirst(open) : open;
 }
 
 /** The cheapest parts that close one open end, or the cheapest part of a role that comes along. */
-function closingAct(begun: BegunJudgement, open: Finding): Act | undefined {
-  const { project, plan, shelf } = begun;
+function closingAct(evaluation: PlanEvaluation, open: Finding): Act | undefined {
+  const { project, plan, shelf } = evaluation;
   if (open.row.scope === 'plan') {
-    const [proposal] = open.row.propose(begun, open);
+    const [proposal] = open.row.propose(evaluation, open);
     const gear = proposal && 'parts' in proposal ? proposal.parts[0] : undefined;
     return gear && { type: 'add line', line: newLine(plan, gear) };
   }
-  const rig = begun.rigs.find(
+  const rig = evaluation.rigs.find(
     ({ scene, angle }) => scene.id === open.sceneId && angle.id === open.angleId
   );
   if (!rig) return undefined;

@@ -7,8 +7,8 @@ import type { Project } from '../model/project';
 import { activePlan } from '../model/active-plan';
 import type { Scene } from '../model/scene';
 import type { Shelf } from '../model/shelf';
-import { widestApertureN } from '../rigs/place-rig';
-import type { Judgement } from './judge-plan';
+import { widestApertureN } from '../rigs/place-lens';
+import type { Judgement } from './judgement';
 
 /** One of the ways practitioners go, and what they say for it. */
 export interface Side {

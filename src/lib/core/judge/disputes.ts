@@ -11,9 +11,9 @@ import {
   disputes,
   type Side
 } from './dispute-table';
-import type { Judgement } from './judge-plan';
+import type { Judgement } from './judgement';
 import { completeKit } from './complete-kit';
-import { watched } from './watched-judgement';
+import { trackJudgement } from './incremental';
 import { type FindingChange, whatChanges } from './what-changes';
 
 /** What going the other way would do to this kit, accessories included. */
@@ -48,7 +48,7 @@ function otherWay(context: DisputeContext, row: DisputeRow, side: number): Other
       if (error instanceof ActError) continue;
       throw error;
     }
-    const { acts, judgement: after } = completeKit(watched(project, before), changed, shelf);
+    const { acts, judgement: after } = completeKit(trackJudgement(project, before), changed, shelf);
     const costMinor = after.money.firmMinor - before.money.firmMinor;
     const better =
       best === undefined ||

@@ -8,7 +8,7 @@ import { judgedAxes } from '../merit/scene-merit';
 import type { Plan } from '../model/plan';
 import type { Project } from '../model/project';
 import type { Shelf } from '../model/shelf';
-import type { Judgement } from './judge-plan';
+import type { Judgement } from './judgement';
 import { closeJoints } from './close-joints';
 import { judgePlan } from './judge-plan';
 import { questionsOf } from './questions';

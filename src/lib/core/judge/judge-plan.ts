@@ -2,33 +2,21 @@ import { Finding, severityRank } from '../findings/finding';
 import { angleFindings, planFindings } from '../findings/table';
 import { scoreAxis } from '../merit/axis-scores';
 import { axes } from '../merit/axis-curves';
-import { type KitMerit, meritOfKit } from '../merit/kit-merit';
+import { meritOfKit } from '../merit/kit-merit';
 import { meritOfScene, noScores, type SceneScores } from '../merit/scene-merit';
 import { weightsOf } from '../merit/schools';
 import type { Plan } from '../model/plan';
 import type { Project } from '../model/project';
 import type { Scene } from '../model/scene';
 import type { Shelf } from '../model/shelf';
-import type { MoneyStatement } from '../money/statement';
-import type { Kit } from '../rigs/kit';
-import { askAbout } from './ask-about';
+import { askForAxis, askForRow } from './ask-about';
 import {
-  type AngleJudgement,
-  BegunJudgement,
   type OpenRow,
-  type SupposedAnswer
-} from './begun-judgement';
-import type { WatchedJudgement } from './watched-judgement';
-
-/** Everything the product says of a plan. Same input, same judgement, to the last figure. */
-export interface Judgement {
-  money: MoneyStatement;
-  kit: Kit;
-  angles: readonly AngleJudgement[];
-  /** Worst first; within a severity in the order of the finding table. */
-  findings: Finding[];
-  merit: KitMerit;
-}
+  PlanEvaluation,
+  type SupposedAnswer,
+  type TrackedJudgement
+} from './incremental';
+import type { Judgement } from './judgement';
 
 /**
  * Judges a plan against its project: money, every figure of every angle, findings and merit.
@@ -43,21 +31,23 @@ export function judgePlan(
   project: Project,
   plan: Plan,
   shelf: Shelf,
-  { answer, before }: { answer?: SupposedAnswer; before?: WatchedJudgement } = {}
+  { answer, before }: { answer?: SupposedAnswer; before?: TrackedJudgement } = {}
 ): Judgement {
-  return endJudgement(new BegunJudgement(project, plan, shelf, answer, before));
+  return completeJudgement(new PlanEvaluation(project, plan, shelf, answer, before));
 }
 
 /** Says all there is to say of a plan whose figures are computed. */
-export function endJudgement(begun: BegunJudgement): Judgement {
-  const { project, kit, angles, money } = begun;
-  const found = findingsOf(begun);
+export function completeJudgement(evaluation: PlanEvaluation): Judgement {
+  const { project, kit, angles, money } = evaluation;
+  const asked = new Set<string>();
+  const found = findingsOf(evaluation, asked);
+  const scores = scoresOf(evaluation);
+  askForAxes(evaluation, scores, project.scenes, asked, found);
   for (let row = 0; row < planFindings.length; row++)
-    for (const held of begun.planRow(row)) found.push(new Finding(planFindings[row]!, held));
+    for (const held of evaluation.planRow(row)) found.push(new Finding(planFindings[row]!, held));
   const findings = worstFirst(found);
 
   const weights = weightsOf(project);
-  const scores = scoresOf(begun);
   const merits = project.scenes.map((scene, at) =>
     meritOfScene(scene.id, scores[at]!, weights, !findings.some((one) => stops(one, scene)))
   );
@@ -83,21 +73,21 @@ function stops(finding: Finding, { id }: Scene): boolean {
 }
 
 /** Findings angle by angle, in the order of the table, with the questions that keep a row open. */
-function findingsOf(begun: BegunJudgement): Finding[] {
-  const { angles, differences } = begun;
+function findingsOf(evaluation: PlanEvaluation, asked: Set<string>): Finding[] {
+  const { angles, differences } = evaluation;
   const found = differences
     ? angles.map(
-        (_, at) => differences[at]?.found(begun, at) ?? foundFromNothing(begun, at, at + 1)[0]!
+        (_, at) =>
+          differences[at]?.found(evaluation, at) ?? foundFromNothing(evaluation, at, at + 1)[0]!
       )
-    : foundFromNothing(begun, 0, angles.length);
+    : foundFromNothing(evaluation, 0, angles.length);
   const findings: Finding[] = [];
-  let asked: Set<string> | undefined;
   for (let at = 0; at < angles.length; at++) {
     for (const one of found[at]!) {
       if (typeof one !== 'number') findings.push(one);
       else {
         const { rig, record } = angles[at]!;
-        askAbout(angleFindings[one]!, rig, record, (asked ??= new Set()), findings);
+        askForRow(angleFindings[one]!, rig, record, asked, findings);
       }
     }
   }
@@ -109,7 +99,7 @@ function findingsOf(begun: BegunJudgement): Finding[] {
  * other way round: there are hundreds of small functions, and one just used is still at hand for the next angle.
  */
 function foundFromNothing(
-  begun: BegunJudgement,
+  evaluation: PlanEvaluation,
   from: number,
   to: number
 ): (Finding | OpenRow)[][] {
@@ -117,14 +107,31 @@ function foundFromNothing(
   for (let at = from; at < to; at++) found.push([]);
   for (let row = 0; row < angleFindings.length; row++) {
     for (let at = from; at < to; at++) {
-      const one = begun.judgeRow(row, at);
+      const one = evaluation.judgeRow(row, at);
       if (one !== undefined) found[at - from]!.push(one);
     }
   }
   return found;
 }
 
-function scoresOf({ project: { scenes }, angles, differences }: BegunJudgement): SceneScores[] {
+/** Questions that no verdict raises and that still leave the points of an axis open. */
+function askForAxes(
+  { angles }: PlanEvaluation,
+  scores: readonly SceneScores[],
+  scenes: readonly Scene[],
+  asked: Set<string>,
+  findings: Finding[]
+): void {
+  for (const { rig, record } of angles) {
+    const ofScene = scores[scenes.indexOf(rig.scene)]!;
+    for (const axis of axes) {
+      const score = ofScene[axis];
+      if (score && score.low !== score.high) askForAxis(axis, rig, record, asked, findings);
+    }
+  }
+}
+
+function scoresOf({ project: { scenes }, angles, differences }: PlanEvaluation): SceneScores[] {
   const scores = scenes.map((): SceneScores => ({ ...noScores }));
   const scoresOfAngle = angles.map(({ scene }) => scores[scenes.indexOf(scene)]!);
   for (const axis of axes) {

@@ -9,8 +9,9 @@ import { specSheet } from '../model/gear/spec-sheet';
 import type { Project } from '../model/project';
 import { activePlan } from '../model/active-plan';
 import type { Shelf } from '../model/shelf';
-import { judgePlan, type Judgement } from './judge-plan';
-import { watched } from './watched-judgement';
+import { judgePlan } from './judge-plan';
+import type { Judgement } from './judgement';
+import { trackJudgement } from './incremental';
 
 /** What one answer would do. */
 export interface AnswerEffect {
@@ -54,7 +55,7 @@ export function* askingQuestions(
   shelf: Shelf,
   judgement: Judgement
 ): Generator<void, Question[], void> {
-  const before = watched(project, judgement);
+  const before = trackJudgement(project, judgement);
   const questions: Question[] = [];
   const standing = new Set(judgement.findings.map((finding) => finding.key));
   for (const finding of judgement.findings) {

@@ -4,8 +4,8 @@ import type { FigureId } from '../figures/table';
 import { CLEAN_STOPS_BELOW_USABLE } from '../figures/light-rows';
 import { fullName } from '../model/gear';
 import { AIM_PEAK_DBFS } from '../relations/sound/level-set-up';
-import { widestApertureN } from '../rigs/place-rig';
-import type { AngleJudgement } from './begun-judgement';
+import { widestApertureN } from '../rigs/place-lens';
+import type { AngleJudgement } from './incremental';
 
 /** One thing to set before the take, and why it is set so. */
 export interface Setting {
@@ -36,7 +36,7 @@ const stepUp = (iso: number) => isoSteps.find((step) => step >= iso * 0.97) ?? M
  * decided here that the figures do not say; where they are unknown, the setting says what to measure.
  */
 export function settingsOf({ rig, record, scene }: AngleJudgement): Setting[] {
-  const { body, mode, lens, mic, said, project } = rig;
+  const { body, mode, lens, mic, overrides, project } = rig;
   if (!body || !mode) return [];
   const figure = (id: FigureId) => figureOf(record, id);
   const list: Setting[] = [];
@@ -127,7 +127,7 @@ export function settingsOf({ rig, record, scene }: AngleJudgement): Setting[] {
       figure: 'densityNeeded'
     });
   list.push(whiteBalance({ rig, record, scene } as AngleJudgement));
-  const flat = body.gear.profiles?.find(({ name }) => name === said?.profile);
+  const flat = body.gear.profiles?.find(({ name }) => name === overrides?.profile);
   list.push({
     name: 'Picture profile',
     set: flat?.name ?? 'the ordinary one',
@@ -142,7 +142,7 @@ export function settingsOf({ rig, record, scene }: AngleJudgement): Setting[] {
     if ((mic.gear.boostDb ?? 0) > 0)
       list.push({
         name: 'Boost on the microphone',
-        set: said?.boostOn === false ? 'off' : `on, ${figureWords(mic.gear.boostDb!, 'dB')}`,
+        set: overrides?.boostOn === false ? 'off' : `on, ${figureWords(mic.gear.boostDb!, 'dB')}`,
         why: 'A strong microphone lets the noisier input of the camera stay low.',
         figure: 'inputNoiseAsLevel'
       });

@@ -13,8 +13,8 @@ import type { Project } from '../model/project';
 import { activePlan } from '../model/active-plan';
 import { makeShelf, type Shelf } from '../model/shelf';
 import { completeKit } from './complete-kit';
-import type { Judgement } from './judge-plan';
-import { watched } from './watched-judgement';
+import type { Judgement } from './judgement';
+import { trackJudgement } from './incremental';
 
 /** A change that was tried and does mend: its price, and what it costs elsewhere. */
 export interface Remedy {
@@ -62,7 +62,7 @@ function tried(
   const seen =
     changed.ownGear === project.ownGear ? shelf : makeShelf(shelf.items, changed.ownGear);
   const { acts: joints, judgement: after } = completeKit(
-    watched(project, before),
+    trackJudgement(project, before),
     changed,
     seen,
     finding.key
@@ -144,7 +144,7 @@ function contextOf(
   const angle = judgement.angles.find(
     (one) => one.scene.id === finding.sceneId && one.angle.id === finding.angleId
   );
-  return angle && { rig: angle.rig, record: angle.record, shelf, plan, project };
+  return angle && { rig: angle.rig, figures: angle.record, shelf, plan, project };
 }
 
 /**

@@ -4,7 +4,7 @@ import { meritOfScene } from '../merit/scene-merit';
 import { schools } from '../merit/schools';
 import type { Project, SchoolId } from '../model/project';
 import { schoolIds } from '../model/word-lists';
-import type { Judgement } from './judge-plan';
+import type { Judgement } from './judgement';
 
 type Weights = Readonly<Record<Axis, number>>;
 

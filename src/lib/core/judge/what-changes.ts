@@ -1,5 +1,5 @@
 import type { Finding } from '../findings/finding';
-import type { Judgement } from './judge-plan';
+import type { Judgement } from './judgement';
 
 /** A finding that comes or goes when something is changed, in its own words. */
 export interface FindingChange {

@@ -107,6 +107,13 @@ export function wantsOfAxis(axis: Axis, rig: PlacedRig): readonly boolean[] {
   return prepared[axis].map((curve) => isWanted(curve, rig));
 }
 
+/** Figures nobody can work out yet that leave the points of an axis open. */
+export function unknownsOfAxis(axis: Axis, rig: PlacedRig, record: FigureRecord): FigureId[] {
+  return prepared[axis]
+    .filter((curve) => record.states[curve.at] === unknown && isWanted(curve, rig))
+    .map(({ figure }) => figure);
+}
+
 /** Points of an axis in an angle; `undefined` when it has nothing to judge there. */
 export function scoreAxis(axis: Axis, rig: PlacedRig, record: FigureRecord): AxisScore | undefined {
   const curves = prepared[axis];

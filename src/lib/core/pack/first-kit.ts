@@ -1,6 +1,7 @@
 import { applyAct } from '../acts/apply-act';
 import { type Candidate, judgeCandidates } from '../judge/candidates';
-import { judgePlan, type Judgement } from '../judge/judge-plan';
+import { judgePlan } from '../judge/judge-plan';
+import type { Judgement } from '../judge/judgement';
 import { remediesFor } from '../judge/settle';
 import { compareKits } from '../merit/kit-merit';
 import { schools } from '../merit/schools';

@@ -9,6 +9,7 @@ import {
   type JoiningIndex
 } from '../joining/chains';
 import type { GearItem } from '../model/gear';
+import { memoOf, memoOn } from '../memo';
 import { meet, meetsAny } from '../model/mating';
 import {
   type Connection,
@@ -17,15 +18,11 @@ import {
   isMissingPort
 } from './connection';
 import { connectionsOf } from './connections';
-import type { KeptOfKit, Kit } from './kit';
+import type { Kit } from './kit';
 import type { PlacedRig } from './placed-rig';
 
 /** Pieces of the bag that can stand between two ports, one entry a piece. */
-export function joiningPartsOfKit(kit: Kit): readonly JoiningPart[] {
-  return (kit.kept.pieces ??= findPieces(kit));
-}
-
-function findPieces(kit: Kit): JoiningPart[] {
+export const joiningPartsOfKit = memoOn((kit: Kit): readonly JoiningPart[] => {
   const pieces: JoiningPart[] = [];
   for (const { gear, line } of kit.parts) {
     if (joiningEnds(gear).length === 0) continue;
@@ -33,28 +30,27 @@ function findPieces(kit: Kit): JoiningPart[] {
       pieces.push({ gear, costMinor: 0, lineId: `${line.id}#${piece}` });
   }
   return pieces;
-}
+});
 
-function kitIndex(kit: Kit): JoiningIndex {
-  return (kit.kept.index ??= indexBag(joiningPartsOfKit(kit)));
-}
+const kitIndex = memoOn((kit: Kit): JoiningIndex => indexBag(joiningPartsOfKit(kit)));
 
 /** Parts of the bag that lead from one end to another. */
-function passagesOf(kit: Kit): NonNullable<KeptOfKit['passages']> {
-  return (kit.kept.passages ??= kit.parts
+const passagesOf = memoOn((kit: Kit) =>
+  kit.parts
     .map(({ gear }) => ({ gear, ends: joiningEnds(gear) }))
-    .filter(({ ends }) => ends.length > 1));
-}
+    .filter(({ ends }) => ends.length > 1)
+);
 
-const partsByShelf = new WeakMap<readonly GearItem[], Map<string, readonly JoiningPart[]>>();
+const joiningPartsByCurrency = memoOf(
+  (_items: readonly GearItem[]) => new Map<string, readonly JoiningPart[]>()
+);
 
 /** Shelf parts that can stand between two ports, at their likely new price in a currency. */
 export function joiningPartsOfShelf(
   items: readonly GearItem[],
   currency: string
 ): readonly JoiningPart[] {
-  let byCurrency = partsByShelf.get(items);
-  if (!byCurrency) partsByShelf.set(items, (byCurrency = new Map()));
+  const byCurrency = joiningPartsByCurrency(items);
   let parts = byCurrency.get(currency);
   if (!parts) {
     parts = items
@@ -74,12 +70,20 @@ export function chainInBag({ fromPorts, toPorts, limit }: Connection, kit: Kit):
 
 /** True when the bag closes a connection. Directly or with one piece is looked at first: it is nearly always so. */
 export function isClosedInBag(connection: Connection, kit: Kit): boolean {
-  if (connection.inBag !== kit) {
-    connection.isClosed = closes(kit, connection);
-    connection.inBag = kit;
+  const last = lastClosing(connection);
+  if (last.kit !== kit) {
+    last.isClosed = closes(kit, connection);
+    last.kit = kit;
   }
-  return connection.isClosed;
+  return last.isClosed;
 }
+/** The kit that was last looked through, for a connection may outlive the kit it was found in. */
+const lastClosing = memoOn(
+  (_connection: Connection): { kit: Kit | undefined; isClosed: boolean } => ({
+    kit: undefined,
+    isClosed: false
+  })
+);
 
 function closes(kit: Kit, connection: Connection): boolean {
   const { fromPorts, toPorts, limit } = connection;
@@ -130,13 +134,7 @@ export function whyOpen(connection: Connection, kit: Kit): string {
   return limited ?? `nothing in the kit leads from ${connectionWords(connection)}`;
 }
 
-const indexByShelf = new WeakMap<readonly JoiningPart[], JoiningIndex>();
-
-function shelfIndex(parts: readonly JoiningPart[]): JoiningIndex {
-  let index = indexByShelf.get(parts);
-  if (!index) indexByShelf.set(parts, (index = indexJoiningParts(parts)));
-  return index;
-}
+const shelfIndex = memoOf((parts: readonly JoiningPart[]) => indexJoiningParts(parts));
 
 /** The cheapest way to close a connection with what lies in the kit and on the shelf. */
 export function cheapestClosing(

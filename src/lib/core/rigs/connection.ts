@@ -2,7 +2,8 @@ import type { ChainLimit } from '../joining/chains';
 import { portWords } from '../joining/chains';
 import { fullName } from '../model/gear';
 import type { Port, PortRole } from '../model/ports';
-import type { Kit, KitPart } from './kit';
+import { freshMemory, type Remembering } from '../memo';
+import type { KitPart } from './kit';
 
 /** What a connection is for; decides which finding speaks when it stays open. */
 export type ConnectionPurpose =
@@ -19,7 +20,7 @@ export type ConnectionPurpose =
   | 'files into computer';
 
 /** Two parts of an angle that have to meet, each by any of its ports for it. */
-export interface Connection {
+export interface Connection extends Remembering {
   purpose: ConnectionPurpose;
   from: KitPart;
   /** Left out where the chain itself brings what is at its end: a source of power, a card, a computer. */
@@ -32,9 +33,6 @@ export interface Connection {
   /** The same if every lead were long enough, and how long they have to be together. */
   withoutLength: ChainLimit | undefined;
   lengthNeededM: number | undefined;
-  /** The bag that was last looked in, and whether it closes it; see `isClosedInBag`. */
-  inBag: Kit | undefined;
-  isClosed: boolean;
 }
 
 /** A connection nobody has looked for in a bag yet. */
@@ -56,8 +54,7 @@ export function connect(
     limit,
     withoutLength: byLength?.withoutLength,
     lengthNeededM: byLength?.lengthNeededM,
-    inBag: undefined,
-    isClosed: false
+    memory: freshMemory()
   };
 }
 

@@ -1,10 +1,11 @@
 import type { ChainLimit } from '../joining/chains';
 import { fullName, type GearItem } from '../model/gear';
+import { memoOn } from '../memo';
 import { meetsAny } from '../model/mating';
 import { portsFor } from '../model/ports-by-role';
 import type { Port, PortRole } from '../model/ports';
 import { connect, type Connection, type ConnectionPurpose, type MissingPort } from './connection';
-import { type KitPart, lampStandOf } from './kit';
+import { type Kit, type KitPart, lampStandOf } from './kit';
 import type { PlacedRig } from './placed-rig';
 import { supplyConnections } from './supply-connections';
 
@@ -69,9 +70,18 @@ function bearing({ massG }: GearItem): ChainLimit {
   };
 }
 
+interface Joint {
+  purpose: ConnectionPurpose;
+  from: KitPart;
+  to: KitPart;
+  need: Connection | MissingPort;
+}
+/** Joints between two parts of a kit found so far. */
+const jointsOf = memoOn((_kit: Kit): Joint[] => []);
+
 /** A joint of two parts of the kit; found once, for most are the same in every scene. */
 function between(
-  { kit: { kept } }: PlacedRig,
+  { kit }: PlacedRig,
   purpose: ConnectionPurpose,
   from: KitPart,
   fromRole: PortRole,
@@ -79,10 +89,11 @@ function between(
   toRole: PortRole,
   limit: (from: GearItem) => ChainLimit = anything
 ): Connection | MissingPort {
-  for (const one of kept.joints)
+  const joints = jointsOf(kit);
+  for (const one of joints)
     if (one.from === from && one.to === to && one.purpose === purpose) return one.need;
   const need = joint(purpose, from, fromRole, to, toRole, limit(from.gear));
-  kept.joints.push({ purpose, from, to, need });
+  joints.push({ purpose, from, to, need });
   return need;
 }
 
@@ -118,11 +129,7 @@ function directFirst(ports: readonly Port[], others: readonly Port[]): readonly 
 }
 
 /** Every pair of ports an angle needs joined, in the order one puts a rig together. */
-export function connectionsOf(rig: PlacedRig): readonly (Connection | MissingPort)[] {
-  return (rig.kept.connections ??= findConnections(rig));
-}
-
-function findConnections(rig: PlacedRig): (Connection | MissingPort)[] {
+export const connectionsOf = memoOn((rig: PlacedRig): readonly (Connection | MissingPort)[] => {
   const list: (Connection | MissingPort)[] = [];
   const { body, mic, kit } = rig;
   const lensPart = rig.lens && !rig.lens.builtIn ? kit.byLine(rig.lens.lineId) : undefined;
@@ -153,4 +160,4 @@ function findConnections(rig: PlacedRig): (Connection | MissingPort)[] {
     list.push(between(rig, 'lamp held', rig.keyLamp.part, 'stands', stand, 'carries', bearing));
   for (const need of supplyConnections(rig)) list.push(need);
   return list;
-}
+});

@@ -2,12 +2,8 @@ import { type GearItem, type GearKind, gearKindNames, type GearOf } from '../mod
 import type { Plan, PlanLine } from '../model/plan';
 import type { Shelf } from '../model/shelf';
 import { isInKit } from '../money/statement';
-import type { JoiningPart } from '../joining/chain';
-import type { JoiningIndex } from '../joining/chains';
-import type { BodyGear, SupportGear } from '../model/gear';
-import type { Port } from '../model/ports';
-import type { UsedLens } from './placed-rig';
-import type { Connection, ConnectionPurpose, MissingPort } from './connection';
+import { freshMemory, memoOn, type Remembering } from '../memo';
+import type { SupportGear } from '../model/gear';
 
 /** A part of the kit: the line it was chosen by and the thing itself. */
 export interface KitPart<G extends GearItem = GearItem> {
@@ -16,48 +12,11 @@ export interface KitPart<G extends GearItem = GearItem> {
 }
 
 /** What is in the kit on the day, sorted by kind. */
-export interface Kit {
+export interface Kit extends Remembering {
   readonly parts: readonly KitPart[];
   of<K extends GearKind>(kind: K): readonly KitPart<GearOf<K>>[];
   byLine(lineId: string | undefined): KitPart | undefined;
-  readonly kept: KeptOfKit;
 }
-
-/** What a kit keeps once it was found, for all angles of all scenes ask it the same. */
-export interface KeptOfKit {
-  /** Pieces that can stand between two ports, one entry a piece, and the same by the ends they take in. */
-  pieces: undefined | readonly JoiningPart[];
-  index: JoiningIndex | undefined;
-  /** Parts that lead from one end to another. */
-  passages: readonly { gear: GearItem; ends: readonly Port[] }[] | undefined;
-  /** See `lampStandOf`; null where there is none. */
-  lampStand: KitPart<SupportGear> | null | undefined;
-  /** Joints between two parts of it. */
-  readonly joints: {
-    purpose: ConnectionPurpose;
-    from: KitPart;
-    to: KitPart;
-    need: Connection | MissingPort;
-  }[];
-  /** Lenses as angles use them: the one a body cannot take off, or those that come off. */
-  readonly lenses: { body: KitPart<BodyGear> | undefined; list: readonly UsedLens[] }[];
-  /** Power for a body. */
-  readonly supplies: {
-    body: KitPart<BodyGear> | undefined;
-    hasSocket: boolean;
-    list: readonly Connection[];
-  }[];
-}
-
-export const nothingKept = (): KeptOfKit => ({
-  pieces: undefined,
-  index: undefined,
-  passages: undefined,
-  lampStand: undefined,
-  joints: [],
-  lenses: [],
-  supplies: []
-});
 
 const none: readonly never[] = [];
 
@@ -83,7 +42,7 @@ export function makeKit(plan: Plan, shelf: Shelf): Kit {
 }
 
 class PackedKit implements Kit {
-  readonly kept = nothingKept();
+  readonly memory = freshMemory();
 
   constructor(
     readonly parts: readonly KitPart[],
@@ -102,16 +61,13 @@ class PackedKit implements Kit {
 }
 
 /** The stand the key lamp stands on: the strongest of the bag. */
-export function lampStandOf(kit: Kit): KitPart<SupportGear> | undefined {
-  const { kept } = kit;
-  if (kept.lampStand !== undefined) return kept.lampStand ?? undefined;
+export const lampStandOf = memoOn((kit: Kit): KitPart<SupportGear> | undefined => {
   let best: KitPart<SupportGear> | undefined;
   for (const part of kit.of('support'))
     if (part.gear.form === 'light stand')
       if ((part.gear.payloadKg ?? 0) > (best?.gear.payloadKg ?? -1)) best = part;
-  kept.lampStand = best ?? null;
   return best;
-}
+});
 
 /** Pieces of some parts, quantities counted. */
 export function piecesOf(parts: readonly KitPart[]): number {

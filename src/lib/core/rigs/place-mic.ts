@@ -59,21 +59,21 @@ export function micPlacesFor(kit: Kit, scene: Scene, mic: MicrophoneGear): MicPl
   );
 }
 
-/** The microphone of the bag that hears best here, and where; what the person has said stands. */
+/** The microphone of the bag that hears best here, and where; what the person has overrides stands. */
 export function placeMic(
   kit: Kit,
   scene: Scene,
   angle: Angle,
-  said: Rig | undefined,
+  overrides: Rig | undefined,
   body: PlacedRig['body']
 ) {
   if (scene.voice === 'none') return { mic: undefined, micPlace: undefined };
   let best: { mic: KitPart<MicrophoneGear>; micPlace: MicPlace; worth: number } | undefined;
   for (const mic of kit.of('microphone')) {
-    if (said?.micLineId !== undefined && mic.line.id !== said.micLineId) continue;
+    if (overrides?.micLineId !== undefined && mic.line.id !== overrides.micLineId) continue;
     const { cover } = coverFor(kit, mic.gear);
     for (const place of micPlacesFor(kit, scene, mic.gear)) {
-      if (said?.micPlace !== undefined && place !== said.micPlace) continue;
+      if (overrides?.micPlace !== undefined && place !== overrides.micPlace) continue;
       let worth = roughSpeechToNoise(scene, angle, mic.gear, place, cover);
       // The side arm sounds the same and keeps a flip-up screen in view.
       if (place === 'side arm' && body?.gear.screen === 'flips up') worth += 0.1;

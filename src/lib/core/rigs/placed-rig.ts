@@ -1,8 +1,6 @@
 import type { LampGear } from '../model/gear';
 import type {
   BodyGear,
-  CardGear,
-  BatteryGear,
   FilterGear,
   HeadGear,
   MicrophoneGear,
@@ -15,7 +13,7 @@ import type { Windscreen } from '../model/gear/microphone';
 import type { MicPlace, Rig } from '../model/plan';
 import type { Project } from '../model/project';
 import type { Angle, Scene } from '../model/scene';
-import type { Connection, MissingPort } from './connection';
+import type { Remembering } from '../memo';
 import type { Kit, KitPart } from './kit';
 
 /** A lens as an angle uses it, whether it comes off or not. */
@@ -43,11 +41,12 @@ export interface PlacedLamp {
 export type RigProject = Omit<Project, 'plans' | 'activePlanId' | 'ownGear' | 'ignored'>;
 
 /** One angle with every part in its place: what the figures are computed from. */
-export interface PlacedRig {
+export interface PlacedRig extends Remembering {
   project: RigProject;
   scene: Scene;
   angle: Angle;
-  said: Rig | undefined;
+  /** What the person has fixed for this angle; the rest is placed. */
+  overrides: Rig | undefined;
   /** Place among the angles of its scene; sound belongs to the first. */
   index: number;
   kit: Kit;
@@ -72,43 +71,15 @@ export interface PlacedRig {
   /** The filter screws on, itself or through rings of the kit. */
   filterFits: boolean;
   hasSocket: boolean;
-  readonly kept: KeptOfRig;
 }
 
-/** What a rig keeps once it was found, for many rows ask the same. */
-export interface KeptOfRig {
-  /** See `connectionsOf`. */
-  connections: readonly (Connection | MissingPort)[] | undefined;
-  /** See `partsOnHead`, `partsOnSupport` and `partsOfScene`. */
-  onHead: readonly KitPart[] | undefined;
-  onSupport: readonly KitPart[] | undefined;
-  ofScene: readonly KitPart[] | undefined;
-  /** See `cardsFor`, `batteriesFor` and `batterySupplies`. */
-  cards: readonly KitPart<CardGear>[] | undefined;
-  batteries: readonly KitPart<BatteryGear>[] | undefined;
-  batterySupplies: readonly BatterySupply[] | undefined;
-}
-
-export const nothingFound = (): KeptOfRig => ({
-  connections: undefined,
-  onHead: undefined,
-  onSupport: undefined,
-  ofScene: undefined,
-  cards: undefined,
-  batteries: undefined,
-  batterySupplies: undefined
-});
-
-/** Cells of one kind that go into a body. */
+/** Batteries of one kind that go into a body. */
 export interface BatterySupply {
   /** Undefined where nobody has stated it. */
   wh: number | undefined;
   health: number;
   pieces: number;
 }
-
-/** Parts that earlier angles of the scene hold already: two at once need two. */
-export type Taken = Map<string, number>;
 
 /** The voice is recorded once, with the first angle. */
 export function hearsVoice(rig: Pick<PlacedRig, 'scene' | 'index'>): boolean {

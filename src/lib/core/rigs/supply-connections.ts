@@ -3,10 +3,11 @@ import { COMPUTER, ENERGY, joiningEnds, RECORDING, USB_C } from '../joining/ends
 import { fullName, type GearItem, type GearOf } from '../model/gear';
 import type { Port } from '../model/ports';
 import { portsFor } from '../model/ports-by-role';
+import { memoOf, memoOn } from '../memo';
 import { meet } from '../model/mating';
 import { bankWattsNeeded } from '../relations/power/bank';
 import { connect, type Connection } from './connection';
-import type { KitPart } from './kit';
+import type { Kit, KitPart } from './kit';
 import type { PlacedRig } from './placed-rig';
 
 const powerSocket = (type: string): Port => ({
@@ -16,16 +17,8 @@ const powerSocket = (type: string): Port => ({
   role: 'power'
 });
 
-const inletsByGear = new WeakMap<GearItem, readonly Port[]>();
-
 /** Where a part takes its power in, apart from a battery that cannot be taken out. */
-export function powerInlets(gear: GearItem): readonly Port[] {
-  let inlets = inletsByGear.get(gear);
-  if (!inlets) inletsByGear.set(gear, (inlets = findPowerInlets(gear)));
-  return inlets;
-}
-
-function findPowerInlets(gear: GearItem): Port[] {
+export const powerInlets = memoOf((gear: GearItem): readonly Port[] => {
   const inlets = portsFor(gear, 'power');
   const batteryType = 'batteryType' in gear ? gear.batteryType : undefined;
   const drinks =
@@ -35,7 +28,7 @@ function findPowerInlets(gear: GearItem): Port[] {
     ...(gear.kind === 'body' && gear.runsFromUsb === true ? [powerSocket(USB_C)] : []),
     ...inlets
   ];
-}
+});
 
 /** Every source and lead on the way gives the watts; one that states none is not trusted with them. */
 function wattsLimit(consumer: GearItem, drawW: number | undefined, hasSocket: boolean): ChainLimit {
@@ -80,23 +73,26 @@ function intoBodyLimit(source: GearItem, body: GearOf<'body'>, hasSocket: boolea
 }
 
 /** The ends a source gives power by, apart from the energy it ends in. */
-function outletsOf(source: GearItem): readonly Port[] {
-  let outlets = outletsByGear.get(source);
-  if (!outlets) {
-    outlets = joiningEnds(source).filter((port) => port.type !== ENERGY.type);
-    outletsByGear.set(source, outlets);
-  }
-  return outlets;
+const outletsOf = memoOf((source: GearItem): readonly Port[] =>
+  joiningEnds(source).filter((port) => port.type !== ENERGY.type)
+);
+
+interface Supply {
+  body: KitPart;
+  hasSocket: boolean;
+  list: readonly Connection[];
 }
-const outletsByGear = new WeakMap<GearItem, readonly Port[]>();
+/** Power for bodies of a kit found so far. */
+const suppliesOf = memoOn((_kit: Kit): Supply[] => []);
 
 type Supplied = Pick<PlacedRig, 'kit' | 'body' | 'hasSocket'>;
 
 /** Power that has to arrive in the body, from each bank and block of the kit that is meant for it. */
 export function bodyPowerConnections({ kit, body, hasSocket }: Supplied): readonly Connection[] {
   if (!body) return none;
-  for (const kept of kit.kept.supplies)
-    if (kept.body === body && kept.hasSocket === hasSocket) return kept.list;
+  const supplies = suppliesOf(kit);
+  for (const supply of supplies)
+    if (supply.body === body && supply.hasSocket === hasSocket) return supply.list;
   const list: Connection[] = [];
   const inlets = powerInlets(body.gear);
   const from = (source: KitPart): void => {
@@ -111,7 +107,7 @@ export function bodyPowerConnections({ kit, body, hasSocket }: Supplied): readon
     kit.of('power bank').forEach(from);
     if (hasSocket) kit.of('mains adapter').forEach(from);
   }
-  kit.kept.supplies.push({ body, hasSocket, list });
+  supplies.push({ body, hasSocket, list });
   return list;
 }
 const none: readonly never[] = [];

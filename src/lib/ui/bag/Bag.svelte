@@ -1,8 +1,8 @@
 <script lang="ts">
   import { massWords, minutesWords } from '../../core/figures/figure-words';
   import { figureOf } from '../../core/figures/record';
-  import type { AngleJudgement } from '../../core/judge/begun-judgement';
-  import type { Judgement } from '../../core/judge/judge-plan';
+  import type { AngleJudgement } from '../../core/judge/incremental';
+  import type { Judgement } from '../../core/judge/judgement';
   import { schools } from '../../core/merit/schools';
   import type { Pocket } from '../../core/model/pocket';
   import type { Project } from '../../core/model/project';

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { figureOf } from '../../core/figures/record';
   import { minutesWords } from '../../core/figures/figure-words';
-  import type { AngleJudgement } from '../../core/judge/begun-judgement';
+  import type { AngleJudgement } from '../../core/judge/incremental';
 
   /** What a body must do for someone alone, each yes, no or unsaid. */
   const { angle }: { angle: AngleJudgement } = $props();

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { figureOf } from '../../core/figures/record';
-  import type { AngleJudgement } from '../../core/judge/begun-judgement';
+  import type { AngleJudgement } from '../../core/judge/incremental';
 
   /** The picture through the lens, from the same figures: size of a head, softness behind. */
   const { angle, width = 128 }: { angle: AngleJudgement; width?: number } = $props();

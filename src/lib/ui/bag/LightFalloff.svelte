@@ -2,7 +2,7 @@
   import { scaleLinear, scaleLog } from 'd3-scale';
   import { line } from 'd3-shape';
   import { figureOf } from '../../core/figures/record';
-  import type { AngleJudgement } from '../../core/judge/begun-judgement';
+  import type { AngleJudgement } from '../../core/judge/incremental';
   import { lampIlluminanceLx } from '../../core/relations/lighting/lamp-illuminance';
 
   /** How the key lamp falls off with distance, where it stands, and what the picture wants. */

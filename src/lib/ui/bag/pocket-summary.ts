@@ -1,5 +1,5 @@
-import type { AngleJudgement } from '../../core/judge/begun-judgement';
-import type { Judgement } from '../../core/judge/judge-plan';
+import type { AngleJudgement } from '../../core/judge/incremental';
+import type { Judgement } from '../../core/judge/judgement';
 import { figureWords, lengthWords, massWords, minutesWords } from '../../core/figures/figure-words';
 import { figureOf } from '../../core/figures/record';
 import type { Pocket } from '../../core/model/pocket';

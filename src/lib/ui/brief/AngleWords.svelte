@@ -3,7 +3,7 @@
   import type { Project } from '../../core/model/project';
   import type { Angle, Scene } from '../../core/model/scene';
   import { distanceForSizeM } from '../../core/relations/optics/picture-size';
-  import { framedSize } from '../../core/rigs/place-rig';
+  import { framedSize } from '../../core/rigs/framed-size';
   import Choice from './Choice.svelte';
   import Measure from './Measure.svelte';
   import { framingWords, placeWords } from './scene-vocabulary';

@@ -2,7 +2,7 @@
   import { KG_PER_POUND } from '../../core/model/imperial';
   import { Checkbox, NumberInput, Select, SelectItem, TextInput } from 'carbon-components-svelte';
   import type { Act } from '../../core/acts/act';
-  import type { Judgement } from '../../core/judge/judge-plan';
+  import type { Judgement } from '../../core/judge/judgement';
   import { fullName } from '../../core/model/gear';
   import type { OwnRules, Project } from '../../core/model/project';
   import { formatMoney, minorPerMajor } from '../../core/money/format';

@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Act } from '../../core/acts/act';
   import { figureOf } from '../../core/figures/record';
-  import type { AngleJudgement } from '../../core/judge/begun-judgement';
+  import type { AngleJudgement } from '../../core/judge/incremental';
   import type { Project } from '../../core/model/project';
   import type { Scene } from '../../core/model/scene';
   import SceneSentence from './SceneSentence.svelte';

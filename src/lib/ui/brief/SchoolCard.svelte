@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Act } from '../../core/acts/act';
-  import { judgePlan, type Judgement } from '../../core/judge/judge-plan';
+  import { judgePlan } from '../../core/judge/judge-plan';
+  import type { Judgement } from '../../core/judge/judgement';
   import { verdictsUnderSchools } from '../../core/judge/verdicts';
   import { axes } from '../../core/merit/axis-curves';
   import { schools, weightsOf } from '../../core/merit/schools';

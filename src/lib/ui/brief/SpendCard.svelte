@@ -1,7 +1,7 @@
 <script lang="ts">
   import { NumberInput } from 'carbon-components-svelte';
   import type { Act } from '../../core/acts/act';
-  import type { Judgement } from '../../core/judge/judge-plan';
+  import type { Judgement } from '../../core/judge/judgement';
   import { schools } from '../../core/merit/schools';
   import { pockets } from '../../core/model/pocket';
   import type { Project } from '../../core/model/project';

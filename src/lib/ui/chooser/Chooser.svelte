@@ -3,7 +3,7 @@
   import { Button, SkeletonText } from 'carbon-components-svelte';
   import { untrack } from 'svelte';
   import type { Candidate } from '../../core/judge/candidates';
-  import type { Judgement } from '../../core/judge/judge-plan';
+  import type { Judgement } from '../../core/judge/judgement';
   import { fullName } from '../../core/model/gear';
   import { type Pocket } from '../../core/model/pocket';
   import type { Project } from '../../core/model/project';

@@ -2,7 +2,8 @@
   import { Button } from 'carbon-components-svelte';
   import type { Candidate } from '../../core/judge/candidates';
   import { ActError, applyAct } from '../../core/acts/apply-act';
-  import { judgePlan, type Judgement } from '../../core/judge/judge-plan';
+  import { judgePlan } from '../../core/judge/judge-plan';
+  import type { Judgement } from '../../core/judge/judgement';
   import { weightRanges } from '../../core/judge/verdicts';
   import { compareKits } from '../../core/merit/kit-merit';
   import { weightsOf } from '../../core/merit/schools';

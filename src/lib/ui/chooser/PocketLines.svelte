@@ -2,7 +2,7 @@
   import type { Act } from '../../core/acts/act';
   import { usableInScene, useInScene } from '../../core/acts/use-in-scene';
   import type { Scene } from '../../core/model/scene';
-  import type { Judgement } from '../../core/judge/judge-plan';
+  import type { Judgement } from '../../core/judge/judgement';
   import { fullName } from '../../core/model/gear';
   import type { Pocket } from '../../core/model/pocket';
   import { formatMoney } from '../../core/money/format';

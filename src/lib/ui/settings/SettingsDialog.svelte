@@ -1,6 +1,6 @@
 <script lang="ts">
   import { Modal } from 'carbon-components-svelte';
-  import type { AngleJudgement } from '../../core/judge/begun-judgement';
+  import type { AngleJudgement } from '../../core/judge/incremental';
   import { settingsOf } from '../../core/judge/settings';
   import { whyOf } from '../../core/figures/why';
   import type { UnitSystem } from '../../core/model/project';

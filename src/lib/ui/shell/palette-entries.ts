@@ -1,7 +1,7 @@
 import { isQuestion } from '../../core/findings/finding-codes';
 import type { Act } from '../../core/acts/act';
 import type { Remedy } from '../../core/judge/settle';
-import type { Judgement } from '../../core/judge/judge-plan';
+import type { Judgement } from '../../core/judge/judgement';
 import { newLine } from '../../core/findings/part-candidates';
 import { fullName, gearKinds, pocketOf } from '../../core/model/gear';
 import type { Project } from '../../core/model/project';

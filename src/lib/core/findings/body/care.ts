@@ -1,12 +1,10 @@
 import { hasUse } from '../../figures/heat-rows';
-import { figureAt } from '../../figures/record';
-import { figureIndex } from '../../figures/table';
 import { fullName } from '../../model/gear';
 import { chainInBag } from '../../rigs/closings';
 import { isMissingPort } from '../../rigs/connection';
 import { connectionsOf } from '../../rigs/connections';
 import type { PlacedRig } from '../../rigs/placed-rig';
-import type { AngleFindingRow } from '../finding';
+import { figureRow, rigRow, type AngleFindingRow } from '../finding';
 import { addOne, cheapestOf, setRig, swapTo } from '../part-candidates';
 
 /** The pieces that let weather in: an adapter without seals, or the open flap of a plug. */
@@ -26,12 +24,10 @@ function openPlaces(rig: PlacedRig): string[] {
 
 /** B10, B12, B13. */
 export const careFindings: readonly AngleFindingRow[] = [
-  {
+  rigRow({
     code: 'B10',
     family: 'body',
-    scope: 'angle',
     about: 'loose rings rattle near the microphone',
-    reads: [],
     judge: (rig) => {
       if (
         rig.body?.gear.looseRings !== true ||
@@ -52,15 +48,14 @@ export const careFindings: readonly AngleFindingRow[] = [
     propose: (context) => [
       addOne(context, 'small item', (gear) => gear.use === 'ties' || gear.use === 'tape')
     ]
-  },
-  {
+  }),
+  figureRow({
     code: 'B12',
     family: 'body',
-    scope: 'angle',
     about: 'weather gets in through the body, an adapter or an open flap',
     reads: ['weatherCover'],
-    judge: (rig, record) => {
-      const covered = figureAt(record, figureIndex.weatherCover);
+    judge: (rig, figures) => {
+      const covered = figures.weatherCover;
       if (covered === undefined) return undefined;
       const places = covered === 1 ? openPlaces(rig) : [];
       if (covered === 1 && places.length === 0) return undefined;
@@ -109,13 +104,11 @@ export const careFindings: readonly AngleFindingRow[] = [
         }
       }
     ]
-  },
-  {
+  }),
+  rigRow({
     code: 'B13',
     family: 'body',
-    scope: 'angle',
     about: 'a phone: calls interrupt the take',
-    reads: [],
     judge: (rig) => {
       if (rig.body?.gear.form !== 'phone') return undefined;
       return {
@@ -130,5 +123,5 @@ export const careFindings: readonly AngleFindingRow[] = [
     propose: (context) => [
       swapTo(context, 'body', context.rig.body!.line.id, (gear) => gear.form !== 'phone')
     ]
-  }
+  })
 ];

@@ -1,23 +1,16 @@
-import { figureAt } from '../../figures/record';
-import { figureIndex } from '../../figures/table';
 import { fullName } from '../../model/gear';
-import type { AngleFindingRow } from '../finding';
+import { figureRow, type AngleFindingRow } from '../finding';
 import { cheapestOf, swapFor } from '../part-candidates';
 
 /** B6. */
 export const bodyFocusFindings: readonly AngleFindingRow[] = [
-  {
+  figureRow({
     code: 'B6',
     family: 'body',
-    scope: 'angle',
     about: 'no face-following, or it is lost in this mode',
-    reads: [],
-    judge: (rig, record) => {
-      if (
-        !rig.body ||
-        rig.mode?.faceFocus !== false ||
-        figureAt(record, figureIndex.faceInPicture) === undefined
-      )
+    reads: ['faceInPicture'],
+    judge: (rig, figures) => {
+      if (!rig.body || rig.mode?.faceFocus !== false || figures.faceInPicture === undefined)
         return undefined;
       return {
         severity: 'warn',
@@ -51,5 +44,5 @@ export const bodyFocusFindings: readonly AngleFindingRow[] = [
         }
       ];
     }
-  }
+  })
 ];

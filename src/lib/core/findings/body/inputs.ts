@@ -3,7 +3,7 @@ import { isClosedInBag, whyOpen } from '../../rigs/closings';
 import { isMissingPort } from '../../rigs/connection';
 import { connectionsOf } from '../../rigs/connections';
 import { chainProposals } from '../chain-proposals';
-import type { AngleFindingRow } from '../finding';
+import { rigRow, type AngleFindingRow } from '../finding';
 import { cheapestOf, swapFor } from '../part-candidates';
 import { sentence } from '../sentence';
 import { shortCable } from '../sound/placement';
@@ -11,12 +11,10 @@ import { bodyLine } from './body-line';
 
 /** B3. */
 export const inputsFindings: readonly AngleFindingRow[] = [
-  {
+  rigRow({
     code: 'B3',
     family: 'body',
-    scope: 'angle',
     about: 'no way in for the microphone, or the plug differs',
-    reads: [],
     judge: (rig) => {
       const need = connectionsOf(rig).find(({ purpose }) => purpose === 'microphone into body');
       if (!need || !rig.mic) return undefined;
@@ -60,5 +58,5 @@ export const inputsFindings: readonly AngleFindingRow[] = [
         }
       ];
     }
-  }
+  })
 ];

@@ -3,19 +3,17 @@ import { isClosedInBag, whyOpen } from '../../rigs/closings';
 import { isMissingPort } from '../../rigs/connection';
 import { connectionsOf } from '../../rigs/connections';
 import { chainProposals } from '../chain-proposals';
-import type { AngleFindingRow } from '../finding';
+import { rigRow, type AngleFindingRow } from '../finding';
 import { cheapestOf, swapFor } from '../part-candidates';
 import { sentence } from '../sentence';
 import { bodyLine } from './body-line';
 
 /** B5. */
 export const livePictureFindings: readonly AngleFindingRow[] = [
-  {
+  rigRow({
     code: 'B5',
     family: 'body',
-    scope: 'angle',
     about: 'no live picture',
-    reads: [],
     judge: (rig) => {
       const unjoined = connectionsOf(rig).find(
         (need) =>
@@ -92,5 +90,5 @@ export const livePictureFindings: readonly AngleFindingRow[] = [
         }
       ];
     }
-  }
+  })
 ];

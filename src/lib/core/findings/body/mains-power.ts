@@ -1,6 +1,6 @@
 import { minutesWords } from '../../figures/figure-words';
 import { fullName } from '../../model/gear';
-import type { AngleFindingRow } from '../finding';
+import { rigRow, type AngleFindingRow } from '../finding';
 import { cheapestOf, swapFor } from '../part-candidates';
 
 /** Takes from here on are a session: nobody wants to count batteries in them. */
@@ -8,12 +8,10 @@ const SESSION_MIN = 45;
 
 /** B7. */
 export const mainsPowerFindings: readonly AngleFindingRow[] = [
-  {
+  rigRow({
     code: 'B7',
     family: 'body',
-    scope: 'angle',
     about: 'no way to run from mains for long sessions',
-    reads: [],
     judge: (rig) => {
       const { body, scene } = rig;
       if (
@@ -47,5 +45,5 @@ export const mainsPowerFindings: readonly AngleFindingRow[] = [
         act: swapFor(rig.body!.line.id)
       }
     ]
-  }
+  })
 ];

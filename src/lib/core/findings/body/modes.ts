@@ -1,6 +1,6 @@
 import { figureWords } from '../../figures/figure-words';
 import { fullName } from '../../model/gear';
-import type { AngleFindingRow } from '../finding';
+import { rigRow, type AngleFindingRow } from '../finding';
 import { cheapestOf, setRig, swapFor } from '../part-candidates';
 import { bodyLine } from './body-line';
 
@@ -9,14 +9,12 @@ const stopsBetween = (high: number, low: number) => Math.log2(high / low);
 
 /** B14, B8. */
 export const modesFindings: readonly AngleFindingRow[] = [
-  {
+  rigRow({
     code: 'B14',
     family: 'body',
-    scope: 'angle',
     about: 'a flat picture raises the base ISO and needs grading',
-    reads: [],
     judge: (rig) => {
-      const profile = rig.body?.gear.profiles?.find(({ name }) => name === rig.said?.profile);
+      const profile = rig.body?.gear.profiles?.find(({ name }) => name === rig.overrides?.profile);
       const base = rig.body?.gear.baseIso;
       if (profile?.flat !== true || base === undefined) return undefined;
       const stops = Math.max(0, stopsBetween(profile.baseIso, base));
@@ -41,13 +39,11 @@ export const modesFindings: readonly AngleFindingRow[] = [
         }
       ];
     }
-  },
-  {
+  }),
+  rigRow({
     code: 'B8',
     family: 'body',
-    scope: 'angle',
     about: 'the wanted mode is missing',
-    reads: [],
     judge: (rig) => {
       const { mode, scene } = rig;
       if (!mode || (mode.pixelsAcross >= scene.pixelsAcross && mode.fps === scene.fps))
@@ -86,5 +82,5 @@ export const modesFindings: readonly AngleFindingRow[] = [
         }
       ];
     }
-  }
+  })
 ];

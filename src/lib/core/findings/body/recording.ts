@@ -1,11 +1,9 @@
 import { figureWords, minutesWords } from '../../figures/figure-words';
 import { cageFor, hasUse, heatEnds } from '../../figures/heat-rows';
-import { figureAt } from '../../figures/record';
-import { figureIndex } from '../../figures/table';
 import { fullName } from '../../model/gear';
 import { heatRelief } from '../../relations/power/heat';
 import type { PlacedRig } from '../../rigs/placed-rig';
-import type { AngleFindingRow } from '../finding';
+import { figureRow, type AngleFindingRow } from '../finding';
 import { addOne, swapTo } from '../part-candidates';
 import { bodyLine } from './body-line';
 
@@ -16,22 +14,28 @@ function leftToRelieve(rig: PlacedRig): number {
 
 /** B15, B4. */
 export const recordingFindings: readonly AngleFindingRow[] = [
-  {
+  figureRow({
     code: 'B15',
     family: 'body',
-    scope: 'angle',
     about: 'heat relief would carry the take',
-    reads: ['heatMinutes'],
-    judge: (rig, record) => {
-      const minutes = figureAt(record, figureIndex.heatMinutes);
-      const take = figureAt(record, figureIndex.longestTake)!;
+    reads: [
+      'heatMinutes',
+      'longestTake',
+      'heatAt20',
+      'heatRelief',
+      'temperature',
+      'heatMinutesMost'
+    ],
+    judge: (rig, figures) => {
+      const minutes = figures.heatMinutes;
+      const take = figures.longestTake!;
       if (minutes === undefined || minutes >= take) return undefined;
       const relieved = Math.min(
         ...heatEnds(
-          figureAt(record, figureIndex.heatAt20)!,
-          figureAt(record, figureIndex.heatRelief)! * leftToRelieve(rig),
+          figures.heatAt20!,
+          figures.heatRelief! * leftToRelieve(rig),
           1,
-          figureAt(record, figureIndex.temperature)!
+          figures.temperature!
         )
       );
       if (relieved < take) return undefined;
@@ -44,7 +48,7 @@ export const recordingFindings: readonly AngleFindingRow[] = [
         unit: 'min',
         title: () => 'Shade, a cage or a fan would carry the take',
         why: () =>
-          `${fullName(rig.body!.gear)} overheats after ${minutesWords(minutes)} to ${minutesWords(figureAt(record, figureIndex.heatMinutesMost)!)}, about; kept cool it lasts ${minutesWords(relieved)} or more. Turn the screen off the body as well.`
+          `${fullName(rig.body!.gear)} overheats after ${minutesWords(minutes)} to ${minutesWords(figures.heatMinutesMost!)}, about; kept cool it lasts ${minutesWords(relieved)} or more. Turn the screen off the body as well.`
       };
     },
     propose: (context) => [
@@ -52,17 +56,16 @@ export const recordingFindings: readonly AngleFindingRow[] = [
       addOne(context, 'cage', (gear) => gear.fitsBodyId === context.rig.body!.gear.id),
       addOne(context, 'small item', (gear) => gear.use === 'fan')
     ]
-  },
-  {
+  }),
+  figureRow({
     code: 'B4',
     family: 'body',
-    scope: 'angle',
     about: 'the longest take exceeds the record limit or the heat limit',
-    reads: ['longestTake', 'recordLimit', 'heatMinutes'],
-    judge: (rig, record) => {
-      const clip = figureAt(record, figureIndex.recordLimit) ?? Infinity;
-      const heat = figureAt(record, figureIndex.heatMinutes) ?? Infinity;
-      const take = figureAt(record, figureIndex.longestTake);
+    reads: ['recordLimit', 'heatMinutes', 'longestTake', 'heatMinutesMost', 'temperature'],
+    judge: (rig, figures) => {
+      const clip = figures.recordLimit ?? Infinity;
+      const heat = figures.heatMinutes ?? Infinity;
+      const take = figures.longestTake;
       const limit = Math.min(clip, heat);
       if (take === undefined || take <= limit) return undefined;
       const hot = heat < clip;
@@ -79,12 +82,12 @@ export const recordingFindings: readonly AngleFindingRow[] = [
             : `Clips end after ${minutesWords(limit)}`,
         why: () =>
           hot
-            ? `${rig.scene.name} has takes of ${minutesWords(take)}; ${fullName(rig.body!.gear)} switches itself off after ${minutesWords(limit)} to ${minutesWords(figureAt(record, figureIndex.heatMinutesMost)!)} in this mode at ${figureWords(figureAt(record, figureIndex.temperature)!, '°C', rig.project.units)}, about.`
+            ? `${rig.scene.name} has takes of ${minutesWords(take)}; ${fullName(rig.body!.gear)} switches itself off after ${minutesWords(limit)} to ${minutesWords(figures.heatMinutesMost!)} in this mode at ${figureWords(figures.temperature!, '°C', rig.project.units)}, about.`
             : `${rig.scene.name} has takes of ${minutesWords(take)}; ${fullName(rig.body!.gear)} stops this mode after ${minutesWords(limit)} and has to be started again.`
       };
     },
     propose: (context, held) => {
-      const { rig, record } = context;
+      const { rig, figures } = context;
       const hot = held.figure === 'heatMinutes';
       const lighter = rig.body!.gear.modes.find(
         (mode) =>
@@ -92,7 +95,7 @@ export const recordingFindings: readonly AngleFindingRow[] = [
           mode.pixelsAcross < rig.scene.pixelsAcross &&
           (mode.recordLimitMin ?? Infinity) >= rig.scene.longestTakeMin
       );
-      const take = figureAt(record, figureIndex.longestTake)!;
+      const take = figures.longestTake!;
       return [
         ...(hot
           ? [
@@ -123,5 +126,5 @@ export const recordingFindings: readonly AngleFindingRow[] = [
         swapTo(context, 'body', rig.body!.line.id)
       ];
     }
-  }
+  })
 ];

@@ -1,10 +1,8 @@
 import { figureWords } from '../../figures/figure-words';
-import { figureAt } from '../../figures/record';
-import { figureIndex } from '../../figures/table';
 import { fullName } from '../../model/gear';
 import { MONITOR_CONTRAST } from '../../relations/lighting/monitor-contrast';
 import type { PlacedRig } from '../../rigs/placed-rig';
-import type { AngleFindingRow } from '../finding';
+import { figureRow, rigRow, type AngleFindingRow } from '../finding';
 import { cheapestOf, leaveOut, setRig, swapFor, swapTo } from '../part-candidates';
 import { severityOfWant } from '../wants';
 import { bodyLine } from './body-line';
@@ -25,14 +23,13 @@ function blockedScreen(rig: PlacedRig): 'shoe' | 'plate' | 'side' | undefined {
 
 /** B1, B2. */
 export const selfViewFindings: readonly AngleFindingRow[] = [
-  {
+  figureRow({
     code: 'B1',
     family: 'body',
-    scope: 'angle',
     about: 'you cannot see yourself',
     reads: ['seesSelf'],
-    judge: (rig, record) =>
-      figureAt(record, figureIndex.seesSelf) === 0
+    judge: (rig, figures) =>
+      figures.seesSelf === 0
         ? {
             severity: severityOfWant(rig.scene, 'see self', 'warn'),
             lineIds: bodyLine(rig),
@@ -59,13 +56,11 @@ export const selfViewFindings: readonly AngleFindingRow[] = [
         act: swapFor(rig.body!.line.id)
       }
     ]
-  },
-  {
+  }),
+  rigRow({
     code: 'B2',
     family: 'body',
-    scope: 'angle',
     about: 'the screen is blocked',
-    reads: [],
     judge: (rig) => {
       const by = blockedScreen(rig);
       if (!by) return undefined;
@@ -136,15 +131,14 @@ export const selfViewFindings: readonly AngleFindingRow[] = [
         }
       ];
     }
-  },
-  {
+  }),
+  figureRow({
     code: 'B2',
     family: 'body',
-    scope: 'angle',
     about: 'the monitor is too dark for this light',
-    reads: [],
-    judge: (rig, record) => {
-      const contrast = figureAt(record, figureIndex.screenContrast);
+    reads: ['screenContrast', 'lightBright'],
+    judge: (rig, figures) => {
+      const contrast = figures.screenContrast;
       if (contrast === undefined || contrast >= MONITOR_CONTRAST.frame) return undefined;
       const monitor = rig.kit.of('monitor')[0]!;
       return {
@@ -157,7 +151,7 @@ export const selfViewFindings: readonly AngleFindingRow[] = [
         unit: '×',
         title: () => `${monitor.gear.model} is too dark for ${rig.scene.name}`,
         why: () =>
-          `In ${figureWords(figureAt(record, figureIndex.lightBright)!, 'lx')} its picture keeps a contrast of ${figureWords(contrast, '×')}; to frame by it ${MONITOR_CONTRAST.frame}× are needed, to judge by it ${MONITOR_CONTRAST.judge}×.`
+          `In ${figureWords(figures.lightBright!, 'lx')} its picture keeps a contrast of ${figureWords(contrast, '×')}; to frame by it ${MONITOR_CONTRAST.frame}× are needed, to judge by it ${MONITOR_CONTRAST.judge}×.`
       };
     },
     propose: (context) => {
@@ -172,5 +166,5 @@ export const selfViewFindings: readonly AngleFindingRow[] = [
         leaveOut(monitor.line, monitor.gear.model)
       ];
     }
-  }
+  })
 ];

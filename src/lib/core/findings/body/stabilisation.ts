@@ -1,23 +1,17 @@
 import { steadyings } from '../../figures/handling-rows';
-import { figureAt } from '../../figures/record';
-import { figureIndex } from '../../figures/table';
 import { fullName } from '../../model/gear';
-import type { AngleFindingRow } from '../finding';
+import { figureRow, type AngleFindingRow } from '../finding';
 import { cheapestOf, setRig, swapFor } from '../part-candidates';
 
 /** B9. */
 export const stabilisationFindings: readonly AngleFindingRow[] = [
-  {
+  figureRow({
     code: 'B9',
     family: 'body',
-    scope: 'angle',
     about: 'walking with neither sensor nor lens stabilisation',
-    reads: ['steadying'],
-    judge: (rig, record) => {
-      if (
-        figureAt(record, figureIndex.walking) !== 1 ||
-        figureAt(record, figureIndex.steadying) !== steadyings.indexOf('nothing')
-      )
+    reads: ['walking', 'steadying'],
+    judge: (rig, figures) => {
+      if (figures.walking !== 1 || figures.steadying !== steadyings.indexOf('nothing'))
         return undefined;
       return {
         severity: 'warn',
@@ -56,5 +50,5 @@ export const stabilisationFindings: readonly AngleFindingRow[] = [
         }
       ];
     }
-  }
+  })
 ];

@@ -4,7 +4,7 @@ import { hasUse } from '../../figures/heat-rows';
 import { fullName } from '../../model/gear';
 import type { KitPart } from '../../rigs/kit';
 import type { PlacedRig } from '../../rigs/placed-rig';
-import type { AngleContext, AngleFindingRow, Proposal } from '../finding';
+import { rigRow, type AngleContext, type AngleFindingRow, type Proposal } from '../finding';
 import { addOne, oneMoreOf, swapTo } from '../part-candidates';
 
 /** Parts of which there is one, that are cheap to have twice, and that stop the day when they fail. */
@@ -66,12 +66,10 @@ function frail(rig: PlacedRig): { part: KitPart; says: string } | undefined {
 
 /** W3, W5. */
 export const relianceFindings: readonly AngleFindingRow[] = [
-  {
+  rigRow({
     code: 'W3',
     family: 'whole',
-    scope: 'angle',
     about: 'one part whose failure stops the day',
-    reads: [],
     judge: (rig) => {
       if (rig.scene.onceOnly !== true || !rig.body) return undefined;
       const alone = singles(rig);
@@ -91,13 +89,11 @@ export const relianceFindings: readonly AngleFindingRow[] = [
       const both = ways.length > 1 ? bothOf(ways) : [];
       return [...both, ...ways.flat()];
     }
-  },
-  {
+  }),
+  rigRow({
     code: 'W5',
     family: 'whole',
-    scope: 'angle',
     about: 'a worn, home-made or protruding part the day depends on',
-    reads: [],
     judge: (rig) => {
       const weak = rig.body && frail(rig);
       if (!weak) return undefined;
@@ -131,5 +127,5 @@ export const relianceFindings: readonly AngleFindingRow[] = [
         swapTo(context, part.gear.kind, part.line.id, (gear) => gear.id !== part.gear.id)
       ];
     }
-  }
+  })
 ];

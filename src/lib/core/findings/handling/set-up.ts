@@ -1,12 +1,15 @@
 import { minutesWords } from '../../figures/figure-words';
 import { partsOfScene } from '../../figures/handling-rows';
-import { figureAt } from '../../figures/record';
-import { figureIndex } from '../../figures/table';
 import { fullName } from '../../model/gear';
 import type { KitPart } from '../../rigs/kit';
 import type { PlacedRig } from '../../rigs/placed-rig';
 import { setUpMinutes } from '../../rigs/places';
-import type { AngleContext, AngleFindingRow, SettingProposal } from '../finding';
+import {
+  figureRow,
+  type AngleContext,
+  type AngleFindingRow,
+  type SettingProposal
+} from '../finding';
 import { leaveOut, swapTo } from '../part-candidates';
 
 function slowest(rig: PlacedRig): string {
@@ -36,14 +39,13 @@ export const SWITCHES_REMEMBERED = 6;
 
 /** W1, W2. */
 export const setUpFindings: readonly AngleFindingRow[] = [
-  {
+  figureRow({
     code: 'W1',
     family: 'whole',
-    scope: 'angle',
     about: 'set-up takes longer than wanted',
-    reads: [],
-    judge: (rig, record) => {
-      const minutes = figureAt(record, figureIndex.setUp);
+    reads: ['setUp'],
+    judge: (rig, figures) => {
+      const minutes = figures.setUp;
       const limit = rig.project.setUpLimitMin;
       if (limit === undefined || minutes === undefined || minutes <= limit) return undefined;
       return {
@@ -60,22 +62,21 @@ export const setUpFindings: readonly AngleFindingRow[] = [
     propose: (context) => [
       ...leaveSpareable(context),
       {
-        label: `Allow ${minutesWords(Math.ceil(figureAt(context.record, figureIndex.setUp)!))}`,
+        label: `Allow ${minutesWords(Math.ceil(context.figures.setUp!))}`,
         act: {
           type: 'set project',
-          patch: { setUpLimitMin: Math.ceil(figureAt(context.record, figureIndex.setUp)!) }
+          patch: { setUpLimitMin: Math.ceil(context.figures.setUp!) }
         }
       }
     ]
-  },
-  {
+  }),
+  figureRow({
     code: 'W2',
     family: 'whole',
-    scope: 'angle',
     about: 'too many switches to remember',
-    reads: [],
-    judge: (rig, record) => {
-      const switches = figureAt(record, figureIndex.switches);
+    reads: ['switches'],
+    judge: (rig, figures) => {
+      const switches = figures.switches;
       const limit = rig.project.switchLimit ?? SWITCHES_REMEMBERED;
       if (switches === undefined || switches <= limit) return undefined;
       return {
@@ -90,7 +91,7 @@ export const setUpFindings: readonly AngleFindingRow[] = [
       };
     },
     propose: (context) => {
-      const { rig, record } = context;
+      const { rig, figures } = context;
       return [
         ...leaveSpareable(context),
         ...(rig.mic?.gear.hasSwitch
@@ -104,13 +105,13 @@ export const setUpFindings: readonly AngleFindingRow[] = [
             ]
           : []),
         {
-          label: `Trust yourself with ${figureAt(record, figureIndex.switches)!}`,
+          label: `Trust yourself with ${figures.switches!}`,
           act: {
             type: 'set project',
-            patch: { switchLimit: figureAt(record, figureIndex.switches)! }
+            patch: { switchLimit: figures.switches! }
           }
         }
       ];
     }
-  }
+  })
 ];

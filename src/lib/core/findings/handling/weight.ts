@@ -1,9 +1,7 @@
 import { figureWords, lengthWords, minutesWords } from '../../figures/figure-words';
-import { figureAt } from '../../figures/record';
 import { staysAtHome } from '../../figures/stability-rows';
-import { figureIndex } from '../../figures/table';
 import type { UnitSystem } from '../../model/project';
-import type { AngleFindingRow } from '../finding';
+import { figureRow, type AngleFindingRow } from '../finding';
 import { lensLines } from '../lens/lens-lines';
 import { cheapestOf, leaveOut, swapTo } from '../part-candidates';
 
@@ -13,14 +11,13 @@ const heldWords = (reachM: number, units: UnitSystem) =>
 
 /** L9, S7. */
 export const weightFindings: readonly AngleFindingRow[] = [
-  {
+  figureRow({
     code: 'L9',
     family: 'lens',
-    scope: 'angle',
     about: 'heavy or long for the arm',
-    reads: ['holdMinutes'],
-    judge: (rig, record) => {
-      const hold = figureAt(record, figureIndex.holdMinutes);
+    reads: ['holdMinutes', 'heldOut', 'heldReach', 'armMoment'],
+    judge: (rig, figures) => {
+      const hold = figures.holdMinutes;
       if (hold === undefined || hold >= rig.scene.longestTakeMin) return undefined;
       return {
         severity: hold < rig.scene.longestTakeMin / 2 ? 'warn' : 'note',
@@ -32,7 +29,7 @@ export const weightFindings: readonly AngleFindingRow[] = [
         title: () =>
           `${rig.scene.name}: the arm tires after about ${minutesWords(hold)} (takes of ${minutesWords(rig.scene.longestTakeMin)})`,
         why: () =>
-          `${figureWords(figureAt(record, figureIndex.heldOut)!, 'kg', rig.project.units)} ${heldWords(figureAt(record, figureIndex.heldReach)!, rig.project.units)} pull ${figureWords(figureAt(record, figureIndex.armMoment)!, 'N·m')} at the shoulder; takes of ${minutesWords(rig.scene.longestTakeMin)} are wanted.`
+          `${figureWords(figures.heldOut!, 'kg', rig.project.units)} ${heldWords(figures.heldReach!, rig.project.units)} pull ${figureWords(figures.armMoment!, 'N·m')} at the shoulder; takes of ${minutesWords(rig.scene.longestTakeMin)} are wanted.`
       };
     },
     propose: (context) => {
@@ -41,15 +38,12 @@ export const weightFindings: readonly AngleFindingRow[] = [
       const mass = rig.lens?.gear?.massG ?? 0;
       return [
         {
-          label: `Film takes of ${minutesWords(Math.max(1, Math.floor(figureAt(context.record, figureIndex.holdMinutes)!)))}`,
+          label: `Film takes of ${minutesWords(Math.max(1, Math.floor(context.figures.holdMinutes!)))}`,
           act: {
             type: 'change scene',
             sceneId: rig.scene.id,
             patch: {
-              longestTakeMin: Math.max(
-                1,
-                Math.floor(figureAt(context.record, figureIndex.holdMinutes)!)
-              )
+              longestTakeMin: Math.max(1, Math.floor(context.figures.holdMinutes!))
             }
           }
         },
@@ -81,15 +75,14 @@ export const weightFindings: readonly AngleFindingRow[] = [
           : [])
       ];
     }
-  },
-  {
+  }),
+  figureRow({
     code: 'S7',
     family: 'support',
-    scope: 'angle',
     about: 'the carried weight is over the limit',
     reads: ['carriedMass'],
-    judge: (rig, record) => {
-      const have = figureAt(record, figureIndex.carriedMass);
+    judge: (rig, figures) => {
+      const have = figures.carriedMass;
       const limit = rig.project.carriedLimitKg;
       const first = rig.index === 0 && rig.scene === rig.project.scenes[0];
       if (!first || have === undefined || limit === undefined || have <= limit) return undefined;
@@ -124,16 +117,15 @@ export const weightFindings: readonly AngleFindingRow[] = [
         })),
         ...heaviest.slice(0, 6).map((part) => leaveOut(part.line, part.gear.model)),
         {
-          label: `Carry ${figureWords(figureAt(context.record, figureIndex.carriedMass)!, 'kg', project.units)}`,
+          label: `Carry ${figureWords(context.figures.carriedMass!, 'kg', project.units)}`,
           act: {
             type: 'set project' as const,
             patch: {
-              carriedLimitKg:
-                Math.ceil(figureAt(context.record, figureIndex.carriedMass)! * 10) / 10
+              carriedLimitKg: Math.ceil(context.figures.carriedMass! * 10) / 10
             }
           }
         }
       ];
     }
-  }
+  })
 ];

@@ -1,26 +1,23 @@
 import { figureWords } from '../../figures/figure-words';
-import { figureAt } from '../../figures/record';
-import { figureIndex } from '../../figures/table';
 import { blurWord } from '../../relations/optics/background-blur';
-import { widestApertureN } from '../../rigs/place-rig';
-import type { AngleFindingRow, Proposal } from '../finding';
+import { widestApertureN } from '../../rigs/place-lens';
+import { figureRow, type AngleFindingRow, type Proposal } from '../finding';
 import { lensLine, otherLens } from '../lens-proposals';
 import { setRig } from '../part-candidates';
 import { severityOfWant } from '../wants';
 
 /** L5. */
 export const backgroundFindings: readonly AngleFindingRow[] = [
-  {
+  figureRow({
     code: 'L5',
     family: 'lens',
-    scope: 'angle',
     about: 'the background cannot be as soft as wanted',
-    reads: ['blurShare'],
-    judge: (rig, record) => {
-      const share = figureAt(record, figureIndex.blurShare);
+    reads: ['blurShare', 'backgroundBlur', 'blurWanted'],
+    judge: (rig, figures) => {
+      const share = figures.blurShare;
       if (share === undefined || share >= 0.97) return undefined;
-      const have = figureAt(record, figureIndex.backgroundBlur)!;
-      const want = figureAt(record, figureIndex.blurWanted)!;
+      const have = figures.backgroundBlur!;
+      const want = figures.blurWanted!;
       return {
         severity: severityOfWant(rig.scene, 'soft background', share < 0.5 ? 'warn' : 'note'),
         lineIds: lensLine(rig),
@@ -34,8 +31,8 @@ export const backgroundFindings: readonly AngleFindingRow[] = [
       };
     },
     propose: (context) => {
-      const { rig, record } = context;
-      const have = figureAt(record, figureIndex.backgroundBlur)!;
+      const { rig, figures } = context;
+      const have = figures.backgroundBlur!;
       const proposals: Proposal[] = [];
       if (rig.lens && rig.apertureN! > widestApertureN(rig.lens, rig.focalLengthMm!) + 0.01) {
         proposals.push({
@@ -43,7 +40,7 @@ export const backgroundFindings: readonly AngleFindingRow[] = [
           act: setRig(context, { apertureN: undefined })
         });
       }
-      const focal = figureAt(record, figureIndex.focalLengthWanted)!;
+      const focal = figures.focalLengthWanted!;
       proposals.push(
         ...otherLens(
           context,
@@ -63,5 +60,5 @@ export const backgroundFindings: readonly AngleFindingRow[] = [
       );
       return proposals;
     }
-  }
+  })
 ];

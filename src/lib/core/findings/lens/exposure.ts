@@ -1,9 +1,7 @@
 import { figureWords } from '../../figures/figure-words';
-import { figureAt } from '../../figures/record';
-import { figureIndex } from '../../figures/table';
 import { fullName } from '../../model/gear';
-import { widestApertureN } from '../../rigs/place-rig';
-import type { AngleFindingRow, Proposal } from '../finding';
+import { widestApertureN } from '../../rigs/place-lens';
+import { figureRow, type AngleFindingRow, type Proposal } from '../finding';
 import { lensLine, otherLens } from '../lens-proposals';
 import { cheapestOf, setRig } from '../part-candidates';
 
@@ -12,17 +10,16 @@ const ISO_LOST_STOPS = 2;
 
 /** L6. */
 export const exposureFindings: readonly AngleFindingRow[] = [
-  {
+  figureRow({
     code: 'L6',
     family: 'lens',
-    scope: 'angle',
     about: 'not enough light at this aperture',
-    reads: ['isoMargin'],
-    judge: (rig, record) => {
-      const margin = figureAt(record, figureIndex.isoMargin);
+    reads: ['isoMargin', 'isoNeededDim', 'highestUsableIso', 'faceDim'],
+    judge: (rig, figures) => {
+      const margin = figures.isoMargin;
       if (margin === undefined || margin >= 0) return undefined;
-      const needed = figureAt(record, figureIndex.isoNeededDim)!;
-      const usable = figureAt(record, figureIndex.highestUsableIso)!;
+      const needed = figures.isoNeededDim!;
+      const usable = figures.highestUsableIso!;
       return {
         severity: margin < -ISO_LOST_STOPS ? 'stop' : 'warn',
         lineIds: [...lensLine(rig), ...(rig.body ? [rig.body.line.id] : [])],
@@ -32,12 +29,12 @@ export const exposureFindings: readonly AngleFindingRow[] = [
         unit: 'ISO',
         title: () => `${rig.scene.name}: too dark for ${figureWords(rig.apertureN!, 'f/')}`,
         why: () =>
-          `${figureWords(figureAt(record, figureIndex.faceDim)!, 'lx')} on the face needs ${Number.isFinite(needed) ? figureWords(needed, 'ISO') : 'more than any ISO'}; ${fullName(rig.body!.gear)} is clean up to about ${figureWords(usable, 'ISO')}.`
+          `${figureWords(figures.faceDim!, 'lx')} on the face needs ${Number.isFinite(needed) ? figureWords(needed, 'ISO') : 'more than any ISO'}; ${fullName(rig.body!.gear)} is clean up to about ${figureWords(usable, 'ISO')}.`
       };
     },
     propose: (context) => {
-      const { rig, shelf, project, record } = context;
-      const focal = figureAt(record, figureIndex.focalLengthWanted) ?? 0;
+      const { rig, shelf, project, figures } = context;
+      const focal = figures.focalLengthWanted ?? 0;
       const proposals: Proposal[] = [];
       if (rig.lens && rig.apertureN! > widestApertureN(rig.lens, rig.focalLengthMm!) + 0.01) {
         proposals.push({
@@ -70,5 +67,5 @@ export const exposureFindings: readonly AngleFindingRow[] = [
       );
       return proposals;
     }
-  }
+  })
 ];

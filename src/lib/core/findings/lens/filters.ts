@@ -1,6 +1,4 @@
 import { figureWords } from '../../figures/figure-words';
-import { figureAt } from '../../figures/record';
-import { figureIndex } from '../../figures/table';
 import { fullName } from '../../model/gear';
 import { apertureSteps } from '../../relations/exposure/aperture-steps';
 import { neutralDensityStops } from '../../relations/exposure/exposure';
@@ -8,7 +6,7 @@ import { shutterSteps } from '../../relations/exposure/shutter';
 import { CORNER_CHANGE_WARN_STOPS } from '../../relations/exposure/variable-density-corners';
 import { MIRED_DIFFERENCE } from '../../relations/lighting/colour';
 import { chainProposals } from '../chain-proposals';
-import type { AngleFindingRow, Proposal } from '../finding';
+import { figureRow, type AngleFindingRow, type Proposal } from '../finding';
 import { lensLine } from '../lens-proposals';
 import { cheapestOf, leaveOut, setRig, swapFor, swapTo } from '../part-candidates';
 import { lensLines } from './lens-lines';
@@ -20,17 +18,16 @@ const DENSITY_STOP_FROM_STOPS = 3;
 
 /** L8, L10. */
 export const filtersFindings: readonly AngleFindingRow[] = [
-  {
+  figureRow({
     code: 'L8',
     family: 'lens',
-    scope: 'angle',
     about: 'neutral density is missing, short or does not screw on',
-    reads: ['densityNeeded'],
-    judge: (rig, record) => {
-      const short = figureAt(record, figureIndex.densityShort);
+    reads: ['densityShort', 'densityNeeded', 'filterMost', 'lightBright'],
+    judge: (rig, figures) => {
+      const short = figures.densityShort;
       if (short === undefined || short <= DENSITY_TOLERANCE_STOPS) return undefined;
-      const need = figureAt(record, figureIndex.densityNeeded)!;
-      const most = figureAt(record, figureIndex.filterMost) ?? 0;
+      const need = figures.densityNeeded!;
+      const most = figures.filterMost ?? 0;
       const thread = rig.lens?.gear?.filterThreadMm;
       return {
         severity: short > DENSITY_STOP_FROM_STOPS ? 'stop' : 'warn',
@@ -49,21 +46,20 @@ export const filtersFindings: readonly AngleFindingRow[] = [
           }
           return rig.filter
             ? `${fullName(rig.filter.gear)} takes ${figureWords(most, 'stops')}; the rest blows out or costs the shutter.`
-            : `No neutral density is in the kit: in ${figureWords(figureAt(record, figureIndex.lightBright)!, 'lx')} the picture blows out, or the shutter turns motion choppy.`;
+            : `No neutral density is in the kit: in ${figureWords(figures.lightBright!, 'lx')} the picture blows out, or the shutter turns motion choppy.`;
         }
       };
     },
     propose: (context) => {
-      const { rig, shelf, project, record } = context;
+      const { rig, shelf, project, figures } = context;
       const proposals: Proposal[] = [];
-      const shutterS = figureAt(record, figureIndex.shutter);
-      const bright = figureAt(record, figureIndex.lightBright);
-      const base = figureAt(record, figureIndex.baseIso);
-      const most = figureAt(record, figureIndex.filterMost) ?? 0;
-      const cap = figureAt(record, figureIndex.diffractionCap) ?? Infinity;
+      const shutterS = figures.shutter;
+      const bright = figures.lightBright;
+      const base = figures.baseIso;
+      const most = figures.filterMost ?? 0;
+      const cap = figures.diffractionCap ?? Infinity;
       /** What glass and closeness keep back stays in proportion at every aperture. */
-      const asLightFindsIt =
-        figureAt(record, figureIndex.lightAperture)! / figureAt(record, figureIndex.aperture)!;
+      const asLightFindsIt = figures.lightAperture! / figures.aperture!;
       if (shutterS !== undefined && bright !== undefined && base !== undefined) {
         const apertureN = apertureSteps.find(
           (step) =>
@@ -119,7 +115,7 @@ export const filtersFindings: readonly AngleFindingRow[] = [
       }
       const thread = rig.lens?.gear?.filterThreadMm;
       if (thread !== undefined) {
-        const need = figureAt(record, figureIndex.densityNeeded)!;
+        const need = figures.densityNeeded!;
         for (const form of ['variable density', 'fixed density'] as const) {
           proposals.push({
             parts: cheapestOf(
@@ -161,15 +157,14 @@ export const filtersFindings: readonly AngleFindingRow[] = [
       }
       return proposals;
     }
-  },
-  {
+  }),
+  figureRow({
     code: 'L8',
     family: 'lens',
-    scope: 'angle',
     about: 'a variable filter darkens the corners of a wide picture',
-    reads: [],
-    judge: (rig, record) => {
-      const change = figureAt(record, figureIndex.cornerChange);
+    reads: ['cornerChange', 'densityNeeded', 'equivalentFocalLength'],
+    judge: (rig, figures) => {
+      const change = figures.cornerChange;
       if (change === undefined || change <= CORNER_CHANGE_WARN_STOPS) return undefined;
       return {
         severity: 'note',
@@ -181,12 +176,12 @@ export const filtersFindings: readonly AngleFindingRow[] = [
         unit: 'stops',
         title: () => `${rig.scene.name}: the filter shades two corners`,
         why: () =>
-          `Set to ${figureWords(figureAt(record, figureIndex.densityNeeded)!, 'stops')} at ${figureWords(figureAt(record, figureIndex.equivalentFocalLength)!, 'mm')} equivalent, ${fullName(rig.filter!.gear)} makes two corners ${figureWords(change, 'stops')} darker than the middle. A fixed one does not.`
+          `Set to ${figureWords(figures.densityNeeded!, 'stops')} at ${figureWords(figures.equivalentFocalLength!, 'mm')} equivalent, ${fullName(rig.filter!.gear)} makes two corners ${figureWords(change, 'stops')} darker than the middle. A fixed one does not.`
       };
     },
     propose: (context) => {
-      const { rig, record } = context;
-      const need = figureAt(record, figureIndex.densityNeeded)!;
+      const { rig, figures } = context;
+      const need = figures.densityNeeded!;
       return [
         swapTo(
           context,
@@ -199,20 +194,15 @@ export const filtersFindings: readonly AngleFindingRow[] = [
         )
       ];
     }
-  },
-  {
+  }),
+  figureRow({
     code: 'L10',
     family: 'lens',
-    scope: 'angle',
     about: 'a filter’s colour cast, or a diffusion filter’s lost contrast',
-    reads: ['filterCast'],
-    judge: (rig, record) => {
-      const cast = figureAt(record, figureIndex.filterCast);
-      if (
-        cast !== undefined &&
-        cast >= MIRED_DIFFERENCE.seen &&
-        (figureAt(record, figureIndex.densityNeeded) ?? 0) > 0
-      )
+    reads: ['filterCast', 'densityNeeded'],
+    judge: (rig, figures) => {
+      const cast = figures.filterCast;
+      if (cast !== undefined && cast >= MIRED_DIFFERENCE.seen && (figures.densityNeeded ?? 0) > 0)
         return {
           severity: cast >= MIRED_DIFFERENCE.strong ? 'warn' : 'note',
           about: 'cast',
@@ -247,11 +237,11 @@ export const filtersFindings: readonly AngleFindingRow[] = [
             (gear) =>
               (gear.castMired ?? Infinity) < MIRED_DIFFERENCE.seen &&
               gear.threadMm >= (rig.lens?.gear?.filterThreadMm ?? 0) &&
-              (gear.stopsMax ?? 0) >= (figureAt(context.record, figureIndex.densityNeeded) ?? 0) - 1
+              (gear.stopsMax ?? 0) >= (context.figures.densityNeeded ?? 0) - 1
           )
         ];
       const haze = rig.kit.of('filter').find(({ gear }) => gear.form === 'diffusion')!;
       return [leaveOut(haze.line, haze.gear.model)];
     }
-  }
+  })
 ];

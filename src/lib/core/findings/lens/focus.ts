@@ -1,8 +1,6 @@
 import { figureWords, lengthWords } from '../../figures/figure-words';
-import { figureAt } from '../../figures/record';
-import { figureIndex } from '../../figures/table';
 import { stoppedDownTo } from '../../relations/exposure/aperture-steps';
-import type { AngleFindingRow } from '../finding';
+import { figureRow, type AngleFindingRow } from '../finding';
 import { lensLine } from '../lens-proposals';
 import { setRig } from '../part-candidates';
 import { severityOfWant } from '../wants';
@@ -10,16 +8,15 @@ import { lensLines } from './lens-lines';
 
 /** L4. */
 export const lensFocusFindings: readonly AngleFindingRow[] = [
-  {
+  figureRow({
     code: 'L4',
     family: 'lens',
-    scope: 'angle',
     about: 'the face is deeper than the depth in focus',
-    reads: ['faceFocusMargin'],
-    judge: (rig, record) => {
-      const margin = figureAt(record, figureIndex.faceFocusMargin);
+    reads: ['faceFocusMargin', 'apertureForFace'],
+    judge: (rig, figures) => {
+      const margin = figures.faceFocusMargin;
       if (margin === undefined || margin >= -0.05) return undefined;
-      const need = figureAt(record, figureIndex.apertureForFace)!;
+      const need = figures.apertureForFace!;
       return {
         severity: severityOfWant(rig.scene, 'face sharp', margin < -1 ? 'warn' : 'note'),
         lineIds: lensLine(rig),
@@ -33,7 +30,7 @@ export const lensFocusFindings: readonly AngleFindingRow[] = [
       };
     },
     propose: (context) => {
-      const need = figureAt(context.record, figureIndex.apertureForFace);
+      const need = context.figures.apertureForFace;
       if (need === undefined) return [];
       const apertureN = stoppedDownTo(need);
       return [
@@ -48,17 +45,16 @@ export const lensFocusFindings: readonly AngleFindingRow[] = [
         }
       ];
     }
-  },
-  {
+  }),
+  figureRow({
     code: 'L4',
     family: 'lens',
-    scope: 'angle',
     about: 'the row is deeper than the depth in focus',
-    reads: [],
-    judge: (rig, record) => {
-      const margin = figureAt(record, figureIndex.rowFocusMargin);
+    reads: ['rowFocusMargin', 'apertureForRow', 'rowFocus'],
+    judge: (rig, figures) => {
+      const margin = figures.rowFocusMargin;
       if (margin === undefined || margin >= -0.05) return undefined;
-      const need = figureAt(record, figureIndex.apertureForRow)!;
+      const need = figures.apertureForRow!;
       return {
         severity: 'warn',
         about: 'row',
@@ -69,11 +65,11 @@ export const lensFocusFindings: readonly AngleFindingRow[] = [
         unit: 'f/',
         title: () => `${rig.scene.name}: not everyone is sharp`,
         why: () =>
-          `Focused at ${lengthWords(figureAt(record, figureIndex.rowFocus)!, rig.project.units)} the whole row needs ${figureWords(need, 'f/')}; the lens stands at ${figureWords(rig.apertureN!, 'f/')}.`
+          `Focused at ${lengthWords(figures.rowFocus!, rig.project.units)} the whole row needs ${figureWords(need, 'f/')}; the lens stands at ${figureWords(rig.apertureN!, 'f/')}.`
       };
     },
     propose: (context) => {
-      const need = figureAt(context.record, figureIndex.apertureForRow);
+      const need = context.figures.apertureForRow;
       if (need === undefined) return [];
       const apertureN = stoppedDownTo(need);
       return [
@@ -89,5 +85,5 @@ export const lensFocusFindings: readonly AngleFindingRow[] = [
         }
       ];
     }
-  }
+  })
 ];

@@ -1,9 +1,7 @@
 import { figureWords, lengthWords } from '../../figures/figure-words';
-import { figureAt, figureOf } from '../../figures/record';
-import { figureIndex } from '../../figures/table';
 import { distanceForSizeM } from '../../relations/optics/picture-size';
 import { EDGE_STRETCH_WARN, NEAR_STRETCH } from '../../relations/optics/stretch';
-import type { AngleFindingRow, Proposal } from '../finding';
+import { figureRow, type AngleFindingRow, type Proposal } from '../finding';
 import { lensLine, otherLens } from '../lens-proposals';
 import { setRig } from '../part-candidates';
 import { lensLines } from './lens-lines';
@@ -13,19 +11,18 @@ export const FRAMING_RATIO = { fine: 1.15, warn: 1.35 } as const;
 
 /** L2, L3. */
 export const framingFindings: readonly AngleFindingRow[] = [
-  {
+  figureRow({
     code: 'L2',
     family: 'lens',
-    scope: 'angle',
     about: 'the framing is missed at the measured distance',
-    reads: ['framingRatio'],
-    judge: (rig, record) => {
-      const ratio = figureAt(record, figureIndex.framingRatio);
+    reads: ['framingRatio', 'framed', 'framedWanted', 'focalLengthWanted'],
+    judge: (rig, figures) => {
+      const ratio = figures.framingRatio;
       if (ratio === undefined) return undefined;
       const off = Math.max(ratio, 1 / ratio);
       if (off <= FRAMING_RATIO.fine) return undefined;
-      const have = figureAt(record, figureIndex.framed)!;
-      const want = figureAt(record, figureIndex.framedWanted)!;
+      const have = figures.framed!;
+      const want = figures.framedWanted!;
       const units = rig.project.units;
       return {
         severity: off > FRAMING_RATIO.warn ? 'warn' : 'note',
@@ -37,16 +34,16 @@ export const framingFindings: readonly AngleFindingRow[] = [
         title: () =>
           `${rig.scene.name}: ${ratio < 1 ? 'too tight' : 'too wide'} at ${lengthWords(rig.angle.distanceM, units)}`,
         why: () =>
-          `${figureWords(rig.focalLengthMm!, 'mm')} shows ${lengthWords(have, units)} where ${lengthWords(want, units)} is wanted; ${figureWords(figureAt(record, figureIndex.focalLengthWanted)!, 'mm')} would fit.`
+          `${figureWords(rig.focalLengthMm!, 'mm')} shows ${lengthWords(have, units)} where ${lengthWords(want, units)} is wanted; ${figureWords(figures.focalLengthWanted!, 'mm')} would fit.`
       };
     },
     propose: (context) => {
-      const { rig, record } = context;
-      const wanted = figureAt(record, figureIndex.focalLengthWanted);
+      const { rig, figures } = context;
+      const wanted = figures.focalLengthWanted;
       const proposals: Proposal[] = [];
-      const side = figureAt(record, figureIndex.framedSide) === 1 ? 'areaWidth' : 'areaHeight';
-      const area = figureOf(record, side);
-      const size = figureAt(record, figureIndex.framedWanted);
+      const side = figures.framedSide === 1 ? 'areaWidth' : 'areaHeight';
+      const area = figures[side];
+      const size = figures.framedWanted;
       if (
         area !== undefined &&
         size !== undefined &&
@@ -66,7 +63,7 @@ export const framingFindings: readonly AngleFindingRow[] = [
           });
         }
       }
-      if (rig.said?.focalLengthMm !== undefined) {
+      if (rig.overrides?.focalLengthMm !== undefined) {
         proposals.push({
           label: 'Let the zoom follow the framing',
           act: setRig(context, { focalLengthMm: undefined })
@@ -84,15 +81,14 @@ export const framingFindings: readonly AngleFindingRow[] = [
       }
       return proposals;
     }
-  },
-  {
+  }),
+  figureRow({
     code: 'L3',
     family: 'lens',
-    scope: 'angle',
     about: 'the face is too near',
     reads: ['nearStretch'],
-    judge: (rig, record) => {
-      const stretch = figureAt(record, figureIndex.nearStretch);
+    judge: (rig, figures) => {
+      const stretch = figures.nearStretch;
       if (stretch === undefined || stretch <= NEAR_STRETCH.note) return undefined;
       return {
         severity: stretch > NEAR_STRETCH.warn ? 'warn' : 'note',
@@ -125,15 +121,14 @@ export const framingFindings: readonly AngleFindingRow[] = [
         }
       }
     ]
-  },
-  {
+  }),
+  figureRow({
     code: 'L3',
     family: 'lens',
-    scope: 'angle',
     about: 'a face at the edge is pulled outwards',
-    reads: [],
-    judge: (rig, record) => {
-      const stretch = figureAt(record, figureIndex.edgeStretch);
+    reads: ['edgeStretch'],
+    judge: (rig, figures) => {
+      const stretch = figures.edgeStretch;
       if (stretch === undefined || stretch <= EDGE_STRETCH_WARN) return undefined;
       return {
         severity: 'warn',
@@ -148,8 +143,8 @@ export const framingFindings: readonly AngleFindingRow[] = [
           `${rig.angle.people} people beside each other stand so far off the axis at ${lengthWords(rig.angle.distanceM, rig.project.units)} that the outermost are drawn ${figureWords(stretch, '×')} as wide. From farther away it settles.`
       };
     },
-    propose: ({ rig, record, project }) => {
-      const x = figureAt(record, figureIndex.edgeFace)!;
+    propose: ({ rig, figures, project }) => {
+      const x = figures.edgeFace!;
       // 1/cos θ = w where tan θ = x/d.
       const distanceM = Math.ceil((x / Math.sqrt(EDGE_STRETCH_WARN ** 2 - 1)) * 100) / 100;
       return [
@@ -164,5 +159,5 @@ export const framingFindings: readonly AngleFindingRow[] = [
         }
       ];
     }
-  }
+  })
 ];

@@ -3,17 +3,15 @@ import { chainInBag } from '../../rigs/closings';
 import { isMissingPort } from '../../rigs/connection';
 import { connectionsOf } from '../../rigs/connections';
 import { chainProposals } from '../chain-proposals';
-import type { AngleFindingRow } from '../finding';
+import { rigRow, type AngleFindingRow } from '../finding';
 import { lensLine, otherLens } from '../lens-proposals';
 
 /** L1. */
 export const mountFindings: readonly AngleFindingRow[] = [
-  {
+  rigRow({
     code: 'L1',
     family: 'lens',
-    scope: 'angle',
     about: 'the mount differs',
-    reads: [],
     judge: (rig) => {
       const need = connectionsOf(rig).find(({ purpose }) => purpose === 'lens on body');
       if (!need) return undefined;
@@ -64,5 +62,5 @@ export const mountFindings: readonly AngleFindingRow[] = [
       ...chainProposals(context, 'lens on body'),
       ...otherLens(context, () => true)
     ]
-  }
+  })
 ];

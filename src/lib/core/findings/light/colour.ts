@@ -1,7 +1,7 @@
 import { fullName } from '../../model/gear';
 import { MIRED_DIFFERENCE, miredDifference } from '../../relations/lighting/colour';
 import type { PlacedLamp, PlacedRig } from '../../rigs/placed-rig';
-import type { AngleFindingRow } from '../finding';
+import { rigRow, type AngleFindingRow } from '../finding';
 import { cheapestOf, swapFor } from '../part-candidates';
 
 /** Colours a lamp can be set to. */
@@ -26,12 +26,10 @@ function leastDifference(rig: PlacedRig): number | undefined {
 
 /** G3. */
 export const colourFindings: readonly AngleFindingRow[] = [
-  {
+  rigRow({
     code: 'G3',
     family: 'light',
-    scope: 'angle',
     about: 'colour temperatures mix',
-    reads: [],
     judge: (rig) => {
       const difference = leastDifference(rig);
       if (difference === undefined || difference < MIRED_DIFFERENCE.seen) return undefined;
@@ -62,5 +60,5 @@ export const colourFindings: readonly AngleFindingRow[] = [
         act: swapFor(rig.fillLamp!.part.line.id)
       }
     ]
-  }
+  })
 ];

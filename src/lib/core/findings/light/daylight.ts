@@ -1,7 +1,5 @@
 import { figureWords } from '../../figures/figure-words';
-import { figureAt } from '../../figures/record';
-import { figureIndex } from '../../figures/table';
-import type { AngleFindingRow } from '../finding';
+import { figureRow, type AngleFindingRow } from '../finding';
 import { cheapestOf } from '../part-candidates';
 
 /** Light of the place may swing by this much before two takes no longer match. */
@@ -9,14 +7,13 @@ const SWING_STOPS = 1;
 
 /** G4. */
 export const daylightFindings: readonly AngleFindingRow[] = [
-  {
+  figureRow({
     code: 'G4',
     family: 'light',
-    scope: 'angle',
     about: 'daylight changes',
-    reads: [],
-    judge: (rig, record) => {
-      const swing = figureAt(record, figureIndex.lightSwing);
+    reads: ['lightSwing', 'faceDim', 'faceBright'],
+    judge: (rig, figures) => {
+      const swing = figures.lightSwing;
       if (
         (rig.scene.lightSource !== 'window' && rig.scene.window === undefined) ||
         swing === undefined ||
@@ -31,7 +28,7 @@ export const daylightFindings: readonly AngleFindingRow[] = [
         unit: 'stops',
         title: () => `${rig.scene.name}: the daylight swings by ${figureWords(swing, 'stops')}`,
         why: () =>
-          `Clouds and the hour take the window from ${figureWords(figureAt(record, figureIndex.faceDim)!, 'lx')} to ${figureWords(figureAt(record, figureIndex.faceBright)!, 'lx')} on the face; takes cut together will not match. Some like it free and alive, others block it and light with lamps.`
+          `Clouds and the hour take the window from ${figureWords(figures.faceDim!, 'lx')} to ${figureWords(figures.faceBright!, 'lx')} on the face; takes cut together will not match. Some like it free and alive, others block it and light with lamps.`
       };
     },
     propose: (context) => {
@@ -77,5 +74,5 @@ export const daylightFindings: readonly AngleFindingRow[] = [
         }
       ];
     }
-  }
+  })
 ];

@@ -1,27 +1,24 @@
 import { figureWords } from '../../figures/figure-words';
-import { figureAt } from '../../figures/record';
-import { figureIndex } from '../../figures/table';
 import {
   FLICKER_PERCENT,
   bandsExpected,
   flickerLeftPercent
 } from '../../relations/exposure/flicker';
 import { shutterForRateS, shutterSteps } from '../../relations/exposure/shutter';
-import type { AngleFindingRow, Proposal } from '../finding';
+import { figureRow, type AngleFindingRow, type Proposal } from '../finding';
 import { setRig } from '../part-candidates';
 
 /** G5. */
 export const flickerFindings: readonly AngleFindingRow[] = [
-  {
+  figureRow({
     code: 'G5',
     family: 'light',
-    scope: 'angle',
     about: 'flicker: shutter and mains frequency disagree',
-    reads: ['flickerLeft'],
-    judge: (rig, record) => {
+    reads: ['flickerLeft', 'shutter'],
+    judge: (rig, figures) => {
       if (rig.scene.lightSource === 'window') return undefined;
-      const left = figureAt(record, figureIndex.flickerLeft);
-      const shutter = figureAt(record, figureIndex.shutter);
+      const left = figures.flickerLeft;
+      const shutter = figures.shutter;
       if (left === undefined || shutter === undefined) return undefined;
       const bands = bandsExpected(shutter, rig.project.mainsHz);
       if (left < FLICKER_PERCENT.fine && !bands) return undefined;
@@ -38,9 +35,9 @@ export const flickerFindings: readonly AngleFindingRow[] = [
       };
     },
     propose: (context) => {
-      const { rig, record, project } = context;
+      const { rig, figures, project } = context;
       const mains = project.mainsHz;
-      const shutter = figureAt(record, figureIndex.shutter)!;
+      const shutter = figures.shutter!;
       const safe = shutterSteps
         .filter(
           (step) =>
@@ -51,7 +48,7 @@ export const flickerFindings: readonly AngleFindingRow[] = [
         .sort((a, b) => Math.abs(Math.log2(a * shutter)) - Math.abs(Math.log2(b * shutter)));
       const proposals: Proposal[] = [];
       if (
-        rig.said?.shutterS !== undefined &&
+        rig.overrides?.shutterS !== undefined &&
         Math.abs(shutterForRateS(rig.scene.fps, mains) - shutter) > 1e-9
       ) {
         proposals.push({
@@ -80,5 +77,5 @@ export const flickerFindings: readonly AngleFindingRow[] = [
       }
       return proposals;
     }
-  }
+  })
 ];

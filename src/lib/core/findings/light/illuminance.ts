@@ -1,9 +1,7 @@
 import { figureWords, lengthWords } from '../../figures/figure-words';
-import { figureAt } from '../../figures/record';
-import { figureIndex } from '../../figures/table';
 import { lampDistanceForM } from '../../relations/lighting/lamp-illuminance';
-import { widestApertureN } from '../../rigs/place-rig';
-import type { AngleFindingRow, Proposal } from '../finding';
+import { widestApertureN } from '../../rigs/place-lens';
+import { figureRow, type AngleFindingRow, type Proposal } from '../finding';
 import { cheapestOf, setRig } from '../part-candidates';
 import { NEAREST_LAMP_M } from './nearest-lamp';
 
@@ -14,18 +12,17 @@ const LIGHT_WARN_STOPS = 1;
 
 /** G1. */
 export const illuminanceFindings: readonly AngleFindingRow[] = [
-  {
+  figureRow({
     code: 'G1',
     family: 'light',
-    scope: 'angle',
     about: 'too little light for the settings',
-    reads: ['lightMargin'],
-    judge: (rig, record) => {
+    reads: ['lightMargin', 'faceDim', 'lightNeeded', 'shutter', 'isoNeededDim'],
+    judge: (rig, figures) => {
       if (!rig.scene.room || rig.scene.lightSource === 'existing light') return undefined;
-      const margin = figureAt(record, figureIndex.lightMargin);
+      const margin = figures.lightMargin;
       if (margin === undefined || margin >= -LIGHT_TOLERANCE_STOPS) return undefined;
-      const have = figureAt(record, figureIndex.faceDim)!;
-      const need = figureAt(record, figureIndex.lightNeeded)!;
+      const have = figures.faceDim!;
+      const need = figures.lightNeeded!;
       return {
         severity: margin < -LIGHT_WARN_STOPS ? 'warn' : 'note',
         lineIds: rig.keyLamp ? [rig.keyLamp.part.line.id] : [],
@@ -36,17 +33,14 @@ export const illuminanceFindings: readonly AngleFindingRow[] = [
         title: () =>
           `${rig.scene.name}: ${figureWords(have, 'lx')} of ${figureWords(need, 'lx')} wanted`,
         why: () =>
-          `At ${figureWords(rig.apertureN!, 'f/')} and ${figureWords(figureAt(record, figureIndex.shutter)!, 's')} a clean picture needs that much on the face; now it is made up with ${figureWords(figureAt(record, figureIndex.isoNeededDim)!, 'ISO')}.`
+          `At ${figureWords(rig.apertureN!, 'f/')} and ${figureWords(figures.shutter!, 's')} a clean picture needs that much on the face; now it is made up with ${figureWords(figures.isoNeededDim!, 'ISO')}.`
       };
     },
     propose: (context) => {
-      const { rig, record, shelf, project } = context;
+      const { rig, figures, shelf, project } = context;
       const proposals: Proposal[] = [];
-      const need = figureAt(record, figureIndex.lightNeeded)!;
-      const rest =
-        need -
-        figureAt(record, figureIndex.lightDim)! -
-        (figureAt(record, figureIndex.fillLight) ?? 0);
+      const need = figures.lightNeeded!;
+      const rest = need - figures.lightDim! - (figures.fillLight ?? 0);
       const { keyLamp } = rig;
       if (keyLamp && rest > 0) {
         const { illuminanceAt1mLx, sourceRadiusM } = keyLamp.part.gear;
@@ -56,7 +50,7 @@ export const illuminanceFindings: readonly AngleFindingRow[] = [
               lampDistanceForM(illuminanceAt1mLx, 1, sourceRadiusM, rest, 0, keyLamp.angleDeg) * 100
             ) / 100;
           if (distanceM >= NEAREST_LAMP_M && distanceM < keyLamp.distanceM) {
-            const others = (rig.said?.lamps ?? []).filter(
+            const others = (rig.overrides?.lamps ?? []).filter(
               (lamp) => lamp.lineId !== keyLamp.part.line.id
             );
             proposals.push({
@@ -83,5 +77,5 @@ export const illuminanceFindings: readonly AngleFindingRow[] = [
       });
       return proposals;
     }
-  }
+  })
 ];

@@ -1,25 +1,26 @@
 import { figureWords, lengthWords } from '../../figures/figure-words';
-import { type FigureRecord, figureAt, figureOf } from '../../figures/record';
-import { type FigureId, figureIndex } from '../../figures/table';
+import type { Figures } from '../../figures/record';
 import type { LampPlacing } from '../../model/plan';
 import type { PlacedRig } from '../../rigs/placed-rig';
-import type { AngleContext, AngleFindingRow, Proposal } from '../finding';
+import { figureRow, type AngleContext, type AngleFindingRow, type Proposal } from '../finding';
 import { addOne, setRig } from '../part-candidates';
 
 /** Bright to dark side off what was asked: seen, and another picture. */
 const RATIO_STOPS = { note: 0.5, warn: 1 } as const;
 
-/** The end of the day that is further from the ratio asked, and what lights both sides of the face then. */
-function brightSide(record: FigureRecord): { have: number; want: number; place: number } {
-  const want = figureAt(record, figureIndex.keyToFillWanted)!;
-  const dim = figureAt(record, figureIndex.keyToFill)!;
-  const bright = figureAt(record, figureIndex.keyToFillBright)!;
+/** The end of the day that is further from the ratio asked. */
+function brightSide(figures: Figures<'keyToFillWanted' | 'keyToFill' | 'keyToFillBright'>): {
+  have: number;
+  want: number;
+  atBrightEnd: boolean;
+} {
+  const want = figures.keyToFillWanted!;
+  const dim = figures.keyToFill!;
+  const bright = figures.keyToFillBright!;
   const off = (ratio: number) => Math.abs(Math.log2(ratio / want));
-  const light = (place: FigureId, window: FigureId) =>
-    (figureOf(record, place) ?? 0) + (figureOf(record, window) ?? 0);
   return off(bright) > off(dim)
-    ? { have: bright, want, place: light('lightBright', 'windowBright') }
-    : { have: dim, want, place: light('lightDim', 'windowDim') };
+    ? { have: bright, want, atBrightEnd: true }
+    : { have: dim, want, atBrightEnd: false };
 }
 
 function placings({ keyLamp, fillLamp }: PlacedRig): LampPlacing[] {
@@ -48,16 +49,15 @@ function moveFill(context: AngleContext, factor: number): Proposal[] {
 
 /** G9. */
 export const keyToFillFindings: readonly AngleFindingRow[] = [
-  {
+  figureRow({
     code: 'G9',
     family: 'light',
-    scope: 'angle',
     about: 'bright to dark side is not what was asked',
-    reads: ['keyToFillMiss'],
-    judge: (rig, record) => {
-      const miss = figureAt(record, figureIndex.keyToFillMiss);
+    reads: ['keyToFillMiss', 'keyToFillWanted', 'keyToFill', 'keyToFillBright'],
+    judge: (rig, figures) => {
+      const miss = figures.keyToFillMiss;
       if (miss === undefined || miss <= RATIO_STOPS.note) return undefined;
-      const { have, want } = brightSide(record);
+      const { have, want } = brightSide(figures);
       return {
         severity: miss > RATIO_STOPS.warn ? 'warn' : 'note',
         lineIds: [rig.keyLamp, rig.fillLamp].flatMap((lamp) => (lamp ? [lamp.part.line.id] : [])),
@@ -72,10 +72,14 @@ export const keyToFillFindings: readonly AngleFindingRow[] = [
       };
     },
     propose: (context) => {
-      const { rig, record } = context;
-      const { have, want, place } = brightSide(record);
-      const key = figureAt(record, figureIndex.keyLight) ?? 0;
-      const fillNow = figureAt(record, figureIndex.fillLight) ?? 0;
+      const { rig, figures } = context;
+      const { have, want, atBrightEnd } = brightSide(figures);
+      // What lights both sides of the face then.
+      const place = atBrightEnd
+        ? (figures.lightBright ?? 0) + (figures.windowBright ?? 0)
+        : (figures.lightDim ?? 0) + (figures.windowDim ?? 0);
+      const key = figures.keyLight ?? 0;
+      const fillNow = figures.fillLight ?? 0;
       const fillNeeded = want > 1 ? key / (want - 1) - place : Infinity;
       return [
         ...(fillNow > 0 && Number.isFinite(fillNeeded) && fillNeeded > 0
@@ -94,5 +98,5 @@ export const keyToFillFindings: readonly AngleFindingRow[] = [
         }
       ];
     }
-  }
+  })
 ];

@@ -1,7 +1,7 @@
 import { figureWords, minutesWords } from '../../figures/figure-words';
 import { fullName } from '../../model/gear';
 import type { PlacedLamp, PlacedRig } from '../../rigs/placed-rig';
-import type { AngleFindingRow } from '../finding';
+import { rigRow, type AngleFindingRow } from '../finding';
 import { cheapestOf, swapFor } from '../part-candidates';
 
 /** Minutes a lamp runs where there is no socket for it; Infinity on the mains. */
@@ -25,12 +25,10 @@ function lampMinutes(rig: PlacedRig, lamp: PlacedLamp): number | undefined {
 
 /** G6. */
 export const lampPowerFindings: readonly AngleFindingRow[] = [
-  {
+  rigRow({
     code: 'G6',
     family: 'light',
-    scope: 'angle',
     about: 'the lamp runs out of battery',
-    reads: [],
     judge: (rig) => {
       const minutes = rig.keyLamp && lampMinutes(rig, rig.keyLamp);
       const need = rig.scene.recordedMin * Math.max(1, rig.scene.daysWithoutSocket);
@@ -60,5 +58,5 @@ export const lampPowerFindings: readonly AngleFindingRow[] = [
         act: swapFor(rig.keyLamp!.part.line.id)
       }
     ]
-  }
+  })
 ];

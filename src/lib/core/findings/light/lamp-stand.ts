@@ -1,24 +1,21 @@
 import { figureWords } from '../../figures/figure-words';
-import { figureAt } from '../../figures/record';
-import { figureIndex } from '../../figures/table';
 import { payloadVerdict } from '../../relations/support/payload';
 import { lampStandOf } from '../../rigs/kit';
-import type { AngleFindingRow } from '../finding';
+import { figureRow, type AngleFindingRow } from '../finding';
 import { addOne, swapTo } from '../part-candidates';
 
 /** G7. */
 export const lampStandFindings: readonly AngleFindingRow[] = [
-  {
+  figureRow({
     code: 'G7',
     family: 'light',
-    scope: 'angle',
     about: 'the lamp’s stand is overloaded, or the wind tips it',
-    reads: ['lampLoadShare', 'lampTipWind'],
-    judge: (rig, record) => {
+    reads: ['lampMass', 'standPayload', 'windOutside', 'lampTipWind'],
+    judge: (rig, figures) => {
       const stand = lampStandOf(rig.kit);
       if (!rig.keyLamp || !stand) return undefined;
-      const mass = figureAt(record, figureIndex.lampMass);
-      const payload = figureAt(record, figureIndex.standPayload);
+      const mass = figures.lampMass;
+      const payload = figures.standPayload;
       if (mass !== undefined && payload !== undefined) {
         const verdict = payloadVerdict(mass, payload);
         if (verdict !== 'fine')
@@ -35,8 +32,8 @@ export const lampStandFindings: readonly AngleFindingRow[] = [
               `The lamp weighs ${figureWords(mass, 'kg', rig.project.units)} and the stand may carry ${figureWords(payload, 'kg', rig.project.units)}, of which two thirds are prudent. What falls, falls on somebody: follow the maker’s manual.`
           };
       }
-      const wind = figureAt(record, figureIndex.windOutside);
-      const tips = figureAt(record, figureIndex.lampTipWind);
+      const wind = figures.windOutside;
+      const tips = figures.lampTipWind;
       if (wind === undefined || tips === undefined || wind < tips) return undefined;
       return {
         severity: 'stop',
@@ -71,5 +68,5 @@ export const lampStandFindings: readonly AngleFindingRow[] = [
         )
       ];
     }
-  }
+  })
 ];

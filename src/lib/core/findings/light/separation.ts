@@ -1,19 +1,16 @@
-import { figureAt } from '../../figures/record';
-import { figureIndex } from '../../figures/table';
-import type { AngleFindingRow } from '../finding';
+import { figureRow, type AngleFindingRow } from '../finding';
 import { addOne } from '../part-candidates';
 
 /** G8. */
 export const separationFindings: readonly AngleFindingRow[] = [
-  {
+  figureRow({
     code: 'G8',
     family: 'light',
-    scope: 'angle',
     about: 'no separation from a dark background',
-    reads: [],
-    judge: (rig, record) => {
+    reads: ['lampsSeen'],
+    judge: (rig, figures) => {
       if (rig.scene.darkBackground !== true || !rig.keyLamp || rig.index > 0) return undefined;
-      const have = figureAt(record, figureIndex.lampsSeen) ?? 0;
+      const have = figures.lampsSeen ?? 0;
       const need = rig.fillLamp ? 3 : 2;
       if (have >= need) return undefined;
       return {
@@ -40,5 +37,5 @@ export const separationFindings: readonly AngleFindingRow[] = [
         }
       }
     ]
-  }
+  })
 ];

@@ -1,8 +1,6 @@
 import { figureWords, lengthWords } from '../../figures/figure-words';
-import { figureAt } from '../../figures/record';
-import { figureIndex } from '../../figures/table';
 import { softnessWord } from '../../relations/lighting/softness';
-import type { AngleFindingRow } from '../finding';
+import { figureRow, type AngleFindingRow } from '../finding';
 import { cheapestOf, setRig } from '../part-candidates';
 import { NEAREST_LAMP_M } from './nearest-lamp';
 
@@ -10,18 +8,17 @@ const SOFTNESS_NOTE_DEG = 15;
 
 /** G2. */
 export const softnessFindings: readonly AngleFindingRow[] = [
-  {
+  figureRow({
     code: 'G2',
     family: 'light',
-    scope: 'angle',
     about: 'the source is small: hard shadows',
-    reads: ['keySoftness'],
-    judge: (rig, record) => {
-      const degrees = figureAt(record, figureIndex.keySoftness);
+    reads: ['keySoftness', 'faceInPicture'],
+    judge: (rig, figures) => {
+      const degrees = figures.keySoftness;
       if (
         degrees === undefined ||
         degrees >= SOFTNESS_NOTE_DEG ||
-        figureAt(record, figureIndex.faceInPicture) === undefined
+        figures.faceInPicture === undefined
       )
         return undefined;
       return {
@@ -66,5 +63,5 @@ export const softnessFindings: readonly AngleFindingRow[] = [
         }
       ];
     }
-  }
+  })
 ];

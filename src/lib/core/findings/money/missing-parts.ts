@@ -3,7 +3,7 @@ import { portsFor } from '../../model/ports-by-role';
 import type { Scene } from '../../model/scene';
 import { countPieces, lampStandOf } from '../../rigs/kit';
 import { micPlacesFor } from '../../rigs/place-mic';
-import { mountOf } from '../../rigs/place-rig';
+import { mountOf } from '../../rigs/place-lens';
 import { hearsVoice } from '../../rigs/placed-rig';
 import { supportsByPlace } from '../../rigs/places';
 import type { Held, PlanContext, PlanFindingRow, Proposal } from '../finding';

@@ -1,10 +1,8 @@
 import { batteriesFor } from '../../figures/endurance-rows';
 import { figureWords, minutesWords } from '../../figures/figure-words';
-import { figureAt } from '../../figures/record';
-import { figureIndex } from '../../figures/table';
 import { USB_C } from '../../joining/ends';
 import { bankWattsNeeded } from '../../relations/power/bank';
-import type { AngleContext, AngleFindingRow, Proposal } from '../finding';
+import { figureRow, type AngleContext, type AngleFindingRow, type Proposal } from '../finding';
 import { cheapestOf, oneMoreOf, swapFor } from '../part-candidates';
 
 function mainsOrBank({ rig, shelf, project }: AngleContext): Proposal[] {
@@ -38,18 +36,23 @@ function mainsOrBank({ rig, shelf, project }: AngleContext): Proposal[] {
 
 /** P1, P2. */
 export const batteryLifeFindings: readonly AngleFindingRow[] = [
-  {
+  figureRow({
     code: 'P1',
     family: 'power',
-    scope: 'angle',
     about: 'dies during the longest take',
-    reads: ['takePowerShare'],
-    judge: (rig, record) => {
-      const share = figureAt(record, figureIndex.takePowerShare);
-      if (share === undefined || share >= 1 || figureAt(record, figureIndex.takePower) === 0)
-        return undefined;
-      const have = figureAt(record, figureIndex.takePower)!;
-      const need = figureAt(record, figureIndex.longestTake)!;
+    reads: [
+      'takePowerShare',
+      'takePower',
+      'longestTake',
+      'batteryEnergy',
+      'bodyDraw',
+      'temperature'
+    ],
+    judge: (rig, figures) => {
+      const share = figures.takePowerShare;
+      if (share === undefined || share >= 1 || figures.takePower === 0) return undefined;
+      const have = figures.takePower!;
+      const need = figures.longestTake!;
       return {
         severity: 'stop',
         lineIds: [rig.body!.line.id],
@@ -60,7 +63,7 @@ export const batteryLifeFindings: readonly AngleFindingRow[] = [
         title: () =>
           `${rig.scene.name}: dark after ${minutesWords(have)} of a ${minutesWords(need)} take`,
         why: () =>
-          `One battery of ${figureWords(figureAt(record, figureIndex.batteryEnergy)!, 'Wh')} at ${figureWords(figureAt(record, figureIndex.bodyDraw)!, 'W')} and ${figureWords(figureAt(record, figureIndex.temperature)!, '°C', rig.project.units)} lasts that long, and a battery cannot be changed within a take.`
+          `One battery of ${figureWords(figures.batteryEnergy!, 'Wh')} at ${figureWords(figures.bodyDraw!, 'W')} and ${figureWords(figures.temperature!, '°C', rig.project.units)} lasts that long, and a battery cannot be changed within a take.`
       };
     },
     propose: (context) => {
@@ -82,19 +85,25 @@ export const batteryLifeFindings: readonly AngleFindingRow[] = [
         }
       ];
     }
-  },
-  {
+  }),
+  figureRow({
     code: 'P2',
     family: 'power',
-    scope: 'angle',
     about: 'dies before the day ends',
-    reads: ['dayPowerShare'],
-    judge: (rig, record) => {
-      const share = figureAt(record, figureIndex.dayPowerShare);
-      if (share === undefined || share >= 1 || figureAt(record, figureIndex.dayPower) === 0)
-        return undefined;
-      const have = figureAt(record, figureIndex.dayPower)!;
-      const need = figureAt(record, figureIndex.recordedAway)!;
+    reads: [
+      'dayPowerShare',
+      'dayPower',
+      'recordedAway',
+      'minutesPerBattery',
+      'bodyDraw',
+      'batteryCount',
+      'bodiesOnBatteries'
+    ],
+    judge: (rig, figures) => {
+      const share = figures.dayPowerShare;
+      if (share === undefined || share >= 1 || figures.dayPower === 0) return undefined;
+      const have = figures.dayPower!;
+      const need = figures.recordedAway!;
       return {
         severity: 'stop',
         lineIds: [rig.body!.line.id, ...batteriesFor(rig).map(({ line }) => line.id)],
@@ -105,7 +114,7 @@ export const batteryLifeFindings: readonly AngleFindingRow[] = [
         title: () =>
           `${rig.scene.name}: batteries last ${minutesWords(have)} (needs ${minutesWords(need)})`,
         why: () =>
-          `The best battery lasts ${minutesWords(figureAt(record, figureIndex.minutesPerBattery) ?? 0)} at ${figureWords(figureAt(record, figureIndex.bodyDraw)!, 'W')}; ${figureWords(figureAt(record, figureIndex.batteryCount)!, 'count')} ${figureAt(record, figureIndex.batteryCount) === 1 ? 'is' : 'are'} packed${figureAt(record, figureIndex.bodiesOnBatteries)! > 1 ? `, shared by ${figureAt(record, figureIndex.bodiesOnBatteries)} bodies filming at once` : ''}.`
+          `The best battery lasts ${minutesWords(figures.minutesPerBattery ?? 0)} at ${figureWords(figures.bodyDraw!, 'W')}; ${figureWords(figures.batteryCount!, 'count')} ${figures.batteryCount === 1 ? 'is' : 'are'} packed${figures.bodiesOnBatteries! > 1 ? `, shared by ${figures.bodiesOnBatteries} bodies filming at once` : ''}.`
       };
     },
     propose: (context) => {
@@ -126,5 +135,5 @@ export const batteryLifeFindings: readonly AngleFindingRow[] = [
         ...mainsOrBank(context)
       ];
     }
-  }
+  })
 ];

@@ -1,28 +1,30 @@
 import { NIGHT_HOURS } from '../../figures/away-rows';
 import { batteriesFor } from '../../figures/endurance-rows';
 import { figureWords } from '../../figures/figure-words';
-import { figureAt } from '../../figures/record';
-import { figureIndex } from '../../figures/table';
-import type { AngleFindingRow } from '../finding';
+import { figureRow, type AngleFindingRow } from '../finding';
 import { addOne, oneMoreOf } from '../part-candidates';
 
 /** P4. */
 export const chargingFindings: readonly AngleFindingRow[] = [
-  {
+  figureRow({
     code: 'P4',
     family: 'power',
-    scope: 'angle',
     about: 'not all can be charged overnight',
-    reads: ['batteriesByMorning'],
-    judge: (rig, record) => {
-      const emptied = figureAt(record, figureIndex.batteriesEmptied);
-      const full = figureAt(record, figureIndex.batteriesByMorning);
-      const spare = figureAt(record, figureIndex.spareBatteriesOfDay) ?? 0;
+    reads: [
+      'batteriesEmptied',
+      'batteriesByMorning',
+      'spareBatteriesOfDay',
+      'batteryCount',
+      'chargingHours'
+    ],
+    judge: (rig, figures) => {
+      const emptied = figures.batteriesEmptied;
+      const full = figures.batteriesByMorning;
+      const spare = figures.spareBatteriesOfDay ?? 0;
       if (!rig.hasSocket || emptied === undefined || full === undefined) return undefined;
       // Spares cover the next day; what they do not cover has to be full by morning.
       const needed = Math.max(0, emptied - spare);
-      if (emptied === 0 || full >= needed || figureAt(record, figureIndex.batteryCount)! < emptied)
-        return undefined;
+      if (emptied === 0 || full >= needed || figures.batteryCount! < emptied) return undefined;
       return {
         severity: 'warn',
         lineIds: batteriesFor(rig).map(({ line }) => line.id),
@@ -32,7 +34,7 @@ export const chargingFindings: readonly AngleFindingRow[] = [
         unit: 'count',
         title: () => `${rig.scene.name}: ${full} of ${needed} batteries are full by morning`,
         why: () =>
-          `A day empties ${emptied}; left alone for ${NIGHT_HOURS} h as many fill as there are bays, at ${figureWords(figureAt(record, figureIndex.chargingHours)!, 'h')} each. Getting up to change them is the other way.`
+          `A day empties ${emptied}; left alone for ${NIGHT_HOURS} h as many fill as there are bays, at ${figureWords(figures.chargingHours!, 'h')} each. Getting up to change them is the other way.`
       };
     },
     propose: (context) => {
@@ -46,5 +48,5 @@ export const chargingFindings: readonly AngleFindingRow[] = [
         addOne(context, 'battery', (gear) => gear.batteryType === batteryType)
       ];
     }
-  }
+  })
 ];

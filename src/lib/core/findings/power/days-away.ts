@@ -1,22 +1,19 @@
 import { batteriesFor } from '../../figures/endurance-rows';
 import { figureWords } from '../../figures/figure-words';
-import { figureAt } from '../../figures/record';
-import { figureIndex } from '../../figures/table';
 import type { GearItem, GearOf } from '../../model/gear';
 import { bankEnergyAtPlugWh } from '../../relations/power/bank';
 import { AGED_HEALTH } from '../../relations/power/battery-minutes';
 import { BANK_INTO_BATTERY } from '../../relations/power/off-grid';
-import type { AngleContext, AngleFindingRow, PartProposal } from '../finding';
+import { figureRow, type AngleContext, type AngleFindingRow, type PartProposal } from '../finding';
 import { addOne, cheapestOf, oneMoreOf } from '../part-candidates';
 
 /** So many pieces of the cheapest part that the missing energy is there. */
 function manyOf<K extends 'power bank' | 'battery'>(
-  { record, shelf, project }: AngleContext,
+  { figures, shelf, project }: AngleContext,
   kind: K,
   whEach: (gear: GearOf<K>) => number | undefined
 ): PartProposal {
-  const missing =
-    figureAt(record, figureIndex.energyNeededAway)! - figureAt(record, figureIndex.energyAway)!;
+  const missing = figures.energyNeededAway! - figures.energyAway!;
   const pieces = (gear: GearItem) => Math.ceil(missing / whEach(gear as GearOf<K>)!);
   const cost = (gear: GearItem) => gear.priceNew!.likely * pieces(gear);
   return {
@@ -36,18 +33,17 @@ function manyOf<K extends 'power bank' | 'battery'>(
 
 /** P5. */
 export const daysAwayFindings: readonly AngleFindingRow[] = [
-  {
+  figureRow({
     code: 'P5',
     family: 'power',
-    scope: 'angle',
     about: 'days away from mains are not covered',
-    reads: ['awayShare'],
-    judge: (rig, record) => {
-      const share = figureAt(record, figureIndex.awayShare);
+    reads: ['awayShare', 'energyAway', 'energyNeededAway', 'awayDays'],
+    judge: (rig, figures) => {
+      const share = figures.awayShare;
       if (share === undefined || share >= 1) return undefined;
-      const have = figureAt(record, figureIndex.energyAway)!;
-      const need = figureAt(record, figureIndex.energyNeededAway)!;
-      const days = figureAt(record, figureIndex.awayDays)!;
+      const have = figures.energyAway!;
+      const need = figures.energyNeededAway!;
+      const days = figures.awayDays!;
       return {
         severity: 'stop',
         lineIds: [rig.body!.line.id],
@@ -72,9 +68,7 @@ export const daysAwayFindings: readonly AngleFindingRow[] = [
         ),
         manyOf(context, 'battery', (gear) =>
           gear.batteryType === batteryType && gear.energyWh !== undefined
-            ? gear.energyWh *
-              figureAt(context.record, figureIndex.coldShare)! *
-              (gear.otherMaker ? AGED_HEALTH : 1)
+            ? gear.energyWh * context.figures.coldShare! * (gear.otherMaker ? AGED_HEALTH : 1)
             : undefined
         ),
         ...((rig.scene.sunHoursPerDay ?? 0) > 0 ? [addOne(context, 'solar panel')] : []),
@@ -83,5 +77,5 @@ export const daysAwayFindings: readonly AngleFindingRow[] = [
           .map(({ line, gear }) => ({ label: `One more ${gear.model}`, act: oneMoreOf(line) }))
       ];
     }
-  }
+  })
 ];

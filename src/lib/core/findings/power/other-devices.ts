@@ -1,18 +1,16 @@
 import { fullName } from '../../model/gear';
 import { openConnection, whyOpen } from '../../rigs/closings';
 import { chainProposals } from '../chain-proposals';
-import type { AngleFindingRow } from '../finding';
+import { rigRow, type AngleFindingRow } from '../finding';
 import { cheapestOf } from '../part-candidates';
 import { sentence } from '../sentence';
 
 /** P7. */
 export const otherDevicesFindings: readonly AngleFindingRow[] = [
-  {
+  rigRow({
     code: 'P7',
     family: 'power',
-    scope: 'angle',
     about: 'the other batteries are not covered',
-    reads: [],
     judge: (rig) => {
       const open = openConnection(rig, 'power for its own');
       if (!open) return undefined;
@@ -42,5 +40,5 @@ export const otherDevicesFindings: readonly AngleFindingRow[] = [
         }
       ];
     }
-  }
+  })
 ];

@@ -3,18 +3,16 @@ import type { GearOf } from '../../model/gear';
 import { bankWattsNeeded } from '../../relations/power/bank';
 import { openConnection, reachesByPlug, whyOpen } from '../../rigs/closings';
 import { chainProposals } from '../chain-proposals';
-import type { AngleFindingRow } from '../finding';
+import { rigRow, type AngleFindingRow } from '../finding';
 import { cheapestOf, swapFor } from '../part-candidates';
 import { sentence } from '../sentence';
 
 /** P3. */
 export const powerSupplyFindings: readonly AngleFindingRow[] = [
-  {
+  rigRow({
     code: 'P3',
     family: 'power',
-    scope: 'angle',
     about: 'a bank or block gives too few watts, or its plug differs',
-    reads: [],
     judge: (rig) => {
       const open = openConnection(rig, 'power into body');
       if (!open) return undefined;
@@ -77,5 +75,5 @@ export const powerSupplyFindings: readonly AngleFindingRow[] = [
         }
       ];
     }
-  }
+  })
 ];

@@ -1,9 +1,7 @@
 import { figureWords } from '../../figures/figure-words';
-import { figureAt } from '../../figures/record';
-import { figureIndex } from '../../figures/table';
 import { levelAtDistanceDb } from '../../relations/sound/level';
 import { hearsVoice } from '../../rigs/placed-rig';
-import type { AngleFindingRow } from '../finding';
+import { figureRow, type AngleFindingRow } from '../finding';
 import { cheapestOf, setRig, swapTo } from '../part-candidates';
 
 /** A fan this far under the room is lost in it. */
@@ -16,17 +14,16 @@ const MOTOR_MEASURED_M = 0.1;
 
 /** A9, L7. */
 export const machineNoiseFindings: readonly AngleFindingRow[] = [
-  {
+  figureRow({
     code: 'A9',
     family: 'sound',
-    scope: 'angle',
     about: 'a fan is louder than the room',
-    reads: ['fanHeard', 'computerHeard'],
-    judge: (rig, record) => {
-      const room = figureAt(record, figureIndex.roomNoiseHeard);
+    reads: ['roomNoiseHeard', 'fanHeard', 'computerHeard'],
+    judge: (rig, figures) => {
+      const room = figures.roomNoiseHeard;
       if (room === undefined || !hearsVoice(rig)) return undefined;
-      const lamp = figureAt(record, figureIndex.fanHeard) ?? -Infinity;
-      const computer = figureAt(record, figureIndex.computerHeard) ?? -Infinity;
+      const lamp = figures.fanHeard ?? -Infinity;
+      const computer = figures.computerHeard ?? -Infinity;
       const loudest = Math.max(lamp, computer);
       if (loudest <= room - FAN_UNDER_ROOM_DB) return undefined;
       const isLamp = lamp >= computer;
@@ -77,16 +74,15 @@ export const machineNoiseFindings: readonly AngleFindingRow[] = [
         )
       ];
     }
-  },
-  {
+  }),
+  figureRow({
     code: 'L7',
     family: 'lens',
-    scope: 'angle',
     about: 'the focus motor is heard by a microphone on the camera',
-    reads: [],
-    judge: (rig, record) => {
+    reads: ['noiseAtMic'],
+    judge: (rig, figures) => {
       const motor = rig.lens?.gear?.motorLevelDbA;
-      const noise = figureAt(record, figureIndex.noiseAtMic);
+      const noise = figures.noiseAtMic;
       if (
         motor === undefined ||
         noise === undefined ||
@@ -124,5 +120,5 @@ export const machineNoiseFindings: readonly AngleFindingRow[] = [
         }
       ];
     }
-  }
+  })
 ];

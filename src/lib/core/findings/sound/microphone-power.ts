@@ -1,16 +1,14 @@
 import { figureWords } from '../../figures/figure-words';
-import type { AngleFindingRow } from '../finding';
+import { rigRow, type AngleFindingRow } from '../finding';
 import { cheapestOf, newLine, swapFor } from '../part-candidates';
 import { micLine } from './microphone-remedies';
 
 /** A4, A5. */
 export const microphonePowerFindings: readonly AngleFindingRow[] = [
-  {
+  rigRow({
     code: 'A4',
     family: 'sound',
-    scope: 'angle',
     about: 'a switch that can be forgotten',
-    reads: [],
     judge: (rig) => {
       if (!rig.mic?.gear.hasSwitch) return undefined;
       return {
@@ -40,13 +38,11 @@ export const microphonePowerFindings: readonly AngleFindingRow[] = [
         }
       ];
     }
-  },
-  {
+  }),
+  rigRow({
     code: 'A5',
     family: 'sound',
-    scope: 'angle',
     about: 'the microphone’s own battery is shorter than the day',
-    reads: [],
     judge: (rig) => {
       const hours = rig.mic?.gear.batteryHours;
       if (hours === undefined) return undefined;
@@ -98,5 +94,5 @@ export const microphonePowerFindings: readonly AngleFindingRow[] = [
         }
       ];
     }
-  }
+  })
 ];

@@ -1,11 +1,10 @@
 import { lengthWords } from '../../figures/figure-words';
-import { figureAt } from '../../figures/record';
-import { figureIndex } from '../../figures/table';
+import { freshMemory } from '../../memo';
 import { fullName } from '../../model/gear';
 import { isClosedInBag, openConnection } from '../../rigs/closings';
 import type { PlacedRig } from '../../rigs/placed-rig';
 import { chainProposals } from '../chain-proposals';
-import type { AngleFindingRow } from '../finding';
+import { figureRow, rigRow, type AngleFindingRow } from '../finding';
 import { swapTo } from '../part-candidates';
 import { useMic } from './use-microphone';
 
@@ -13,20 +12,19 @@ import { useMic } from './use-microphone';
 export function shortCable(rig: PlacedRig) {
   const open = openConnection(rig, 'microphone into body');
   return open?.withoutLength &&
-    isClosedInBag({ ...open, limit: open.withoutLength, inBag: undefined }, rig.kit)
+    isClosedInBag({ ...open, limit: open.withoutLength, memory: freshMemory() }, rig.kit)
     ? open
     : undefined;
 }
 
 /** A10, A11. */
 export const placementFindings: readonly AngleFindingRow[] = [
-  {
+  figureRow({
     code: 'A10',
     family: 'sound',
-    scope: 'angle',
     about: 'the microphone is in the picture, or the boom does not reach',
-    reads: [],
-    judge: (rig, record) => {
+    reads: ['boomReach', 'boomReachNeeded'],
+    judge: (rig, figures) => {
       if (rig.micPlace === 'hand')
         return {
           severity: 'note',
@@ -37,8 +35,8 @@ export const placementFindings: readonly AngleFindingRow[] = [
             `${fullName(rig.mic!.gear)} is held before the mouth; that is seen, and may be wanted.`
         };
       if (rig.micPlace !== 'boom arm') return undefined;
-      const reach = figureAt(record, figureIndex.boomReach);
-      const need = figureAt(record, figureIndex.boomReachNeeded);
+      const reach = figures.boomReach;
+      const need = figures.boomReachNeeded;
       if (reach === undefined || need === undefined || reach >= need) return undefined;
       return {
         severity: 'warn',
@@ -54,8 +52,8 @@ export const placementFindings: readonly AngleFindingRow[] = [
       };
     },
     propose: (context) => {
-      const { rig, record } = context;
-      const need = figureAt(record, figureIndex.boomReachNeeded) ?? 0;
+      const { rig, figures } = context;
+      const need = figures.boomReachNeeded ?? 0;
       return [
         ...(rig.boom
           ? [
@@ -70,13 +68,11 @@ export const placementFindings: readonly AngleFindingRow[] = [
         useMic(context, (form) => form.startsWith('lavalier'))
       ];
     }
-  },
-  {
+  }),
+  rigRow({
     code: 'A11',
     family: 'sound',
-    scope: 'angle',
     about: 'the cable is too short',
-    reads: [],
     judge: (rig) => {
       const short = shortCable(rig);
       if (!short) return undefined;
@@ -105,5 +101,5 @@ export const placementFindings: readonly AngleFindingRow[] = [
         }
       }
     ]
-  }
+  })
 ];

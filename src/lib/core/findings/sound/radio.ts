@@ -1,9 +1,7 @@
 import { lengthWords } from '../../figures/figure-words';
-import { figureAt } from '../../figures/record';
-import { figureIndex } from '../../figures/table';
 import { fullName } from '../../model/gear';
 import type { PlacedRig } from '../../rigs/placed-rig';
-import type { AngleFindingRow } from '../finding';
+import { figureRow, rigRow, type AngleFindingRow } from '../finding';
 import { cheapestOf, leaveOut, swapFor } from '../part-candidates';
 import { useMic } from './use-microphone';
 
@@ -36,12 +34,10 @@ function disturber(rig: PlacedRig): { lineId: string; model: string; says: strin
 
 /** A6, A12. */
 export const radioFindings: readonly AngleFindingRow[] = [
-  {
+  rigRow({
     code: 'A6',
     family: 'sound',
-    scope: 'angle',
     about: 'radio or charger may interfere',
-    reads: [],
     judge: (rig) => {
       const other = rig.mic && disturber(rig);
       if (!other) return undefined;
@@ -61,17 +57,16 @@ export const radioFindings: readonly AngleFindingRow[] = [
         useMic(context, (form) => form === 'lavalier wired' || form === 'shoe')
       ];
     }
-  },
-  {
+  }),
+  figureRow({
     code: 'A12',
     family: 'sound',
-    scope: 'angle',
     about: 'radio reach is shorter than the scene needs',
-    reads: ['radioReach'],
-    judge: (rig, record) => {
-      const reach = figureAt(record, figureIndex.radioReach);
+    reads: ['radioReach', 'radioStated'],
+    judge: (rig, figures) => {
+      const reach = figures.radioReach;
       if (reach === undefined || reach >= rig.angle.distanceM) return undefined;
-      const stated = figureAt(record, figureIndex.radioStated)!;
+      const stated = figures.radioStated!;
       return {
         severity: 'warn',
         lineIds: [rig.mic!.line.id],
@@ -108,5 +103,5 @@ export const radioFindings: readonly AngleFindingRow[] = [
         }
       }
     ]
-  }
+  })
 ];

@@ -1,9 +1,7 @@
 import { figureWords, minutesWords } from '../../figures/figure-words';
-import { figureAt } from '../../figures/record';
-import { figureIndex } from '../../figures/table';
 import { fullName } from '../../model/gear';
 import { hearsVoice } from '../../rigs/placed-rig';
-import type { AngleFindingRow } from '../finding';
+import { figureRow, type AngleFindingRow } from '../finding';
 import { cheapestOf, leaveOut, swapTo } from '../part-candidates';
 
 /** A frame of drift is seen on the lips. */
@@ -11,13 +9,12 @@ const FRAMES_OF_DRIFT = 1;
 
 /** A8, A7. */
 export const recordingsFindings: readonly AngleFindingRow[] = [
-  {
+  figureRow({
     code: 'A8',
     family: 'sound',
-    scope: 'angle',
     about: 'off-camera recording without sync sound',
-    reads: ['recorderDrift'],
-    judge: (rig, record) => {
+    reads: ['recorderDrift', 'fps', 'recorderClock', 'longestTake'],
+    judge: (rig, figures) => {
       const recorder = rig.kit.of('recorder')[0];
       if (!recorder || !rig.body || !hearsVoice(rig)) return undefined;
       if (rig.body.gear.ownMicrophone === false)
@@ -32,8 +29,8 @@ export const recordingsFindings: readonly AngleFindingRow[] = [
           why: () =>
             `${fullName(recorder.gear)} records the voice, but ${fullName(rig.body!.gear)} has no microphone of its own: clap where both see and hear it, at the start and at the end.`
         };
-      const drift = figureAt(record, figureIndex.recorderDrift);
-      const fps = figureAt(record, figureIndex.fps)!;
+      const drift = figures.recorderDrift;
+      const fps = figures.fps!;
       if (drift === undefined || (drift / 1000) * fps < FRAMES_OF_DRIFT) return undefined;
       return {
         severity: 'note',
@@ -46,7 +43,7 @@ export const recordingsFindings: readonly AngleFindingRow[] = [
         title: () =>
           `${recorder.gear.model} runs ${((drift / 1000) * fps).toFixed(1)} frames apart in a take`,
         why: () =>
-          `Its clock runs off by ${figureAt(record, figureIndex.recorderClock)!} parts in a million; in ${minutesWords(figureAt(record, figureIndex.longestTake)!)} that is ${figureWords(drift, 'ms')}. Clap at both ends and stretch it in the cut.`
+          `Its clock runs off by ${figures.recorderClock!} parts in a million; in ${minutesWords(figures.longestTake!)} that is ${figureWords(drift, 'ms')}. Clap at both ends and stretch it in the cut.`
       };
     },
     propose: (context) => {
@@ -71,20 +68,14 @@ export const recordingsFindings: readonly AngleFindingRow[] = [
         leaveOut(recorder.line, recorder.gear.model)
       ];
     }
-  },
-  {
+  }),
+  figureRow({
     code: 'A7',
     family: 'sound',
-    scope: 'angle',
     about: 'no second recording',
-    reads: [],
-    judge: (rig, record) => {
-      if (
-        !hearsVoice(rig) ||
-        !rig.scene.mustDo ||
-        (figureAt(record, figureIndex.recordings) ?? 2) >= 2
-      )
-        return undefined;
+    reads: ['recordings'],
+    judge: (rig, figures) => {
+      if (!hearsVoice(rig) || !rig.scene.mustDo || (figures.recordings ?? 2) >= 2) return undefined;
       return {
         severity: 'note',
         figure: 'recordings',
@@ -99,5 +90,5 @@ export const recordingsFindings: readonly AngleFindingRow[] = [
     propose: ({ shelf, project }) => [
       { parts: cheapestOf(shelf, project, 'recorder'), label: (gear) => `Add ${gear.model}` }
     ]
-  }
+  })
 ];

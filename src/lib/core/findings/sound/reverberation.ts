@@ -1,20 +1,17 @@
 import { figureWords, lengthWords } from '../../figures/figure-words';
-import { figureAt } from '../../figures/record';
-import { figureIndex } from '../../figures/table';
 import { directToLateBands, echoWord } from '../../relations/sound/critical-distance';
-import type { AngleFindingRow } from '../finding';
+import { figureRow, type AngleFindingRow } from '../finding';
 import { micLine, wayNearer } from './microphone-remedies';
 
 /** A2. */
 export const reverberationFindings: readonly AngleFindingRow[] = [
-  {
+  figureRow({
     code: 'A2',
     family: 'sound',
-    scope: 'angle',
     about: 'echo: beyond what the room allows',
-    reads: ['directToLate'],
-    judge: (rig, record) => {
-      const db = figureAt(record, figureIndex.directToLate);
+    reads: ['directToLate', 'micDistance', 'criticalDistance'],
+    judge: (rig, figures) => {
+      const db = figures.directToLate;
       if (db === undefined || db >= directToLateBands.dryDb) return undefined;
       return {
         severity: db < directToLateBands.roomyDb ? 'warn' : 'note',
@@ -25,7 +22,7 @@ export const reverberationFindings: readonly AngleFindingRow[] = [
         unit: 'dB',
         title: () => `${rig.scene.name}: the room is heard, ${echoWord(db)}`,
         why: () =>
-          `From ${lengthWords(figureAt(record, figureIndex.micDistance)!, rig.project.units)} the voice stands about ${figureWords(db, 'dB')} over the echo; dry begins at ${directToLateBands.dryDb} dB. The room takes over at ${lengthWords(figureAt(record, figureIndex.criticalDistance)!, rig.project.units)}.`
+          `From ${lengthWords(figures.micDistance!, rig.project.units)} the voice stands about ${figureWords(db, 'dB')} over the echo; dry begins at ${directToLateBands.dryDb} dB. The room takes over at ${lengthWords(figures.criticalDistance!, rig.project.units)}.`
       };
     },
     propose: (context) => {
@@ -45,5 +42,5 @@ export const reverberationFindings: readonly AngleFindingRow[] = [
       }
       return proposals;
     }
-  }
+  })
 ];

@@ -1,13 +1,12 @@
 import { figureWords, lengthWords } from '../../figures/figure-words';
-import { figureAt } from '../../figures/record';
-import { figureIndex } from '../../figures/table';
 import { fullName } from '../../model/gear';
+import { AIM_PEAK_DBFS, SPEECH_PEAK_DB } from '../../relations/sound/level-set-up';
 import {
   UNINTELLIGIBLE_BELOW_DB,
   speechToNoiseBands,
   speechWord
 } from '../../relations/sound/speech-to-noise';
-import type { AngleContext, AngleFindingRow, Proposal } from '../finding';
+import { figureRow, type AngleContext, type AngleFindingRow, type Proposal } from '../finding';
 import { setRig } from '../part-candidates';
 import { furryCover, micLine, wayNearer } from './microphone-remedies';
 
@@ -24,14 +23,13 @@ function louder({ rig }: AngleContext): Proposal[] {
 
 /** A1. */
 export const speechToNoiseFindings: readonly AngleFindingRow[] = [
-  {
+  figureRow({
     code: 'A1',
     family: 'sound',
-    scope: 'angle',
     about: 'speech-to-noise is too low',
-    reads: ['speechToNoise'],
-    judge: (rig, record) => {
-      const db = figureAt(record, figureIndex.speechToNoise);
+    reads: ['speechToNoise', 'voiceAtMic', 'micDistance', 'noiseAtMic'],
+    judge: (rig, figures) => {
+      const db = figures.speechToNoise;
       if (db === undefined) return undefined;
       const place = rig.scene.room ? 'indoors' : 'outdoors';
       const band = speechToNoiseBands[place];
@@ -48,16 +46,45 @@ export const speechToNoiseFindings: readonly AngleFindingRow[] = [
             ? `${rig.scene.name}: voice is ${figureWords(Math.round(-db), 'dB')} below the noise`
             : `${rig.scene.name}: voice is ${figureWords(Math.round(db), 'dB')} above the noise`,
         why: () =>
-          `${fullName(rig.mic!.gear)} hears ${figureWords(figureAt(record, figureIndex.voiceAtMic)!, 'dB(A)')} of voice from ${lengthWords(figureAt(record, figureIndex.micDistance)!, rig.project.units)} and ${figureWords(figureAt(record, figureIndex.noiseAtMic)!, 'dB(A)')} of everything else: ${speechWord(db, place)}; clean begins at ${band.cleanDb} dB here.`
+          `${fullName(rig.mic!.gear)} hears ${figureWords(figures.voiceAtMic!, 'dB(A)')} of voice from ${lengthWords(figures.micDistance!, rig.project.units)} and ${figureWords(figures.noiseAtMic!, 'dB(A)')} of everything else: ${speechWord(db, place)}; clean begins at ${band.cleanDb} dB here.`
       };
     },
     propose: (context) => [
       ...furryCover(context),
       ...louder(context),
-      ...(context.rig.said?.boostOn === false
+      ...(context.rig.overrides?.boostOn === false
         ? [{ label: 'Switch the boost on', act: setRig(context, { boostOn: true }) }]
         : []),
       ...wayNearer(context)
     ]
-  }
+  }),
+  figureRow({
+    code: 'A1',
+    family: 'sound',
+    about: 'the voice overloads the microphone input',
+    reads: ['gainForPeaks', 'micOutput', 'inputFullScale'],
+    judge: (rig, figures) => {
+      const gain = figures.gainForPeaks;
+      // Without any gain the peaks stand this much over full scale.
+      if (gain === undefined || AIM_PEAK_DBFS - gain <= 0) return undefined;
+      const over = AIM_PEAK_DBFS - gain;
+      return {
+        severity: 'warn',
+        about: 'overload',
+        lineIds: micLine(rig),
+        figure: 'gainForPeaks',
+        has: gain,
+        needs: AIM_PEAK_DBFS,
+        unit: 'dB',
+        title: () =>
+          `${rig.scene.name}: voice peaks clip at the input by ${figureWords(Math.max(1, Math.round(over)), 'dB')}`,
+        why: () =>
+          `${fullName(rig.mic!.gear)} gives ${figureWords(figures.micOutput!, 'dBV')} of voice and ${SPEECH_PEAK_DB} dB more in its peaks; the input of ${fullName(rig.body!.gear)} is full at ${figureWords(figures.inputFullScale!, 'dBV')}, whatever the gain.`
+      };
+    },
+    propose: (context) =>
+      (context.rig.mic?.gear.boostDb ?? 0) > 0 && context.rig.overrides?.boostOn !== false
+        ? [{ label: 'Switch the boost off', act: setRig(context, { boostOn: false }) }]
+        : []
+  })
 ];

@@ -1,21 +1,18 @@
 import { figureWords } from '../../figures/figure-words';
-import { figureAt } from '../../figures/record';
-import { figureIndex } from '../../figures/table';
 import { SYNC_NOTICED_MS } from '../../relations/sound/sync';
-import type { AngleFindingRow } from '../finding';
+import { figureRow, type AngleFindingRow } from '../finding';
 import { swapTo } from '../part-candidates';
 import { useMic } from './use-microphone';
 
 /** A13. */
 export const syncFindings: readonly AngleFindingRow[] = [
-  {
+  figureRow({
     code: 'A13',
     family: 'sound',
-    scope: 'angle',
     about: 'sound arrives apart from the picture in the live chain',
     reads: ['pictureLag'],
-    judge: (rig, record) => {
-      const lag = figureAt(record, figureIndex.pictureLag);
+    judge: (rig, figures) => {
+      const lag = figures.pictureLag;
       if (lag === undefined || (lag < SYNC_NOTICED_MS.early && lag > -SYNC_NOTICED_MS.late))
         return undefined;
       return {
@@ -42,5 +39,5 @@ export const syncFindings: readonly AngleFindingRow[] = [
         useMic(context, (form) => form === 'shoe' || form === 'lavalier wired')
       ];
     }
-  }
+  })
 ];

@@ -1,9 +1,7 @@
 import { figureWords } from '../../figures/figure-words';
-import { figureAt } from '../../figures/record';
-import { figureIndex } from '../../figures/table';
 import { fullName } from '../../model/gear';
 import { STILL_BELOW_MPS } from '../../relations/sound/wind';
-import type { AngleFindingRow } from '../finding';
+import { figureRow, type AngleFindingRow } from '../finding';
 import { furryCover, micLine, otherMic } from './microphone-remedies';
 
 /** From a breeze on, an open capsule is lost. */
@@ -11,14 +9,13 @@ const WIND_WARN_MPS = 3;
 
 /** A3. */
 export const windFindings: readonly AngleFindingRow[] = [
-  {
+  figureRow({
     code: 'A3',
     family: 'sound',
-    scope: 'angle',
     about: 'wind without a cover',
-    reads: ['airSpeed'],
-    judge: (rig, record) => {
-      const v = figureAt(record, figureIndex.airSpeed);
+    reads: ['airSpeed', 'windNoise'],
+    judge: (rig, figures) => {
+      const v = figures.airSpeed;
       if (v === undefined || v < STILL_BELOW_MPS || !rig.mic || rig.cover !== 'none')
         return undefined;
       return {
@@ -30,12 +27,12 @@ export const windFindings: readonly AngleFindingRow[] = [
         unit: 'm/s',
         title: () => `${rig.scene.name}: wind on a bare microphone`,
         why: () =>
-          `${figureWords(v, 'm/s', rig.project.units)} of air, walking included, rumbles at about ${figureWords(figureAt(record, figureIndex.windNoise) ?? NaN, 'dB(A)')} in ${fullName(rig.mic!.gear)} without a cover.`
+          `${figureWords(v, 'm/s', rig.project.units)} of air, walking included, rumbles at about ${figureWords(figures.windNoise ?? NaN, 'dB(A)')} in ${fullName(rig.mic!.gear)} without a cover.`
       };
     },
     propose: (context) => [
       ...furryCover(context),
       otherMic(context, (form) => form.startsWith('lavalier'), 'Add')
     ]
-  }
+  })
 ];

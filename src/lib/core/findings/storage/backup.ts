@@ -1,7 +1,7 @@
 import { cardsFor } from '../../figures/endurance-rows';
 import { fullName } from '../../model/gear';
 import type { PlacedRig } from '../../rigs/placed-rig';
-import type { AngleFindingRow, Held, PlanFindingRow } from '../finding';
+import { rigRow, type AngleFindingRow, type Held, type PlanFindingRow } from '../finding';
 import { addOne, cheapestOf, oneMoreOf, swapTo } from '../part-candidates';
 
 const pictureCards = (rig: PlacedRig) =>
@@ -13,12 +13,10 @@ const recordsTwice = (rig: PlacedRig) =>
 
 /** B11. */
 export const backupFindings: readonly AngleFindingRow[] = [
-  {
+  rigRow({
     code: 'B11',
     family: 'body',
-    scope: 'angle',
     about: 'one recording of what cannot be repeated',
-    reads: [],
     judge: (rig) => {
       if (rig.scene.onceOnly !== true || !rig.body || recordsTwice(rig)) return undefined;
       return {
@@ -47,7 +45,7 @@ export const backupFindings: readonly AngleFindingRow[] = [
         addOne(context, 'monitor', (gear) => gear.recordsItself === true)
       ];
     }
-  }
+  })
 ];
 
 /** T4. */

@@ -1,25 +1,29 @@
 import { cardsFor } from '../../figures/endurance-rows';
 import { figureWords, minutesWords } from '../../figures/figure-words';
-import { figureAt } from '../../figures/record';
-import { figureIndex } from '../../figures/table';
-import type { AngleFindingRow } from '../finding';
+import { figureRow, type AngleFindingRow } from '../finding';
 import { cheapestOf, oneMoreOf, swapFor } from '../part-candidates';
 import { cardKindsOf } from './card-kinds';
 
 /** T1. */
 export const capacityFindings: readonly AngleFindingRow[] = [
-  {
+  figureRow({
     code: 'T1',
     family: 'storage',
-    scope: 'angle',
     about: 'fills before the day ends',
-    reads: ['storageShare'],
-    judge: (rig, record) => {
-      const share = figureAt(record, figureIndex.storageShare);
-      if (share === undefined || share >= 1 || figureAt(record, figureIndex.cardSpace) === 0)
-        return undefined;
-      const have = figureAt(record, figureIndex.cardMinutes)!;
-      const need = figureAt(record, figureIndex.recordedAway)!;
+    reads: [
+      'storageShare',
+      'cardSpace',
+      'cardMinutes',
+      'recordedAway',
+      'bitRate',
+      'writeNeeded',
+      'sizeNeeded'
+    ],
+    judge: (rig, figures) => {
+      const share = figures.storageShare;
+      if (share === undefined || share >= 1 || figures.cardSpace === 0) return undefined;
+      const have = figures.cardMinutes!;
+      const need = figures.recordedAway!;
       return {
         severity: 'stop',
         lineIds: cardsFor(rig).map(({ line }) => line.id),
@@ -30,7 +34,7 @@ export const capacityFindings: readonly AngleFindingRow[] = [
         title: () =>
           `${rig.scene.name}: cards full at ${minutesWords(have)} of ${minutesWords(need)}`,
         why: () =>
-          `${figureWords(figureAt(record, figureIndex.bitRate)!, 'Mb/s')} (${figureWords(figureAt(record, figureIndex.writeNeeded)!, 'MB/s')}) write ${figureWords(figureAt(record, figureIndex.sizeNeeded)!, 'GB')}; ${figureWords(figureAt(record, figureIndex.cardSpace)!, 'GB')} are in the kit.`
+          `${figureWords(figures.bitRate!, 'Mb/s')} (${figureWords(figures.writeNeeded!, 'MB/s')}) write ${figureWords(figures.sizeNeeded!, 'GB')}; ${figureWords(figures.cardSpace!, 'GB')} are in the kit.`
       };
     },
     propose: ({ rig, shelf, project }) => {
@@ -58,5 +62,5 @@ export const capacityFindings: readonly AngleFindingRow[] = [
         }
       ];
     }
-  }
+  })
 ];

@@ -1,17 +1,15 @@
 import { cardsFor } from '../../figures/endurance-rows';
 import { fullName } from '../../model/gear';
-import type { AngleFindingRow } from '../finding';
+import { rigRow, type AngleFindingRow } from '../finding';
 import { cheapestOf, swapFor } from '../part-candidates';
 import { cardKindsOf } from './card-kinds';
 
 /** T3. */
 export const cardKindFindings: readonly AngleFindingRow[] = [
-  {
+  rigRow({
     code: 'T3',
     family: 'storage',
-    scope: 'angle',
     about: 'the card kind does not fit',
-    reads: [],
     judge: (rig) => {
       const kinds = cardKindsOf(rig);
       const strays = rig.kit.of('card').filter(({ gear }) => !kinds.includes(gear.cardKind));
@@ -35,5 +33,5 @@ export const cardKindFindings: readonly AngleFindingRow[] = [
         }
       ];
     }
-  }
+  })
 ];

@@ -1,24 +1,21 @@
 import { figureWords } from '../../figures/figure-words';
-import { figureAt } from '../../figures/record';
-import { figureIndex } from '../../figures/table';
 import { fullName } from '../../model/gear';
 import { EDITING_SHARE, LIGHTER_COPY_MBPS } from '../../relations/storage/editing-load';
-import type { AngleFindingRow, Held, PlanFindingRow } from '../finding';
+import { figureRow, type AngleFindingRow, type Held, type PlanFindingRow } from '../finding';
 import { swapTo } from '../part-candidates';
 import { chainsFor, openOnce } from './open-connections';
 
 /** W4. */
 export const editingFindings: readonly AngleFindingRow[] = [
-  {
+  figureRow({
     code: 'W4',
     family: 'whole',
-    scope: 'angle',
     about: 'the computer cannot play the mode, or has no room for the files',
-    reads: ['editingShare', 'freeSpace'],
-    judge: (rig, record) => {
+    reads: ['editingShare', 'freeSpace', 'sizeNeeded'],
+    judge: (rig, figures) => {
       const computer = rig.kit.of('computer')[0];
       if (!computer || rig.index > 0) return undefined;
-      const share = figureAt(record, figureIndex.editingShare);
+      const share = figures.editingShare;
       if (share !== undefined && share > EDITING_SHARE.plays)
         return {
           severity: share > EDITING_SHARE.lighterCopies ? 'warn' : 'note',
@@ -32,8 +29,8 @@ export const editingFindings: readonly AngleFindingRow[] = [
           why: () =>
             `Cutting it asks ${figureWords(share, '×')} of what ${fullName(computer.gear)} plays. ${share > EDITING_SHARE.lighterCopies ? 'Even lighter copies will be slow.' : `Lighter copies at ${LIGHTER_COPY_MBPS} Mb/s, 20 GB an hour, make it smooth.`}`
         };
-      const room = figureAt(record, figureIndex.freeSpace);
-      const need = figureAt(record, figureIndex.sizeNeeded);
+      const room = figures.freeSpace;
+      const need = figures.sizeNeeded;
       if (room === undefined || need === undefined || need <= room) return undefined;
       return {
         severity: 'warn',
@@ -74,7 +71,7 @@ export const editingFindings: readonly AngleFindingRow[] = [
         )
       ];
     }
-  }
+  })
 ];
 
 /** W4. */

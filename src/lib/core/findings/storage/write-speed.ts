@@ -1,22 +1,19 @@
 import { cardsFor } from '../../figures/endurance-rows';
 import { figureWords } from '../../figures/figure-words';
-import { figureAt } from '../../figures/record';
-import { figureIndex } from '../../figures/table';
 import { speedClassMBps, sustainedWriteVerdict } from '../../relations/storage/sustained-write';
-import type { AngleFindingRow } from '../finding';
+import { figureRow, type AngleFindingRow } from '../finding';
 import { cheapestOf, swapFor } from '../part-candidates';
 
 /** T2. */
 export const writeSpeedFindings: readonly AngleFindingRow[] = [
-  {
+  figureRow({
     code: 'T2',
     family: 'storage',
-    scope: 'angle',
     about: 'sustained write below the mode’s bit rate',
     reads: ['bitRate', 'writePromised'],
-    judge: (rig, record) => {
-      const rate = figureAt(record, figureIndex.bitRate);
-      const promised = figureAt(record, figureIndex.writePromised);
+    judge: (rig, figures) => {
+      const rate = figures.bitRate;
+      const promised = figures.writePromised;
       if (rate === undefined || promised === undefined) return undefined;
       const verdict = sustainedWriteVerdict(rate, promised);
       if (verdict === 'fine') return undefined;
@@ -36,8 +33,8 @@ export const writeSpeedFindings: readonly AngleFindingRow[] = [
           `${figureWords(rate, 'Mb/s')} are ${figureWords(rate / 8, 'MB/s')}. ${verdict === 'stop' ? 'The recording breaks off.' : 'Less than a tenth of room is left for peaks.'} The read speed on the label says nothing about it.`
       };
     },
-    propose: ({ rig, record, shelf, project }) => {
-      const needs = (figureAt(record, figureIndex.bitRate)! / 8) * 1.1;
+    propose: ({ rig, figures, shelf, project }) => {
+      const needs = (figures.bitRate! / 8) * 1.1;
       const slow = cardsFor(rig).find(
         ({ gear }) => gear.speedClass !== undefined && speedClassMBps[gear.speedClass] < needs
       );
@@ -58,5 +55,5 @@ export const writeSpeedFindings: readonly AngleFindingRow[] = [
         }
       ];
     }
-  }
+  })
 ];

@@ -1,16 +1,14 @@
 import { lengthWords } from '../../figures/figure-words';
 import { EYE_LEVEL_M } from '../../rigs/places';
-import type { AngleFindingRow } from '../finding';
+import { rigRow, type AngleFindingRow } from '../finding';
 import { cheapestOf, swapFor } from '../part-candidates';
 
 /** S2. */
 export const eyeLevelFindings: readonly AngleFindingRow[] = [
-  {
+  rigRow({
     code: 'S2',
     family: 'support',
-    scope: 'angle',
     about: 'below eye level',
-    reads: [],
     judge: (rig) => {
       const height = rig.support?.gear.heightMaxM;
       if (rig.angle.cameraPlace !== 'tripod' || height === undefined) return undefined;
@@ -42,5 +40,5 @@ export const eyeLevelFindings: readonly AngleFindingRow[] = [
         act: swapFor(rig.support!.line.id)
       }
     ]
-  }
+  })
 ];

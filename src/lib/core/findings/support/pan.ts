@@ -1,9 +1,7 @@
-import { figureAt } from '../../figures/record';
-import { figureIndex } from '../../figures/table';
 import { type HeadGear, fullName } from '../../model/gear';
 import { headForms } from '../../model/word-lists';
 import { supportsByPlace } from '../../rigs/places';
-import type { AngleContext, AngleFindingRow, PartProposal } from '../finding';
+import { figureRow, type AngleContext, type AngleFindingRow, type PartProposal } from '../finding';
 import { addOne, swapTo } from '../part-candidates';
 
 /** Bare legs want a fluid head, or another one in place of the head they carry. */
@@ -16,14 +14,13 @@ function headProposals(context: AngleContext): PartProposal[] {
 
 /** S3. */
 export const panFindings: readonly AngleFindingRow[] = [
-  {
+  figureRow({
     code: 'S3',
     family: 'support',
-    scope: 'angle',
     about: 'a pan is wanted without a fluid head',
     reads: ['supportHead'],
-    judge: (rig, record) => {
-      const head = figureAt(record, figureIndex.supportHead);
+    judge: (rig, figures) => {
+      const head = figures.supportHead;
       if (head === undefined || headForms[head] === 'fluid' || rig.support?.gear.form === 'gimbal')
         return undefined;
       return {
@@ -56,5 +53,5 @@ export const panFindings: readonly AngleFindingRow[] = [
         }
       }
     ]
-  }
+  })
 ];

@@ -1,22 +1,19 @@
 import { figureWords, massWords } from '../../figures/figure-words';
-import { figureAt } from '../../figures/record';
-import { figureIndex } from '../../figures/table';
 import { headMomentNm, headShare } from '../../relations/support/head';
 import { PAYLOAD_WARN_SHARE, payloadVerdict } from '../../relations/support/payload';
-import type { AngleFindingRow } from '../finding';
+import { figureRow, type AngleFindingRow } from '../finding';
 import { cheapestOf, swapFor, swapTo } from '../part-candidates';
 
 /** S1. */
 export const payloadFindings: readonly AngleFindingRow[] = [
-  {
+  figureRow({
     code: 'S1',
     family: 'support',
-    scope: 'angle',
     about: 'payload exceeded',
     reads: ['loadOnSupport', 'payload'],
-    judge: (rig, record) => {
-      const load = figureAt(record, figureIndex.loadOnSupport);
-      const rating = figureAt(record, figureIndex.payload);
+    judge: (rig, figures) => {
+      const load = figures.loadOnSupport;
+      const rating = figures.payload;
       if (load === undefined || rating === undefined) return undefined;
       const verdict = payloadVerdict(load, rating);
       if (verdict === 'fine') return undefined;
@@ -34,8 +31,8 @@ export const payloadFindings: readonly AngleFindingRow[] = [
           `${verdict === 'stop' ? 'That is past its rating: it may sag or fall.' : 'Above two thirds of its rating it sags and shakes.'} Body, lens and what rides with them count (${figureWords((100 * load) / rating, '%')}).`
       };
     },
-    propose: ({ rig, record, shelf, project }) => {
-      const load = figureAt(record, figureIndex.loadOnSupport) ?? 0;
+    propose: ({ rig, figures, shelf, project }) => {
+      const load = figures.loadOnSupport ?? 0;
       return [
         {
           parts: cheapestOf(
@@ -50,22 +47,19 @@ export const payloadFindings: readonly AngleFindingRow[] = [
         }
       ];
     }
-  },
-  {
+  }),
+  figureRow({
     code: 'S1',
     family: 'support',
-    scope: 'angle',
     about: 'the head has a lower payload than the load, as a weight or as a moment',
-    reads: ['headShare'],
-    judge: (rig, record) => {
-      const share = figureAt(record, figureIndex.headShare);
+    reads: ['headShare', 'loadOnHead', 'headPayload', 'loadCentre', 'headRatedHeight'],
+    judge: (rig, figures) => {
+      const share = figures.headShare;
       if (share === undefined) return undefined;
       const verdict = payloadVerdict(share, 1);
       if (verdict === 'fine') return undefined;
       const { units } = rig.project;
-      const high =
-        share >
-        figureAt(record, figureIndex.loadOnHead)! / figureAt(record, figureIndex.headPayload)!;
+      const high = share > figures.loadOnHead! / figures.headPayload!;
       return {
         severity: verdict,
         about: 'head',
@@ -77,13 +71,13 @@ export const payloadFindings: readonly AngleFindingRow[] = [
         title: () =>
           `${rig.head!.gear.model} is loaded to ${figureWords(100 * share, '%')} of its payload`,
         why: () =>
-          `${massWords(figureAt(record, figureIndex.loadOnHead)!, units)} lie on a head for ${massWords(figureAt(record, figureIndex.headPayload)!, units)}${high ? `, and ${figureWords(figureAt(record, figureIndex.loadCentre)!, 'mm')} over the plate where the rating holds to ${figureWords(figureAt(record, figureIndex.headRatedHeight)!, 'mm')}` : ''}: it ${verdict === 'stop' ? 'nods over once it leans' : 'creeps after it is locked'}.`
+          `${massWords(figures.loadOnHead!, units)} lie on a head for ${massWords(figures.headPayload!, units)}${high ? `, and ${figureWords(figures.loadCentre!, 'mm')} over the plate where the rating holds to ${figureWords(figures.headRatedHeight!, 'mm')}` : ''}: it ${verdict === 'stop' ? 'nods over once it leans' : 'creeps after it is locked'}.`
       };
     },
     propose: (context) => {
-      const { rig, record } = context;
-      const load = figureAt(record, figureIndex.loadOnHead) ?? 0;
-      const moment = figureAt(record, figureIndex.headMoment) ?? 0;
+      const { rig, figures } = context;
+      const load = figures.loadOnHead ?? 0;
+      const moment = figures.headMoment ?? 0;
       return [
         swapTo(
           context,
@@ -98,5 +92,5 @@ export const payloadFindings: readonly AngleFindingRow[] = [
         )
       ];
     }
-  }
+  })
 ];

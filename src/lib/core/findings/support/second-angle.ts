@@ -1,16 +1,14 @@
 import { supportsByPlace } from '../../rigs/places';
-import type { AngleFindingRow } from '../finding';
+import { rigRow, type AngleFindingRow } from '../finding';
 import { addOne } from '../part-candidates';
 import { sentence } from '../sentence';
 
 /** S6. */
 export const secondAngleFindings: readonly AngleFindingRow[] = [
-  {
+  rigRow({
     code: 'S6',
     family: 'support',
-    scope: 'angle',
     about: 'the second angle has no support',
-    reads: [],
     judge: (rig) => {
       if (rig.index === 0 || rig.support || !rig.body || rig.angle.cameraPlace === 'hand')
         return undefined;
@@ -31,5 +29,5 @@ export const secondAngleFindings: readonly AngleFindingRow[] = [
       const forms: readonly string[] = supportsByPlace[context.rig.angle.cameraPlace];
       return [addOne(context, 'support', (gear) => forms.includes(gear.form))];
     }
-  }
+  })
 ];

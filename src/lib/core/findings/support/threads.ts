@@ -4,7 +4,7 @@ import { type Connection, type MissingPort, isMissingPort } from '../../rigs/con
 import { connectionsOf } from '../../rigs/connections';
 import type { PlacedRig } from '../../rigs/placed-rig';
 import { chainProposals } from '../chain-proposals';
-import type { AngleFindingRow } from '../finding';
+import { rigRow, type AngleFindingRow } from '../finding';
 import { capital, sentence } from '../sentence';
 
 const heldPurposes = ['camera held', 'microphone held', 'lamp held'] as const;
@@ -19,12 +19,10 @@ function openJoint(rig: PlacedRig): Connection | MissingPort | undefined {
 
 /** S5. */
 export const threadsFindings: readonly AngleFindingRow[] = [
-  {
+  rigRow({
     code: 'S5',
     family: 'support',
-    scope: 'angle',
     about: 'the chain of threads and plates is broken',
-    reads: [],
     judge: (rig) => {
       const need = openJoint(rig);
       if (!need) return undefined;
@@ -53,5 +51,5 @@ export const threadsFindings: readonly AngleFindingRow[] = [
       const need = openJoint(context.rig);
       return need ? chainProposals(context, need.purpose) : [];
     }
-  }
+  })
 ];

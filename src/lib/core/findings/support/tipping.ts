@@ -1,8 +1,6 @@
 import { figureWords, lengthWords } from '../../figures/figure-words';
-import { figureAt } from '../../figures/record';
-import { figureIndex } from '../../figures/table';
 import { TIP_WARN_DEG } from '../../relations/support/tipping';
-import type { AngleFindingRow } from '../finding';
+import { figureRow, type AngleFindingRow } from '../finding';
 import { addOne, swapTo } from '../part-candidates';
 
 /** A bag this small is made up by the legs. */
@@ -10,14 +8,21 @@ const BAG_TOLERANCE_KG = 0.2;
 
 /** S4. */
 export const tippingFindings: readonly AngleFindingRow[] = [
-  {
+  figureRow({
     code: 'S4',
     family: 'support',
-    scope: 'angle',
     about: 'it may tip',
-    reads: ['tipAngle', 'boomBag'],
-    judge: (rig, record) => {
-      const lean = figureAt(record, figureIndex.tipAngle);
+    reads: [
+      'tipAngle',
+      'loadOnSupport',
+      'supportFootRadius',
+      'supportHeight',
+      'boomBag',
+      'sandbag',
+      'boomReach'
+    ],
+    judge: (rig, figures) => {
+      const lean = figures.tipAngle;
       if (lean !== undefined && lean < TIP_WARN_DEG)
         return {
           severity: lean <= 0 ? 'stop' : 'warn',
@@ -31,13 +36,13 @@ export const tippingFindings: readonly AngleFindingRow[] = [
             `Tip angle of ${rig.support!.gear.model} is ${figureWords(lean, '°')} (needs ${figureWords(TIP_WARN_DEG, '°')})`,
           why: () => {
             const { units } = rig.project;
-            const load = figureAt(record, figureIndex.loadOnSupport);
+            const load = figures.loadOnSupport;
             const under = load === undefined ? '' : ` under ${figureWords(load, 'kg', units)}`;
-            return `Feet ${lengthWords(figureAt(record, figureIndex.supportFootRadius)!, units)} wide${under} at ${lengthWords(figureAt(record, figureIndex.supportHeight)!, units)}: a snagged cable is enough to tip it. Add a sandbag or lower it.`;
+            return `Feet ${lengthWords(figures.supportFootRadius!, units)} wide${under} at ${lengthWords(figures.supportHeight!, units)}: a snagged cable is enough to tip it. Add a sandbag or lower it.`;
           }
         };
-      const bag = figureAt(record, figureIndex.boomBag);
-      const have = figureAt(record, figureIndex.sandbag) ?? 0;
+      const bag = figures.boomBag;
+      const have = figures.sandbag ?? 0;
       if (bag === undefined || bag <= have + BAG_TOLERANCE_KG) return undefined;
       return {
         severity: 'warn',
@@ -50,7 +55,7 @@ export const tippingFindings: readonly AngleFindingRow[] = [
         title: () =>
           `${rig.boom!.gear.model} needs ${figureWords(bag, 'kg', rig.project.units)} of sand`,
         why: () =>
-          `The microphone hangs over a person at ${lengthWords(figureAt(record, figureIndex.boomReach)!, rig.project.units)}; with half as much again for safety the stand needs that much over its legs, and ${figureWords(have, 'kg', rig.project.units)} are there. Tie a safety line as well.`
+          `The microphone hangs over a person at ${lengthWords(figures.boomReach!, rig.project.units)}; with half as much again for safety the stand needs that much over its legs, and ${figureWords(have, 'kg', rig.project.units)} are there. Tie a safety line as well.`
       };
     },
     propose: (context, held) => {
@@ -75,5 +80,5 @@ export const tippingFindings: readonly AngleFindingRow[] = [
         )
       ];
     }
-  }
+  })
 ];

@@ -1,29 +1,24 @@
-import { type GearKind, gearKindNames } from '../model/gear';
-import type { Project } from '../model/project';
-import { type Kit, type KitPart, nothingKept } from './kit';
-import {
-  nothingFound,
-  type PlacedLamp,
-  type PlacedRig,
-  type RigProject,
-  type UsedLens
-} from './placed-rig';
+import { type GearKind, gearKindNames } from '../../model/gear';
+import { freshMemory } from '../../memo';
+import type { Project } from '../../model/project';
+import type { Kit, KitPart } from '../../rigs/kit';
+import type { PlacedLamp, PlacedRig, RigProject, UsedLens } from '../../rigs/placed-rig';
 
 /**
- * What something looked at, or what differs, in a rig: its corners and the kinds of the bag, a bit
- * each. A row that looked at nothing that differs says what it said before.
+ * What a computation read of a rig, or what differs between two rigs: fields of the rig and kinds of part
+ * in the kit, one bit each. A row that read nothing that differs finds what it found before.
  */
-export interface Looks {
-  corners: number;
+export interface Dependencies {
+  fields: number;
   kinds: number;
 }
 
-/** Corners of a rig; `bag` is all of it, in order. The kit itself is looked at kind by kind. */
-const corners = [
+/** Fields of a rig; `parts` is the whole kit, in order. The kit itself is read kind by kind. */
+const fields = [
   'project',
   'scene',
   'angle',
-  'said',
+  'overrides',
   'index',
   'body',
   'bodiesAtOnce',
@@ -43,65 +38,66 @@ const corners = [
   'filter',
   'filterFits',
   'hasSocket',
-  'bag'
-] as const satisfies readonly (keyof PlacedRig | 'bag')[];
-type Corner = (typeof corners)[number];
+  'parts'
+] as const satisfies readonly (keyof PlacedRig | 'parts')[];
+type Field = (typeof fields)[number];
 
-const cornerBit = Object.fromEntries(corners.map((corner, at) => [corner, 1 << at])) as Record<
-  Corner,
+const fieldBit = Object.fromEntries(fields.map((field, at) => [field, 1 << at])) as Record<
+  Field,
   number
 >;
 const kindBit = Object.fromEntries(gearKindNames.map((kind, at) => [kind, 1 << at])) as Record<
   GearKind,
   number
 >;
-const everything: Looks = { corners: (1 << corners.length) - 1, kinds: -1 };
+const everything: Dependencies = { fields: (1 << fields.length) - 1, kinds: -1 };
 
-export function touch(looked: Looks, differs: Looks): boolean {
-  return (looked.corners & differs.corners) !== 0 || (looked.kinds & differs.kinds) !== 0;
+/** True when something that was read differs. */
+export function overlaps(read: Dependencies, differs: Dependencies): boolean {
+  return (read.fields & differs.fields) !== 0 || (read.kinds & differs.kinds) !== 0;
 }
 
 /**
- * A rig that notes what is looked at. What a rig keeps once found (its connections, the parts of the
- * scene) is found anew, so that what they look at counts as looked at.
+ * A rig that notes what is read of it. What was remembered of it (its connections, the parts of the scene)
+ * is found anew, so that what they read counts as read.
  */
-export function watchRig(rig: PlacedRig): { rig: PlacedRig; looks: Looks } {
-  const looks: Looks = { corners: 0, kinds: 0 };
+export function trackRig(rig: PlacedRig): { rig: PlacedRig; read: Dependencies } {
+  const read: Dependencies = { fields: 0, kinds: 0 };
   const kit: Kit = {
     get parts() {
-      looks.corners |= cornerBit.bag;
+      read.fields |= fieldBit.parts;
       return rig.kit.parts;
     },
     of: (kind) => {
-      looks.kinds |= kindBit[kind];
+      read.kinds |= kindBit[kind];
       return rig.kit.of(kind);
     },
     byLine: (lineId) => {
       const part = rig.kit.byLine(lineId);
       // As long as its kind is as it was, so is the part; that there is none, any new line may change.
-      if (part) looks.kinds |= kindBit[part.gear.kind];
-      else if (lineId !== undefined) looks.corners |= cornerBit.bag;
+      if (part) read.kinds |= kindBit[part.gear.kind];
+      else if (lineId !== undefined) read.fields |= fieldBit.parts;
       return part;
     },
-    kept: nothingKept()
+    memory: freshMemory()
   };
-  const kept = nothingFound();
+  const memory = freshMemory();
   return {
-    looks,
+    read,
     rig: new Proxy(rig, {
       get(target, key) {
         if (key === 'kit') return kit;
-        if (key === 'kept') return kept;
-        if (key in cornerBit) looks.corners |= cornerBit[key as Corner];
-        else Object.assign(looks, everything);
+        if (key === 'memory') return memory;
+        if (key in fieldBit) read.fields |= fieldBit[key as Field];
+        else Object.assign(read, everything);
         return target[key as keyof PlacedRig];
       }
     })
   };
 }
 
-/** Kinds of which two bags hold other parts, pieces or lines, and whether they differ at all. */
-export function bagChanges({ parts: before }: Kit, { parts: after }: Kit): Looks {
+/** Kinds of which two kits hold other parts, pieces or lines, and whether they differ at all. */
+export function kitDifferences({ parts: before }: Kit, { parts: after }: Kit): Dependencies {
   let first = 0;
   while (first < before.length && first < after.length && samePart(before[first], after[first]))
     first += 1;
@@ -115,27 +111,27 @@ export function bagChanges({ parts: before }: Kit, { parts: after }: Kit): Looks
   let kinds = 0;
   for (let at = first; at < before.length - last; at++) kinds |= kindBit[before[at]!.gear.kind];
   for (let at = first; at < after.length - last; at++) kinds |= kindBit[after[at]!.gear.kind];
-  return { corners: kinds === 0 ? 0 : cornerBit.bag, kinds };
+  return { fields: kinds === 0 ? 0 : fieldBit.parts, kinds };
 }
 
 /**
- * Everything in which a rig differs from what it was, given in what the bags and projects differ. Corner by
- * corner and without a loop: it is asked for every angle of every part that is tried.
+ * Everything in which a rig differs from what it was, given in what the kits and projects differ. Field by
+ * field and without a loop: it is asked for every angle of every part that is tried.
  */
-export function rigChanges(
+export function rigDifferences(
   before: PlacedRig,
   after: PlacedRig,
-  bags: Looks,
+  kits: Dependencies,
   sameBrief: boolean
-): Looks {
-  const differs = (corner: Corner, same: boolean): number => (same ? 0 : cornerBit[corner]);
+): Dependencies {
+  const differs = (field: Field, same: boolean): number => (same ? 0 : fieldBit[field]);
   return {
-    corners:
-      bags.corners |
+    fields:
+      kits.fields |
       differs('project', sameBrief) |
       differs('scene', before.scene === after.scene) |
       differs('angle', before.angle === after.angle) |
-      differs('said', before.said === after.said) |
+      differs('overrides', before.overrides === after.overrides) |
       differs('index', before.index === after.index) |
       differs('body', samePart(before.body, after.body)) |
       differs('bodiesAtOnce', sameParts(before.bodiesAtOnce, after.bodiesAtOnce)) |
@@ -155,7 +151,7 @@ export function rigChanges(
       differs('filter', samePart(before.filter, after.filter)) |
       differs('filterFits', before.filterFits === after.filterFits) |
       differs('hasSocket', before.hasSocket === after.hasSocket),
-    kinds: bags.kinds
+    kinds: kits.kinds
   };
 }
 

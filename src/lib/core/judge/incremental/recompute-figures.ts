@@ -1,27 +1,27 @@
-import type { PlacedRig } from '../rigs/placed-rig';
-import { type Looks, touch, watchRig } from '../rigs/rig-looks';
 import {
   computeStep,
   derivedSteps,
-  type FigureRecord,
+  FigureRecord,
   leafSteps,
   steps,
   type Supposed
-} from './record';
+} from '../../figures/record';
+import type { PlacedRig } from '../../rigs/placed-rig';
+import { type Dependencies, overlaps, trackRig } from './dependencies';
 
-/** What each leaf looked at in a rig, by its place among the leaves; a derived row looks at its inputs only. */
-export type LeafLooks = readonly Looks[];
+/** What each leaf read of a rig, by its place among the leaves; a derived row reads its inputs only. */
+export type LeafDependencies = readonly Dependencies[];
 
-export function watchLeaves(rig: PlacedRig): LeafLooks {
+export function trackLeaves(rig: PlacedRig): LeafDependencies {
   return leafSteps.map((at) => {
-    const watched = watchRig(rig);
-    steps[at]!.read!(watched.rig);
-    return watched.looks;
+    const tracked = trackRig(rig);
+    steps[at]!.read!(tracked.rig);
+    return tracked.read;
   });
 }
 
-/** Figures that something may make differ: leaves that looked at it, and all that rests on them. */
-export interface FiguresInReach {
+/** Figures that a difference may change: leaves that read what differs, and all that is computed from them. */
+export interface AffectedFigures {
   leaves: readonly number[];
   derived: readonly number[];
   /** By place: 1 for each of them. */
@@ -29,48 +29,46 @@ export interface FiguresInReach {
 }
 
 /**
- * How far a difference reaches into the figures of a rig.
+ * Which figures of a rig a difference may change.
  *
  * @param supposed a leaf that differs as well, by an answer that is only supposed
  */
-export function figuresInReach(
-  looks: LeafLooks,
-  differs: Looks,
+export function affectedFigures(
+  leaves: LeafDependencies,
+  differs: Dependencies,
   supposed?: Supposed
-): FiguresInReach {
+): AffectedFigures {
   const flags = noneChanged();
-  const leaves = leafSteps.filter((at, i) => touch(looks[i]!, differs) || at === supposed?.at);
-  for (const at of leaves) flags[at] = 1;
+  const affected = leafSteps.filter(
+    (at, i) => overlaps(leaves[i]!, differs) || at === supposed?.at
+  );
+  for (const at of affected) flags[at] = 1;
   const derived = derivedSteps.filter((at) => {
     if (steps[at]!.inputs.some((input) => flags[input] === 1)) flags[at] = 1;
     return flags[at] === 1;
   });
-  return { leaves, derived, flags };
+  return { leaves: affected, derived, flags };
 }
 
 /**
- * The figures of a rig that differs from one already computed: leaves that looked at what differs are
- * read again, and what rests on those that came out otherwise is computed again.
+ * The figures of a rig that differs from one already computed: leaves that read what differs are
+ * read again, and what is computed from those that changed is computed again.
  *
  * @param before figures none of which was refused
  * @param changed is filled with 1 for each figure that came out otherwise
  * @returns the same record when none did
  */
-export function computeFiguresAgain(
+export function recomputeFigures(
   before: FigureRecord,
-  reach: FiguresInReach,
+  affected: AffectedFigures,
   rig: PlacedRig,
   changed: number[],
   supposed?: Supposed
 ): FigureRecord {
-  if (reach.leaves.length === 0) return before;
-  const record: FigureRecord = {
-    values: before.values.slice(),
-    states: before.states.slice(),
-    refused: undefined
-  };
+  if (affected.leaves.length === 0) return before;
+  const record = new FigureRecord(before.values.slice(), before.states.slice());
   let any = false;
-  for (const at of reach.leaves) {
+  for (const at of affected.leaves) {
     computeStep(at, rig, record, supposed);
     if (differsAt(at, record, before)) {
       changed[at] = 1;
@@ -78,7 +76,7 @@ export function computeFiguresAgain(
     }
   }
   if (!any) return before;
-  for (const at of reach.derived) {
+  for (const at of affected.derived) {
     const { inputs } = steps[at]!;
     let touched = false;
     for (let j = 0; j < inputs.length && !touched; j++) touched = changed[inputs[j]!] === 1;

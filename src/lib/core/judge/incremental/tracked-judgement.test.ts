@@ -2,14 +2,15 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '$lib/catalogue/demo-project';
 import { catalogue, shelfOf } from '$lib/catalogue/load-catalogue';
-import type { Act } from '../acts/act';
-import { applyAct } from '../acts/apply-act';
-import { figureOf } from '../figures/record';
-import { newLine, swapFor } from '../findings/part-candidates';
-import type { Project } from '../model/project';
-import { activePlan } from '../model/active-plan';
-import { judgePlan, type Judgement } from './judge-plan';
-import { watched } from './watched-judgement';
+import type { Act } from '../../acts/act';
+import { applyAct } from '../../acts/apply-act';
+import { figureOf } from '../../figures/record';
+import { newLine, swapFor } from '../../findings/part-candidates';
+import type { Project } from '../../model/project';
+import { activePlan } from '../../model/active-plan';
+import { judgePlan } from '../judge-plan';
+import type { Judgement } from '../judgement';
+import { trackJudgement } from '.';
 
 const demo = demoProject();
 const shelf = shelfOf(demo);
@@ -38,7 +39,7 @@ function judged(project: Project, before?: Judgement): Judgement {
     project,
     activePlan(project),
     shelfOf(project),
-    before ? { before: watched(demo, before) } : {}
+    before ? { before: trackJudgement(demo, before) } : {}
   );
 }
 
@@ -84,7 +85,7 @@ const anyAct: fc.Arbitrary<Act> = fc.oneof(
   )
 );
 
-describe('a plan judged again', () => {
+describe('a plan judged incrementally', () => {
   const before = judged(demo);
 
   it('is judged as if it were judged from nothing, figure by figure and word by word', () => {
@@ -118,7 +119,7 @@ describe('a plan judged again', () => {
       fc.property(anyAct, (act) => {
         const project = applyAct(bare, act);
         const again = judgePlan(project, activePlan(project), shelfOf(project), {
-          before: watched(bare, first)
+          before: trackJudgement(bare, first)
         });
         expect(said(again)).toEqual(
           said(judgePlan(project, activePlan(project), shelfOf(project)))
@@ -144,7 +145,7 @@ describe('a plan judged again', () => {
       const answer = { leaf: question.figure!, lineId, value };
       const again = judgePlan(project, activePlan(project), known, {
         answer,
-        before: watched(project, first)
+        before: trackJudgement(project, first)
       });
       expect(said(again)).toEqual(said(judgePlan(project, activePlan(project), known, { answer })));
       expect(figureOf(again.angles[0]!.record, question.figure!)).toBe(value);

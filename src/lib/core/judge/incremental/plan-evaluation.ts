@@ -1,0 +1,119 @@
+import { computeFigures, FigureRecord, type Supposed } from '../../figures/record';
+import { figureIndex } from '../../figures/table';
+import { partOfLeaf } from '../../figures/why';
+import { Finding, type Held } from '../../findings/finding';
+import { angleFindings, judgesOfAngle, judgesOfPlan, looksAtFigures } from '../../findings/table';
+import type { Plan } from '../../model/plan';
+import type { Project } from '../../model/project';
+import type { Shelf } from '../../model/shelf';
+import { type MoneyStatement, statementOf } from '../../money/statement';
+import { type Kit, makeKit } from '../../rigs/kit';
+import { placeRig } from '../../rigs/place-rig';
+import type { Allocated } from '../../rigs/allocated';
+import type { PlacedRig } from '../../rigs/placed-rig';
+import type { AngleJudgement, OpenRow, RowSource, SupposedAnswer } from './angle-judgement';
+import type { DifferingAngle, TrackedJudgement } from './tracked-judgement';
+
+function supposedIn(rig: PlacedRig, { leaf, lineId, value }: SupposedAnswer): Supposed | undefined {
+  return partOfLeaf(rig, leaf)?.lineId === lineId ? { at: figureIndex[leaf], value } : undefined;
+}
+
+/** A plan with its parts in place; figures, money and findings are computed when they are asked for. */
+export class PlanEvaluation implements RowSource {
+  readonly kit: Kit;
+  readonly rigs: readonly PlacedRig[];
+  /** Of each angle, what differs from a judgement before; undefined where it is judged from nothing. */
+  readonly differences: readonly (DifferingAngle | undefined)[] | undefined;
+  readonly #supposed: readonly (Supposed | undefined)[];
+
+  constructor(
+    readonly project: Project,
+    readonly plan: Plan,
+    readonly shelf: Shelf,
+    answer: SupposedAnswer | undefined,
+    before: TrackedJudgement | undefined
+  ) {
+    this.kit = makeKit(plan, shelf);
+    this.rigs = placeRigs(project, plan, this.kit);
+    const supposed = answer ? this.rigs.map((rig) => supposedIn(rig, answer)) : noneSupposed;
+    this.#supposed = supposed;
+    const differing = before?.differing(project, this.kit);
+    this.differences = differing && this.rigs.map((rig, at) => differing.angle(rig, supposed[at]));
+  }
+
+  get angles(): readonly AngleJudgement[] {
+    return (this.#angles ??= this.rigs.map((rig, at): AngleJudgement => {
+      return { scene: rig.scene, angle: rig.angle, rig, record: this.#records[at]! };
+    }));
+  }
+  #angles: readonly AngleJudgement[] | undefined;
+
+  get money(): MoneyStatement {
+    return (this.#money ??= statementOf(this.project, this.plan, this.shelf));
+  }
+  #money: MoneyStatement | undefined;
+
+  get #records(): readonly FigureRecord[] {
+    return (this.#computed ??= this.#figures());
+  }
+  #computed: readonly FigureRecord[] | undefined;
+
+  #figures(): FigureRecord[] {
+    const { rigs, differences } = this;
+    if (!differences) return computeFigures(rigs, this.#supposed);
+    return rigs.map(
+      (rig, at) => differences[at]?.record ?? computeFigures([rig], [this.#supposed[at]])[0]!
+    );
+  }
+
+  /** What a row of the finding table finds in an angle. */
+  judgeRow(row: number, at: number): Finding | OpenRow | undefined {
+    const rig = this.rigs[at]!;
+    const record = looksAtFigures[row]! ? this.#records[at]! : noFigures;
+    const { unknownsRead } = record;
+    unknownsRead.length = 0;
+    const held = judgesOfAngle[row]!(rig, record);
+    if (held) return new Finding(angleFindings[row]!, held, rig.scene, rig.angle.id);
+    return unknownsRead.length > 0 ? row : undefined;
+  }
+
+  /** What a row finds, or found before where nothing it read differs. */
+  rowReused(row: number, at: number): Finding | OpenRow | undefined {
+    const ahead = this.#ahead?.[at]?.[row];
+    if (ahead !== undefined) return ahead ?? undefined;
+    const unchanged = this.differences?.[at]?.unchanged(row);
+    return unchanged ? unchanged.finding : this.judgeRow(row, at);
+  }
+
+  /** The same, asked ahead of the others and remembered. */
+  rowAhead(row: number, at: number): Finding | OpenRow | undefined {
+    const difference = this.differences?.[at];
+    if (difference && !difference.mayChange(row)) return difference.unchanged(row)?.finding;
+    const one = this.rowReused(row, at);
+    this.#ahead ??= this.rigs.map(() => []);
+    this.#ahead[at]![row] = one ?? null;
+    return one;
+  }
+  /** By angle and row; null where a row found nothing. */
+  #ahead: (Finding | OpenRow | null)[][] | undefined;
+
+  /** What a row finds in the whole plan; remembered, for it may be asked ahead. */
+  planRow(row: number): readonly Held[] {
+    return (this.#ofPlan[row] ??= judgesOfPlan[row]!(this));
+  }
+  readonly #ofPlan: (readonly Held[])[] = [];
+}
+
+const noFigures = new FigureRecord([], []);
+
+const noneSupposed: readonly (Supposed | undefined)[] = [];
+
+function placeRigs(project: Project, plan: Plan, kit: Kit): PlacedRig[] {
+  const rigs: PlacedRig[] = [];
+  for (const scene of project.scenes) {
+    const allocated: Allocated = new Map();
+    for (const angle of scene.angles)
+      rigs.push(placeRig(project, plan, kit, scene, angle, allocated));
+  }
+  return rigs;
+}

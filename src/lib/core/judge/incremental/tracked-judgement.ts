@@ -1,0 +1,292 @@
+import { FigureRecord, type Supposed } from '../../figures/record';
+import type { Finding } from '../../findings/finding';
+import { angleFindings, judgesOfAngle } from '../../findings/table';
+import { type AxisScore, figuresOfAxis, scoreAxis, wantsOfAxis } from '../../merit/axis-scores';
+import { axes, type Axis } from '../../merit/axis-curves';
+import type { Project } from '../../model/project';
+import type { Angle, Scene } from '../../model/scene';
+import { connectionsOf } from '../../rigs/connections';
+import type { Kit } from '../../rigs/kit';
+import type { PlacedRig } from '../../rigs/placed-rig';
+import { memoOf } from '../../memo';
+import type { Judgement } from '../judgement';
+import type { AngleJudgement, OpenRow } from './angle-judgement';
+import type { RowSource } from './angle-judgement';
+import {
+  type Dependencies,
+  kitDifferences,
+  overlaps,
+  rigDifferences,
+  sameBrief,
+  trackRig
+} from './dependencies';
+import {
+  type AffectedFigures,
+  affectedFigures,
+  type LeafDependencies,
+  noneChanged,
+  recomputeFigures,
+  trackLeaves
+} from './recompute-figures';
+
+/** What a row of the finding table found, and what it read to find it, its words included. */
+interface TrackedRow {
+  read: Dependencies;
+  figures: readonly number[];
+  /** Undefined where it found nothing. */
+  finding: Finding | undefined;
+}
+
+/**
+ * A judgement that knows what each leaf, row and axis read, so that a plan that differs a little is judged by
+ * computing only what the difference may change.
+ *
+ * Dependencies are not written down anywhere: every leaf, row and axis is run once on a rig and a record that
+ * note what is read. They are pure functions, so one that read nothing that differs would read the same
+ * things again and come out the same.
+ */
+export class TrackedJudgement {
+  readonly #angles = new Map<Angle, TrackedAngle>();
+  /** Keys of what it found. */
+  readonly keys: ReadonlySet<string>;
+
+  constructor(
+    readonly project: Project,
+    readonly judgement: Judgement
+  ) {
+    this.keys = new Set(judgement.findings.map(({ key }) => key));
+  }
+
+  /** What another state of the same project differs in, to be asked angle by angle. */
+  differing(project: Project, kit: Kit): DifferingPlan {
+    return new DifferingPlan(
+      this,
+      kitDifferences(this.judgement.kit, kit),
+      sameBrief(this.project, project)
+    );
+  }
+
+  angle(scene: Scene, angle: Angle): TrackedAngle | undefined {
+    let tracked = this.#angles.get(angle);
+    if (!tracked) {
+      const judged = this.judgement.angles.find(
+        (one) => one.scene === scene && one.angle === angle
+      );
+      // Where a relation refused its inputs the figures are not worth keeping.
+      if (!judged || judged.record.refused) return undefined;
+      this.#angles.set(angle, (tracked = new TrackedAngle(judged, this.judgement.findings)));
+    }
+    return tracked;
+  }
+}
+
+class DifferingPlan {
+  constructor(
+    private readonly tracked: TrackedJudgement,
+    private readonly kits: Dependencies,
+    private readonly briefIsSame: boolean
+  ) {}
+
+  /** The angle judged before, and what differs in it; undefined when it has to be judged from nothing. */
+  angle(rig: PlacedRig, supposed: Supposed | undefined): DifferingAngle | undefined {
+    const before = this.tracked.angle(rig.scene, rig.angle);
+    return (
+      before &&
+      new DifferingAngle(
+        before,
+        rig,
+        rigDifferences(before.judged.rig, rig, this.kits, this.briefIsSame),
+        supposed
+      )
+    );
+  }
+}
+
+/** Everything of an angle that a difference may change; the rest stands without being read again. */
+interface Affected {
+  figures: AffectedFigures;
+  connections: boolean;
+  /** By the place of the row in the finding table. */
+  rows: readonly boolean[];
+  /** The places of those rows, and what the others found, with their places. */
+  reached: readonly number[];
+  standing: readonly { row: number; finding: Finding }[];
+  axes: ReadonlySet<Axis>;
+}
+
+export class DifferingAngle {
+  readonly #changed = noneChanged();
+  #record: FigureRecord | undefined;
+  readonly #affected: Affected;
+
+  constructor(
+    private readonly before: TrackedAngle,
+    private readonly rig: PlacedRig,
+    private readonly differs: Dependencies,
+    private readonly supposed: Supposed | undefined
+  ) {
+    this.#affected = before.affected(differs, supposed);
+    if (!this.#affected.connections) connectionsOf.carry(before.judged.rig, rig);
+  }
+
+  /** The figures, computed again as far as the difference reaches; the record of before where none changed. */
+  get record(): FigureRecord {
+    return (this.#record ??= recomputeFigures(
+      this.before.judged.record,
+      this.#affected.figures,
+      this.rig,
+      this.#changed,
+      this.supposed
+    ));
+  }
+
+  /** What differs may change what the row finds. */
+  mayChange(row: number): boolean {
+    return this.#affected.rows[row]!;
+  }
+
+  /** What a row found before, where it has read nothing that differs. */
+  unchanged(row: number): TrackedRow | undefined {
+    const tracked = this.before.rows[row];
+    return tracked &&
+      (!this.#affected.rows[row] ||
+        (!overlaps(tracked.read, this.differs) && !this.anyChanged(tracked.figures)))
+      ? tracked
+      : undefined;
+  }
+
+  /** What all rows find in the angle, in the order of the table; those that cannot change are not judged. */
+  found(evaluation: RowSource, at: number): (Finding | OpenRow)[] {
+    const { reached, standing } = this.#affected;
+    const found: (Finding | OpenRow)[] = [];
+    let stands = 0;
+    for (let i = 0; i < reached.length; i++) {
+      const row = reached[i]!;
+      while (stands < standing.length && standing[stands]!.row < row)
+        found.push(standing[stands++]!.finding);
+      const one = evaluation.rowReused(row, at);
+      if (one !== undefined) found.push(one);
+    }
+    while (stands < standing.length) found.push(standing[stands++]!.finding);
+    return found;
+  }
+
+  /** Points of an axis as before, where nothing they stand on differs; otherwise anew. */
+  score(axis: Axis, record: FigureRecord): AxisScore | undefined {
+    const { read, score } = this.before.axis(axis);
+    return this.#affected.axes.has(axis) &&
+      (overlaps(read, this.differs) || this.anyChanged(figuresOfAxis(axis)))
+      ? scoreAxis(axis, this.rig, record)
+      : score;
+  }
+
+  private anyChanged(figures: readonly number[]): boolean {
+    if (figures.length === 0 || this.record === this.before.judged.record) return false;
+    for (let at = 0; at < figures.length; at++) if (this.#changed[figures[at]!] === 1) return true;
+    return false;
+  }
+}
+
+class TrackedAngle {
+  readonly leaves: LeafDependencies;
+  readonly connections: Dependencies;
+  readonly rows: readonly (TrackedRow | undefined)[];
+  readonly #axes = new Map<Axis, { read: Dependencies; score: AxisScore | undefined }>();
+
+  constructor(
+    readonly judged: AngleJudgement,
+    findings: readonly Finding[]
+  ) {
+    this.leaves = trackLeaves(judged.rig);
+    const joining = trackRig(judged.rig);
+    connectionsOf(joining.rig);
+    this.connections = joining.read;
+    this.rows = angleFindings.map((row, at) => trackRow(at, judged, findings));
+    for (const axis of axes) {
+      const { rig, read } = trackRig(judged.rig);
+      wantsOfAxis(axis, rig);
+      this.#axes.set(axis, { read, score: scoreAxis(axis, judged.rig, judged.record) });
+    }
+  }
+
+  axis(axis: Axis) {
+    return this.#axes.get(axis)!;
+  }
+
+  /** Parts tried for one pocket differ in the same fields, so what they may change is remembered. */
+  affected(differs: Dependencies, supposed: Supposed | undefined): Affected {
+    if (supposed) return this.findAffected(differs, supposed);
+    let byKinds = this.#affectedBy.get(differs.fields);
+    if (!byKinds) this.#affectedBy.set(differs.fields, (byKinds = new Map()));
+    let affected = byKinds.get(differs.kinds);
+    if (!affected) byKinds.set(differs.kinds, (affected = this.findAffected(differs, undefined)));
+    return affected;
+  }
+  readonly #affectedBy = new Map<number, Map<number, Affected>>();
+
+  private findAffected(differs: Dependencies, supposed: Supposed | undefined): Affected {
+    const figures = affectedFigures(this.leaves, differs, supposed);
+    const reached = (places: readonly number[]) => places.some((at) => figures.flags[at] === 1);
+    const rows = this.rows.map(
+      (tracked) => !tracked || overlaps(tracked.read, differs) || reached(tracked.figures)
+    );
+    return {
+      figures,
+      connections: overlaps(this.connections, differs),
+      rows,
+      reached: rows.flatMap((isReached, row) => (isReached ? row : [])),
+      standing: this.rows.flatMap((tracked, row) =>
+        tracked?.finding && !rows[row] ? { row, finding: tracked.finding } : []
+      ),
+      axes: new Set(
+        axes.filter(
+          (axis) => overlaps(this.axis(axis).read, differs) || reached(figuresOfAxis(axis))
+        )
+      )
+    };
+  }
+}
+
+/** What a row found; undefined where it asks a question, for one question is asked once in a plan. */
+function trackRow(
+  at: number,
+  { rig, record, scene, angle }: AngleJudgement,
+  findings: readonly Finding[]
+): TrackedRow | undefined {
+  const row = angleFindings[at]!;
+  const tracked = trackRig(rig);
+  const figures = new Set<number>();
+  const noting = trackRecord(record, figures);
+  const held = judgesOfAngle[at]!(tracked.rig, noting);
+  if (!held && noting.unknownsRead.length > 0) return undefined;
+  if (held) {
+    held.title();
+    held.why();
+  }
+  const finding =
+    held &&
+    findings.find((one) => one.row === row && one.scene === scene && one.angleId === angle.id);
+  return { read: tracked.read, figures: [...figures], finding };
+}
+
+/** A record that notes which figures are read. */
+function trackRecord(record: FigureRecord, figures: Set<number>): FigureRecord {
+  const noting = (list: number[]): number[] =>
+    new Proxy(list, {
+      get(target, key) {
+        figures.add(Number(key));
+        return target[Number(key)];
+      }
+    });
+  return new FigureRecord(noting(record.values), noting(record.states));
+}
+
+const trackedJudgements = memoOf((_judgement: Judgement) => new Map<Project, TrackedJudgement>());
+
+/** The tracked form of a judgement of a project; tracking costs as much as a few judgements, so it is remembered. */
+export function trackJudgement(project: Project, judgement: Judgement): TrackedJudgement {
+  const byProject = trackedJudgements(judgement);
+  let tracked = byProject.get(project);
+  if (!tracked) byProject.set(project, (tracked = new TrackedJudgement(project, judgement)));
+  return tracked;
+}
