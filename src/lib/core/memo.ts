@@ -17,15 +17,16 @@ export interface Memo<K, V> {
   carry(from: K, to: K): void;
 }
 
-let slots = 0;
 const UNDEFINED = Symbol('found to be undefined');
 
-/** An empty memory of its own for a value that carries it. */
-export const freshMemory = (): unknown[] => [];
+/** An empty memory of its own for a value that carries it; as long as needed from the start, so that it is never moved. */
+export const freshMemory = (): unknown[] => empty.slice();
+const empty: unknown[] = [];
 
 /** Finds something once for each kit or rig. */
 export function memoOn<K extends Remembering, V>(find: (of: K) => V): Memo<K, V> {
-  const slot = slots++;
+  const slot = empty.length;
+  empty.push(undefined);
   const memo = (of: K): V => {
     const found = of.memory[slot];
     if (found !== undefined) return found === UNDEFINED ? (undefined as V) : (found as V);

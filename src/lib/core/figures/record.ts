@@ -19,8 +19,10 @@ export type Figures<R extends FigureId = FigureId> = { readonly [id in R]: numbe
 class Values {
   /** Relations that refused their inputs, by figure; those figures are unknown. */
   refused: Map<FigureId, RelationError> | undefined = undefined;
-  /** Places of unknown figures that were read as properties since this was last emptied. */
-  readonly unknownsRead: number[] = [];
+  /** How often an unknown figure was read as a property. */
+  unknownReads = 0;
+  /** Where a list is given, the places of those figures are added to it. */
+  unknownsRead: number[] | undefined = undefined;
 
   constructor(
     readonly values: number[] = noValues.slice(),
@@ -197,7 +199,10 @@ for (const id of figureOrder) {
     get(this: FigureRecord) {
       const state = this.states[at];
       if (state === known) return this.values[at];
-      if (state === unknown) this.unknownsRead.push(at);
+      if (state === unknown) {
+        this.unknownReads += 1;
+        this.unknownsRead?.push(at);
+      }
       return undefined;
     }
   });

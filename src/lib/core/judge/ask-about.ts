@@ -89,9 +89,11 @@ function ask(
 
 /** The unknown figures a row comes to on its way to a verdict, and cannot go on without. */
 function unknownsReadBy(row: AngleFindingRow, rig: PlacedRig, record: FigureRecord): FigureId[] {
-  record.unknownsRead.length = 0;
+  const unknowns: number[] = [];
+  record.unknownsRead = unknowns;
   row.judge(rig, record);
-  return record.unknownsRead.map((at) => figureOrder[at]!);
+  record.unknownsRead = undefined;
+  return unknowns.map((at) => figureOrder[at]!);
 }
 
 function questionAbout(

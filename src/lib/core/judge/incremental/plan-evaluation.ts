@@ -70,11 +70,10 @@ export class PlanEvaluation implements RowSource {
   judgeRow(row: number, at: number): Finding | OpenRow | undefined {
     const rig = this.rigs[at]!;
     const record = looksAtFigures[row]! ? this.#records[at]! : noFigures;
-    const { unknownsRead } = record;
-    unknownsRead.length = 0;
+    const before = record.unknownReads;
     const held = judgesOfAngle[row]!(rig, record);
     if (held) return new Finding(angleFindings[row]!, held, rig.scene, rig.angle.id);
-    return unknownsRead.length > 0 ? row : undefined;
+    return record.unknownReads > before ? row : undefined;
   }
 
   /** What a row finds, or found before where nothing it read differs. */

@@ -258,7 +258,7 @@ function trackRow(
   const figures = new Set<number>();
   const noting = trackRecord(record, figures);
   const held = judgesOfAngle[at]!(tracked.rig, noting);
-  if (!held && noting.unknownsRead.length > 0) return undefined;
+  if (!held && noting.unknownReads > 0) return undefined;
   if (held) {
     held.title();
     held.why();
