@@ -31,7 +31,7 @@ test('the list goes out as Markdown and as CSV, with the sums the page shows', a
   for (const line of lines) expect(line).not.toMatch(/(^|,)"?[=+@]/);
 });
 
-test('what is bought leaves the list and stays in the sum; what is put off waits at its end', async ({
+test('what is bought leaves the list and stays in the sum; what is moved to later waits at its end', async ({
   page
 }) => {
   await openDemo(page);

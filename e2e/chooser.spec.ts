@@ -73,7 +73,7 @@ test('what would block a scene or costs too much is left out when asked', async 
   await page.getByText('only within budget').click();
   const within = await counted(list);
   expect(within).toBeLessThanOrEqual(working);
-  // What is packed stays in view, whatever the sieves say.
+  // What is packed stays in view, whatever the filters say.
   await expect(list).toContainText('Linnet');
   await page.getByText('leave out what would block a scene').click();
   await page.getByText('only within budget').click();

@@ -81,7 +81,7 @@ test('a part of one’s own is entered with units as typed, read from a text, ju
   await page.getByLabel('draw, W').fill('eleven');
   await page.getByLabel('form').selectOption('bulb');
   await page.getByRole('button', { name: 'Keep it' }).click();
-  await expect(page.getByText('“eleven” is no figure').first()).toBeVisible();
+  await expect(page.getByText('“eleven” is not a number').first()).toBeVisible();
   await page.getByLabel('draw, W').fill('11 W');
   await page.getByLabel('radius of the source, m').fill('6 in');
   await page.getByRole('button', { name: 'Keep it' }).click();
@@ -167,7 +167,7 @@ test('two angles at once need two bodies', async ({ page }) => {
   );
 });
 
-test('every open end is closed at once by the cheapest parts', async ({ page }) => {
+test('every missing adapter and cable is added at once, the cheapest', async ({ page }) => {
   await openDemo(page);
   const joints = page.locator('.joints');
   await expect(joints).toContainText('Step-up ring 62 to 67');

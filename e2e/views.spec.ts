@@ -87,7 +87,7 @@ test('a candidate shows what it would do before it is taken', async ({ page }) =
   await expect(verdict(page)).toHaveText('£25.00 over');
 });
 
-test('a length of the strap is put off by key and comes back', async ({ page }) => {
+test('a length of the strap is moved to later by key and comes back', async ({ page }) => {
   await openDemo(page);
   await page.getByRole('listbox', { name: 'Chosen lines in order' }).focus();
   await page.keyboard.press('End');

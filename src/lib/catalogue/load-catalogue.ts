@@ -1,3 +1,4 @@
+import { slug } from '../core/model/slug';
 import { type GearItem, type GearKind, gearKinds } from '../core/model/gear';
 import { impliedPorts } from '../core/model/gear/implied-ports';
 import type { Price } from '../core/model/gear/price';
@@ -60,13 +61,6 @@ function portFrom(text: string): Port {
     end: words.at(-1) as PortEnd
   };
 }
-
-const slug = (text: string) =>
-  text
-    .normalize('NFKD')
-    .toLowerCase()
-    .replace(/[^a-z0-9]+/g, '-')
-    .replace(/^-|-$/g, '');
 
 function partFrom(table: ShelfTable, row: unknown[]): GearItem {
   const kind = table.kind as GearKind;

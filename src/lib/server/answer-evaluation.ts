@@ -30,7 +30,7 @@ export function answerEvaluation(text: string, planId: string | undefined): Read
   try {
     value = JSON.parse(text);
   } catch (error) {
-    const says = `The body is no JSON: ${(error as Error).message}`;
+    const says = `The body is not JSON: ${(error as Error).message}`;
     return faultsAnswer(400, [{ field: '', says }]);
   }
   const reading = checkSatchel(value);

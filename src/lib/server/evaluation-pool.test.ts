@@ -64,8 +64,8 @@ describe('an evaluation', () => {
   });
 
   it.each([
-    ['{oops', /no JSON/],
-    ['', /no JSON/],
+    ['{oops', /not JSON/],
+    ['', /not JSON/],
     ['null', /one JSON object/],
     [text.replace('"limitMinor": 122000', '"limitMinor": null'), /limitMinor must be/],
     [text.replace('"units"', '"constructor": {}, "units"').replace('"metric"', '7'), /units must/],

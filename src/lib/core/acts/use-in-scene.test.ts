@@ -30,7 +30,7 @@ describe('a part used in a scene', () => {
     expect(rigAfter('microphone').micPlace).toBeUndefined();
   });
 
-  it('is wanted now again when it had been put off, as one act', () => {
+  it('is needed now again when it had been moved to later, as one act', () => {
     const { line, gear } = lineOf('support');
     const later = { ...line, step: 'later' as const };
     const put = applyAct(demo, { type: 'change line', lineId: line.id, patch: { step: 'later' } });

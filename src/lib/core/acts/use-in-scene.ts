@@ -25,7 +25,7 @@ export function useInScene(scene: Scene, line: PlanLine, gear: GearItem): Act | 
   )[gear.kind];
   if (!patch) return undefined;
   const set: Act = { type: 'set rig', sceneId: scene.id, angleId: scene.angles[0]!.id, patch };
-  // A part that was put off is wanted again by the scene that uses it.
+  // A part that was moved to later is needed now by the scene that uses it.
   return line.step === 'later'
     ? {
         type: 'batch',

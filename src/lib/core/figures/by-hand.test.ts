@@ -129,7 +129,7 @@ describe('a tape held at the sensor mark', () => {
     angle(project).measuredFrom = 'sensor mark';
     const figure = figures(project);
     const f = figure('focalLength') / 1000;
-    expect(figure('distance')).toBeCloseTo((0.9 + Math.sqrt(0.81 - 4 * f * 0.9)) / 2, 9);
+    expect(figure('subjectDistance')).toBeCloseTo((0.9 + Math.sqrt(0.81 - 4 * f * 0.9)) / 2, 9);
     expect(figure('focalLength')).toBeLessThan(atLens);
     // What is framed is what was asked, to a fiftieth.
     expect(figure('framingRatio')).toBeGreaterThan(0.98);

@@ -36,7 +36,7 @@ describe('space on the cards', () => {
       (p) => ownCopy<GearOf<'card'>>(p, card, (gear) => delete gear.capacityGb),
       undefined
     ],
-    ['a card put off', (p) => (lineOf(p, card).step = 'later'), 0]
+    ['a card moved to later', (p) => (lineOf(p, card).step = 'later'), 0]
   ])('with %s', (_, change, gb) => {
     expect(figure(made(change), 'cardSpace')).toBe(gb);
   });

@@ -1,3 +1,4 @@
+import { isHandheld } from '../model/scene-facts';
 import { armMomentNm, holdMinutes } from '../relations/support/arm-hold';
 import { memoOn } from '../memo';
 import type { GearItem } from '../model/gear';
@@ -119,19 +120,13 @@ export const handlingRows = {
     name: 'weight held out by hand',
     unit: 'kg',
     source: 'kit',
-    read: (rig) =>
-      rig.body && (rig.angle.cameraPlace === 'hand' || rig.angle.cameraPlace === 'extension pole')
-        ? massKg(partsOnSupport(rig))
-        : null
+    read: (rig) => (rig.body && isHandheld(rig.angle) ? massKg(partsOnSupport(rig)) : null)
   },
   heldReach: {
     name: 'reach of the grip',
     unit: 'm',
     source: 'support',
-    read: ({ support, angle }) =>
-      angle.cameraPlace === 'hand' || angle.cameraPlace === 'extension pole'
-        ? (support?.gear.reachM ?? 0)
-        : null
+    read: ({ support, angle }) => (isHandheld(angle) ? (support?.gear.reachM ?? 0) : null)
   },
   armMoment: {
     name: 'moment at the shoulder',

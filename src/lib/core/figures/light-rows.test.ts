@@ -67,7 +67,7 @@ describe('light, as the brief and the kit say it', () => {
       angle(p).distanceM = 1;
     });
     const f = figure(mark, 'focalLength')! / 1000;
-    expect(figure(mark, 'distance')).toBeCloseTo((1 + Math.sqrt(1 - 4 * f)) / 2, 6);
-    expect(figure(calmKit(), 'distance')).toBe(angle(calmKit()).distanceM);
+    expect(figure(mark, 'subjectDistance')).toBeCloseTo((1 + Math.sqrt(1 - 4 * f)) / 2, 6);
+    expect(figure(calmKit(), 'subjectDistance')).toBe(angle(calmKit()).distanceM);
   });
 });

@@ -47,7 +47,7 @@ describe('the framing', () => {
   it('is w·(d − f)/f of the side it is measured on', () => {
     const project = calmKit();
     const f = figure(project, 'focalLength')!;
-    const d = figure(project, 'distance')! * 1000;
+    const d = figure(project, 'subjectDistance')! * 1000;
     expect(figure(project, 'pictureHeight')).toBeCloseTo((HIGH * (d - f)) / f / 1000, 9);
     expect(figure(project, 'pictureWidth')).toBeCloseTo((WIDE * (d - f)) / f / 1000, 9);
     const ratio = figure(project, 'framed')! / figure(project, 'framedWanted')!;
@@ -57,7 +57,7 @@ describe('the framing', () => {
 
   it('is hit by the focal length w·d/(W + w)', () => {
     const project = calmKit();
-    const d = figure(project, 'distance')! * 1000;
+    const d = figure(project, 'subjectDistance')! * 1000;
     const wanted = figure(project, 'framedWanted')! * 1000;
     expect(figure(project, 'framedSide')).toBe(0);
     expect(figure(project, 'focalLengthWanted')).toBeCloseTo((HIGH * d) / (wanted + HIGH), 6);
@@ -94,7 +94,7 @@ describe('what is sharp', () => {
     const c = figure(project, 'circleOfConfusion')!;
     expect(c).toBeCloseTo(Math.hypot(WIDE, HIGH) / 1500, 3);
     const h = (f * f) / (1.5 * c) + f;
-    const d = figure(project, 'distance')! * 1000;
+    const d = figure(project, 'subjectDistance')! * 1000;
     expect(figure(project, 'hyperfocal')).toBeCloseTo(h / 1000, 9);
     expect(figure(project, 'nearLimit')).toBeCloseTo((d * (h - f)) / (h + d - 2 * f) / 1000, 9);
     expect(figure(project, 'farLimit')).toBeCloseTo((d * (h - f)) / (h - d) / 1000, 9);

@@ -1,3 +1,4 @@
+import { isHandheld, isSeated, showsFace } from '../model/scene-facts';
 import { orientations, tapeEnds } from '../model/word-lists';
 import { sensorFormats } from '../model/sensor-formats';
 import { closeUpFactor, transmissionN } from '../relations/exposure/exposure';
@@ -20,7 +21,7 @@ import {
   magnification,
   pictureSizeM
 } from '../relations/optics/picture-size';
-import { distanceFromSensorMarkM } from '../relations/optics/sensor-mark-distance';
+import { subjectDistanceM } from '../relations/optics/subject-distance';
 import { edgeStretch, nearStretch } from '../relations/optics/stretch';
 import { walkingBlurPx } from '../relations/optics/walking-blur';
 import { framedSize } from '../rigs/framed-size';
@@ -45,21 +46,26 @@ export const opticsRows = {
     source: 'brief',
     read: ({ angle }) => tapeEnds.indexOf(angle.measuredFrom ?? 'lens')
   },
-  distance: {
+  subjectDistance: {
     name: 'lens to subject',
     unit: 'm',
     from: ['tapeDistance', 'tapeEnd', 'focalLength'],
     whenAbsent: 0,
     relation: '(s + √(s² − 4fs))/2 from the sensor mark, else as measured',
-    compute: (tape, end, f) =>
-      tapeEnds[end!] === 'sensor mark' && f! > 0 ? distanceFromSensorMarkM(tape!, f!) : tape!
+    compute: (tape, end, f) => subjectDistanceM(tape!, tapeEnds[end!], f! > 0 ? f! : undefined)
+  },
+  backgroundBehind: {
+    name: 'subject to background',
+    unit: 'm',
+    source: 'brief',
+    read: ({ angle }) => angle.backgroundM ?? Infinity
   },
   backgroundDistance: {
     name: 'lens to background',
     unit: 'm',
-    source: 'brief',
-    read: ({ angle }) =>
-      angle.backgroundM === undefined ? Infinity : angle.distanceM + angle.backgroundM
+    from: ['subjectDistance', 'backgroundBehind'],
+    relation: 'lens to subject + subject to background',
+    compute: (d, behind) => d! + behind!
   },
   framedSide: {
     name: 'side the framing is measured on',
@@ -145,14 +151,14 @@ export const opticsRows = {
   pictureWidth: {
     name: 'picture width at the subject',
     unit: 'm',
-    from: ['areaWidth', 'focalLength', 'distance'],
+    from: ['areaWidth', 'focalLength', 'subjectDistance'],
     relation: 'w·(d − f)/f',
     compute: (side, f, d) => pictureSizeM(side!, f!, d!)
   },
   pictureHeight: {
     name: 'picture height at the subject',
     unit: 'm',
-    from: ['areaHeight', 'focalLength', 'distance'],
+    from: ['areaHeight', 'focalLength', 'subjectDistance'],
     relation: 'h·(d − f)/f',
     compute: (side, f, d) => pictureSizeM(side!, f!, d!)
   },
@@ -180,7 +186,7 @@ export const opticsRows = {
   focalLengthWanted: {
     name: 'focal length for the framing',
     unit: 'mm',
-    from: ['areaWidth', 'areaHeight', 'framedSide', 'framedWanted', 'distance'],
+    from: ['areaWidth', 'areaHeight', 'framedSide', 'framedWanted', 'subjectDistance'],
     relation: 'w·d/(W + w)',
     compute: (width, height, side, want, d) =>
       focalLengthForSizeMm(framedSides[side!] === 'width' ? width! : height!, want!, d!)
@@ -206,7 +212,7 @@ export const opticsRows = {
   magnification: {
     name: 'size on the sensor against the thing itself',
     unit: '×',
-    from: ['focalLength', 'distance'],
+    from: ['focalLength', 'subjectDistance'],
     relation: 'f/(d − f)',
     compute: (f, d) => magnification(f!, d!)
   },
@@ -237,14 +243,14 @@ export const opticsRows = {
   nearLimit: {
     name: 'sharp from',
     unit: 'm',
-    from: ['distance', 'hyperfocal', 'focalLength'],
+    from: ['subjectDistance', 'hyperfocal', 'focalLength'],
     relation: 'd(H − f)/(H + d − 2f)',
     compute: (d, h, f) => nearLimitM(d!, h!, f!)
   },
   farLimit: {
     name: 'sharp to',
     unit: 'm',
-    from: ['distance', 'hyperfocal', 'focalLength'],
+    from: ['subjectDistance', 'hyperfocal', 'focalLength'],
     relation: 'd(H − f)/(H − d), infinite once d ≥ H',
     compute: (d, h, f) => farLimitM(d!, h!, f!)
   },
@@ -258,7 +264,7 @@ export const opticsRows = {
   apertureForFace: {
     name: 'aperture for nose and ears',
     unit: 'f/',
-    from: ['focalLength', 'distance', 'circleOfConfusion', 'faceWanted'],
+    from: ['focalLength', 'subjectDistance', 'circleOfConfusion', 'faceWanted'],
     relation: 'f²·|D − d|/(c·D·(d − f)), nose at d − 0.04 m and ears at d + 0.10 m',
     compute: (f, d, c) => apertureForFaceN(f!, d!, c!)
   },
@@ -278,14 +284,14 @@ export const opticsRows = {
   rowFocus: {
     name: 'focus for the whole row',
     unit: 'm',
-    from: ['distance', 'rowDepth', 'focalLength', 'circleOfConfusion'],
+    from: ['subjectDistance', 'rowDepth', 'focalLength', 'circleOfConfusion'],
     relation: '2nF/(n + F)',
     compute: (n, depth, f, c) => focusForRow(f!, n!, n! + depth!, c!).focusM
   },
   apertureForRow: {
     name: 'aperture for the whole row',
     unit: 'f/',
-    from: ['distance', 'rowDepth', 'focalLength', 'circleOfConfusion'],
+    from: ['subjectDistance', 'rowDepth', 'focalLength', 'circleOfConfusion'],
     relation: 'f²(F − n)/(c(2nF − f(n + F)))',
     compute: (n, depth, f, c) => focusForRow(f!, n!, n! + depth!, c!).apertureN
   },
@@ -303,15 +309,13 @@ export const opticsRows = {
     read: ({ angle, scene }) =>
       angle.framing === 'group' && angle.people > 1
         ? ((angle.people - 1) / 2) *
-          (scene.style === 'seated' || scene.style === 'live call'
-            ? PERSON_WIDTH_M.seated
-            : PERSON_WIDTH_M.standing)
+          (isSeated(scene) ? PERSON_WIDTH_M.seated : PERSON_WIDTH_M.standing)
         : null
   },
   edgeStretch: {
     name: 'outermost face pulled outwards',
     unit: '×',
-    from: ['edgeFace', 'distance'],
+    from: ['edgeFace', 'subjectDistance'],
     relation: '1/cos θ, tan θ = x/d',
     compute: (x, d) => edgeStretch(x! * 1000, d! * 1000)
   },
@@ -325,7 +329,7 @@ export const opticsRows = {
   backgroundBlur: {
     name: 'blur of the background',
     unit: '%',
-    from: ['focalLength', 'aperture', 'distance', 'backgroundDistance', 'longSide'],
+    from: ['focalLength', 'aperture', 'subjectDistance', 'backgroundDistance', 'longSide'],
     relation: 'f²/N·|D − d|/(D·(d − f)) of the long side',
     compute: (f, n, d, plane, side) => backgroundBlurPercent(f!, n!, d!, plane!, side!)
   },
@@ -346,12 +350,12 @@ export const opticsRows = {
     name: 'a face is filmed',
     unit: 'yes/no',
     source: 'brief',
-    read: ({ angle }) => (angle.framing === 'hands' || angle.framing === 'table' ? null : 1)
+    read: ({ angle }) => (showsFace(angle) ? 1 : null)
   },
   nearStretch: {
     name: 'nose drawn larger than the ears',
     unit: '×',
-    from: ['distance', 'faceInPicture'],
+    from: ['subjectDistance', 'faceInPicture'],
     relation: '(d + 0.10)/(d − 0.04)',
     compute: (d) => nearStretch(d!)
   },
@@ -378,11 +382,7 @@ export const opticsRows = {
     name: 'the camera is carried',
     unit: 'yes/no',
     source: 'brief',
-    read: ({ angle, scene }) =>
-      scene.style === 'walk' &&
-      (angle.cameraPlace === 'hand' || angle.cameraPlace === 'extension pole')
-        ? 1
-        : null
+    read: ({ angle, scene }) => (scene.style === 'walk' && isHandheld(angle) ? 1 : null)
   },
   walkingBlur: {
     name: 'smear of a turning camera',

@@ -185,11 +185,19 @@ describe('the room', () => {
     const t = figure(project, 'reverberation')!;
     const rc = 0.057 * Math.sqrt((2 * 1 * 30) / t);
     expect(figure(project, 'criticalDistance')).toBeCloseTo(rc, 9);
-    expect(figure(project, 'directToLate')).toBeCloseTo(20 * Math.log10(rc / 0.2) + 3 / t, 9);
+    expect(figure(project, 'directToReverberant')).toBeCloseTo(
+      20 * Math.log10(rc / 0.2) + 3 / t,
+      9
+    );
   });
 
   it('is none outdoors', () => {
-    for (const id of ['roomVolume', 'reverberation', 'criticalDistance', 'directToLate'] as const)
+    for (const id of [
+      'roomVolume',
+      'reverberation',
+      'criticalDistance',
+      'directToReverberant'
+    ] as const)
       expect(state(outside(), id), id).toBe(absent);
   });
 });

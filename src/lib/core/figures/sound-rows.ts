@@ -3,7 +3,7 @@ import { micPlaces } from '../model/word-lists';
 import { boomDistanceM, nearestBoomForwardM } from '../relations/sound/boom-distance';
 import {
   criticalDistanceM,
-  directToLateDb,
+  directToReverberantDb,
   machineNoiseHeardDbA
 } from '../relations/sound/critical-distance';
 import { pickupPatterns, roomNoiseHeardDbA } from '../relations/sound/directivity';
@@ -68,7 +68,7 @@ export const soundRows = {
   boomDistance: {
     name: 'mouth to a boom just out of the picture',
     unit: 'm',
-    from: ['topAboveMouth', 'distance'],
+    from: ['topAboveMouth', 'subjectDistance'],
     relation: '√(x² + y²), y = h + (y_top − h)(d − x)/d + 0.05',
     compute: (top, d) =>
       boomDistanceM(top!, d!, nearestBoomForwardM(top!, d!, EYES_ABOVE_MOUTH_M), EYES_ABOVE_MOUTH_M)
@@ -76,7 +76,7 @@ export const soundRows = {
   micDistance: {
     name: 'mouth to microphone',
     unit: 'm',
-    from: ['micPlace', 'distance', 'boomDistance'],
+    from: ['micPlace', 'subjectDistance', 'boomDistance'],
     whenAbsent: 0,
     relation: 'by place: at the camera, just out of the picture, or at its own distance',
     compute: (place, d, boom) => {
@@ -301,12 +301,12 @@ export const soundRows = {
     relation: '0.057·√(2·Q·V/T)',
     compute: (q, v, t) => criticalDistanceM(q!, v!, t!)
   },
-  directToLate: {
+  directToReverberant: {
     name: 'voice over the room’s echo, about',
     unit: 'dB',
     from: ['criticalDistance', 'micDistance', 'reverberation', 'voiceAt1m'],
     relation: '20·log10(rc/d) + 3/T',
-    compute: (rc, d, t) => directToLateDb(rc!, d!, t!)
+    compute: (rc, d, t) => directToReverberantDb(rc!, d!, t!)
   },
   boomReach: {
     name: 'reach of the boom',

@@ -1,3 +1,4 @@
+import { isSeated } from '../model/scene-facts';
 import { headForms } from '../model/word-lists';
 import { boomBagKg, tipAngleDeg } from '../relations/support/tipping';
 import { tippingWindMps } from '../relations/support/wind-tip';
@@ -52,10 +53,9 @@ export const stabilityRows = {
       if (!onFloor(rig)) return null;
       const most = rig.support!.gear.heightMaxM;
       // No higher than a face: legs used higher look down on people.
-      const sits = rig.scene.style === 'seated' || rig.scene.style === 'live call';
       return most === undefined
         ? undefined
-        : Math.min(most, sits ? EYE_LEVEL_M.seated : EYE_LEVEL_M.standing);
+        : Math.min(most, isSeated(rig.scene) ? EYE_LEVEL_M.seated : EYE_LEVEL_M.standing);
     }
   },
   supportFootRadius: {

@@ -1,3 +1,4 @@
+import { slug } from '../model/slug';
 import { type GearKind, gearKindNames, type GearItem } from '../model/gear';
 import { impliedPorts } from '../model/gear/implied-ports';
 import { fieldNames, specSheet } from '../model/gear/spec-sheet';
@@ -96,14 +97,6 @@ export interface CsvDefaults {
   /** Taken where the file has no kind column. */
   kind: GearKind | undefined;
 }
-
-const slug = (text: string) =>
-  text
-    .normalize('NFKD')
-    .toLowerCase()
-    .replace(/[^a-z0-9]+/g, '-')
-    .replace(/^-|-$/g, '')
-    .slice(0, 60);
 
 /** Reads rows by matched columns. Nothing is taken here: the caller shows what is refused and why first. */
 export function readGearRows(

@@ -91,7 +91,7 @@ describe('a spreadsheet', () => {
     expect(refused.map(({ line }) => line)).toEqual([2, 3, 4]);
     expect(refused[1]!.faults[0]).toEqual({
       field: 'capacity',
-      says: '“lots” is no figure; write a number, in GB or with its unit'
+      says: '“lots” is not a number; write one, in GB or with its unit'
     });
     expect(refused[2]!.faults[0]).toEqual({ field: 'maker', says: 'is empty; a part needs it' });
   });

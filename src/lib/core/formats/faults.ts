@@ -15,7 +15,7 @@ export function faultsOf(errors: readonly ValidationError[], path: string): Faul
         ? `${path}.${error.property}`
         : error.property;
     const { isArray, ...others } = error.constraints ?? {};
-    // What is no list at all is not told that it holds the wrong things.
+    // What is not a list at all is not told that it holds the wrong things.
     const first = isArray ?? Object.values(others)[0];
     const own = first === undefined ? [] : [{ field: here, says: wordsOf(first, error.property) }];
     return [...own, ...faultsOf(error.children ?? [], here)];

@@ -170,7 +170,7 @@ export function readSatchel(text: string): SatchelReading {
   try {
     value = JSON.parse(text.replace(/^\uFEFF/, ''));
   } catch (error) {
-    return fault('', `The file is no JSON: ${(error as Error).message}`);
+    return fault('', `The file is not JSON: ${(error as Error).message}`);
   }
   return checkSatchel(value);
 }

@@ -9,7 +9,7 @@ import { connectionWords, isMissingPort } from '../rigs/connection';
 import { connectionsOf } from '../rigs/connections';
 import type { Judgement } from './judgement';
 
-/** Every open end of the kit closed at once, as cheaply as can be. */
+/** Every joint of the kit closed at once, as cheaply as possible. */
 export interface JointsClosed {
   act: Act | undefined;
   costMinor: number;

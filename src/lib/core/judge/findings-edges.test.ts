@@ -395,7 +395,8 @@ describe.each(edges)('$code: $fact', ({ code, about, set, at }) => {
 interface Sweep {
   fact: string;
   code: string;
-  figure: 'speechToNoise' | 'directToLate' | 'lightMargin' | 'keySoftness' | 'takePowerShare';
+  figure:
+    'speechToNoise' | 'directToReverberant' | 'lightMargin' | 'keySoftness' | 'takePowerShare';
   values: readonly number[];
   set: (project: Project, value: number) => void;
   says: (figure: number) => Said;
@@ -416,7 +417,7 @@ const sweeps: readonly Sweep[] = [
   {
     fact: 'a voice stands dry 12 dB over the echo, roomy from 6',
     code: 'A2',
-    figure: 'directToLate',
+    figure: 'directToReverberant',
     values: range(0.15, 2.6, 0.05),
     set: (p, distanceM) => {
       swap(p, 'dunmarrow-burr', 'nibsworth-button');
@@ -480,7 +481,7 @@ describe('what is not filmed is not asked of', () => {
     expect(severityOf(project, 'P2')).toBe('nothing');
   });
 
-  it('a part put off or sent back is not in the kit', () => {
+  it('a part moved to later or returned is not in the kit', () => {
     for (const patch of [{ step: 'later' }, { state: 'returned' }] as const) {
       const project = calmKit();
       Object.assign(lineOf(project, 'nibsworth-hob-mini-tripod-wide'), patch);

@@ -1,4 +1,7 @@
+import { isHandheld, isIndoors, showsFace } from '../model/scene-facts';
 import type { FigureId } from '../figures/table';
+import { NEAR_STRETCH } from '../relations/optics/stretch';
+import { PAYLOAD_WARN_SHARE } from '../relations/support/payload';
 import { hearsVoice, type PlacedRig } from '../rigs/placed-rig';
 
 /** The seven axes a scene is judged on. */
@@ -24,10 +27,9 @@ export interface Curve {
 }
 
 const speaks = hearsVoice;
-const indoors = (rig: PlacedRig) => rig.scene.room !== undefined;
+const indoors = (rig: PlacedRig) => isIndoors(rig.scene);
 const lit = (rig: PlacedRig) => rig.scene.lightSource === 'lamps';
-const carried = (rig: PlacedRig) =>
-  rig.angle.cameraPlace === 'hand' || rig.angle.cameraPlace === 'extension pole';
+const carried = (rig: PlacedRig) => isHandheld(rig.angle);
 
 /** Each figure feeds one axis only. */
 export const axisCurves: Record<Axis, readonly Curve[]> = {
@@ -43,7 +45,7 @@ export const axisCurves: Record<Axis, readonly Curve[]> = {
       wanted: speaks
     },
     {
-      figure: 'directToLate',
+      figure: 'directToReverberant',
       points: [
         [-10, 5],
         [6, 45],
@@ -125,18 +127,17 @@ export const axisCurves: Record<Axis, readonly Curve[]> = {
         [0, 92],
         [4, 99]
       ],
-      wanted: (rig) =>
-        rig.scene.wantsFaceSharp && rig.angle.framing !== 'hands' && rig.angle.framing !== 'table'
+      wanted: (rig) => rig.scene.wantsFaceSharp && showsFace(rig.angle)
     },
     {
       figure: 'nearStretch',
       points: [
         [1, 99],
-        [1.25, 88],
-        [1.34, 65],
+        [NEAR_STRETCH.note, 88],
+        [NEAR_STRETCH.warn, 65],
         [1.6, 15]
       ],
-      wanted: (rig) => rig.angle.framing !== 'hands' && rig.angle.framing !== 'table'
+      wanted: (rig) => showsFace(rig.angle)
     },
     {
       figure: 'highestUsableIso',
@@ -184,7 +185,7 @@ export const axisCurves: Record<Axis, readonly Curve[]> = {
       points: [
         [0, 99],
         [0.35, 93],
-        [0.667, 80],
+        [PAYLOAD_WARN_SHARE, 80],
         [1, 35],
         [1.5, 3]
       ],

@@ -34,7 +34,7 @@ const wrong: Record<string, [Spoil, string, RegExp]> = {
     'ownWeights.sound',
     /from 0 to 100/
   ],
-  'a weight that is no number': [
+  'a weight that is not a number': [
     (p) => (p.ownWeights = { sound: 'much' } as never),
     'ownWeights.sound',
     /from 0 to 100/

@@ -47,12 +47,12 @@ export class Angle {
   @NeededText(120) name!: string;
   @NeededWord(cameraPlaces) cameraPlace!: CameraPlace;
   /** From the lens to the face, or to the work when hands are filmed. */
-  @NeededNumber('m', 0.1, 200) distanceM!: number;
+  @NeededNumber('m', 0.1, 200, [0.2, 8]) distanceM!: number;
   /** From the face to what is behind it; left out when the background is far away. */
-  @StatedNumber('m', 0.05, 100_000) backgroundM?: number;
+  @StatedNumber('m', 0.05, 100_000, [0.05, 20]) backgroundM?: number;
   @NeededWord(framings) framing!: Framing;
   /** Overrides the framing's own height or width when measured. */
-  @StatedNumber('m', 0.02, 100) framedSizeM?: number;
+  @StatedNumber('m', 0.02, 100, [0.1, 6]) framedSizeM?: number;
   @NeededNumber('count', 1, 40) people!: number;
   /** From the nearest face of a row to the farthest. */
   @StatedNumber('m', 0.01, 40) rowDepthM?: number;
@@ -61,20 +61,20 @@ export class Angle {
 }
 
 export class Room {
-  @NeededNumber('m', 0.8, 200) lengthM!: number;
-  @NeededNumber('m', 0.8, 200) widthM!: number;
-  @NeededNumber('m', 1, 60) heightM!: number;
+  @NeededNumber('m', 0.8, 200, [0.8, 30]) lengthM!: number;
+  @NeededNumber('m', 0.8, 200, [0.8, 30]) widthM!: number;
+  @NeededNumber('m', 1, 60, [1, 12]) heightM!: number;
   @NeededWord(roomFeels) feel!: RoomFeel;
 }
 
 /** Daylight through glass, measured instead of guessed. */
 export class Window {
-  @NeededNumber('m²', 0.05, 60) areaM2!: number;
+  @NeededNumber('m²', 0.05, 60, [0.1, 12]) areaM2!: number;
   /** From the glass to the face. */
-  @NeededNumber('m', 0.1, 30) distanceM!: number;
+  @NeededNumber('m', 0.1, 30, [0.3, 8]) distanceM!: number;
   /** Luminance of the sky it shows at its dimmest and brightest; overcast about 2 000, bright cloud about 8 000. */
-  @NeededNumber('cd/m²', 1, 50_000) skyDimCdM2!: number;
-  @NeededNumber('cd/m²', 1, 50_000) skyBrightCdM2!: number;
+  @NeededNumber('cd/m²', 1, 50_000, [50, 20_000]) skyDimCdM2!: number;
+  @NeededNumber('cd/m²', 1, 50_000, [50, 20_000]) skyBrightCdM2!: number;
   /** What glass and curtain let through. */
   @NeededNumber('×', 0.01, 1) transmittance!: number;
 }
@@ -98,22 +98,22 @@ export class Scene {
   window?: Window;
   @NeededNumber('dB(A)', 0, 110) noiseDbA!: number;
   @NeededWord(voices) voice!: Voice;
-  @NeededNumber('m/s', 0, 30) windMps!: number;
+  @NeededNumber('m/s', 0, 30, [0, 25]) windMps!: number;
   @NeededWord(lightSources) lightSource!: LightSource;
-  @NeededNumber('lx', 0, 200_000) lightDimLx!: number;
-  @NeededNumber('lx', 0, 200_000) lightBrightLx!: number;
-  @NeededNumber('°C', -20, 50) temperatureC!: number;
-  @NeededNumber('min', 0.1, 1440) longestTakeMin!: number;
+  @NeededNumber('lx', 0, 200_000, [0, 120_000]) lightDimLx!: number;
+  @NeededNumber('lx', 0, 200_000, [0, 120_000]) lightBrightLx!: number;
+  @NeededNumber('°C', -20, 50, [-20, 45]) temperatureC!: number;
+  @NeededNumber('min', 0.1, 1440, [0.5, 240]) longestTakeMin!: number;
   /** All recorded minutes of one day. */
-  @NeededNumber('min', 0.1, 1440) recordedMin!: number;
+  @NeededNumber('min', 0.1, 1440, [1, 720]) recordedMin!: number;
   /** Days in a row without a socket, the nights included; 0 when one is at hand while filming. */
-  @NeededNumber('days', 0, 60) daysWithoutSocket!: number;
+  @NeededNumber('days', 0, 60, [0, 14]) daysWithoutSocket!: number;
   @NeededNumber('px', 640, 12_000) pixelsAcross!: number;
   @NeededNumber('fps', 1, 240) fps!: number;
   @IsBoolean({ message: 'must be true or false' }) live!: boolean;
   @IsBoolean({ message: 'must be true or false' }) wantsSeeSelf!: boolean;
   /** Blur of the background in percent of the picture width; 0 when it may be sharp. */
-  @NeededNumber('%', 0, 10) wantsBlurPercent!: number;
+  @NeededNumber('%', 0, 10, [0, 4]) wantsBlurPercent!: number;
   @IsBoolean({ message: 'must be true or false' }) wantsFaceSharp!: boolean;
   /** Watched large and near, in all its pixels: what counts as sharp is half as large. */
   @StatedYesNo() seenLargeIn4K?: boolean;
@@ -129,8 +129,8 @@ export class Scene {
   @StatedYesNo() wantsPan?: boolean;
   @StatedYesNo() darkBackground?: boolean;
   /** Bright to dark side of the face as asked; 1 is flat, 4 is dramatic. */
-  @StatedNumber('×', 1, 64) wantsKeyToFill?: number;
+  @StatedNumber('×', 1, 64, [1, 16]) wantsKeyToFill?: number;
   /** For days away: sun on a panel and hours with a car's socket. */
-  @StatedNumber('h', 0, 16) sunHoursPerDay?: number;
-  @StatedNumber('h', 0, 16) drivenHoursPerDay?: number;
+  @StatedNumber('h', 0, 16, [0, 12]) sunHoursPerDay?: number;
+  @StatedNumber('h', 0, 16, [0, 12]) drivenHoursPerDay?: number;
 }

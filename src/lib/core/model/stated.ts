@@ -65,7 +65,15 @@ export type StatedUnit =
 
 /** What one field of a part asks for: how it is written, in which unit, from where to where. */
 export type FieldAsk =
-  | { type: 'number'; unit: StatedUnit; min: number; max: number; needed: boolean }
+  | {
+      type: 'number';
+      unit: StatedUnit;
+      min: number;
+      max: number;
+      /** Where it nearly always lies: what a slider spans. */
+      usual?: readonly [number, number];
+      needed: boolean;
+    }
   | { type: 'word'; words: readonly string[]; needed: boolean }
   | { type: 'yes/no'; needed: boolean }
   | { type: 'text'; maxLength: number; needed: boolean };
@@ -224,25 +232,35 @@ function isWellFormed(value: unknown): boolean {
  * A number a maker states and a part may leave unsaid. Unsaid stays undefined and is treated as
  * unknown everywhere; it is never replaced by a friendly guess.
  */
-export function StatedNumber(unit: StatedUnit, min: number, max: number): PropertyDecorator {
+export function StatedNumber(
+  unit: StatedUnit,
+  min: number,
+  max: number,
+  usual?: readonly [number, number]
+): PropertyDecorator {
   return (target, key) => {
     const says = `must be a number from ${min} to ${max} ${unit}, or left out when unknown`;
     MayBeLeftOut()(target, key);
     IsNumber({}, { message: says })(target, key as string);
     Min(min, { message: says })(target, key as string);
     Max(max, { message: says })(target, key as string);
-    note(target, key, { type: 'number', unit, min, max, needed: false });
+    note(target, key, { type: 'number', unit, min, max, usual, needed: false });
   };
 }
 
 /** A number that must be there. */
-export function NeededNumber(unit: StatedUnit, min: number, max: number): PropertyDecorator {
+export function NeededNumber(
+  unit: StatedUnit,
+  min: number,
+  max: number,
+  usual?: readonly [number, number]
+): PropertyDecorator {
   return (target, key) => {
     const says = `must be a number from ${min} to ${max} ${unit}`;
     IsNumber({}, { message: says })(target, key as string);
     Min(min, { message: says })(target, key as string);
     Max(max, { message: says })(target, key as string);
-    note(target, key, { type: 'number', unit, min, max, needed: true });
+    note(target, key, { type: 'number', unit, min, max, usual, needed: true });
   };
 }
 

@@ -1,3 +1,5 @@
+import { differenceInCalendarDays, parseISO } from 'date-fns';
+
 /** Prices older than this are looked at again before one pays. */
 export const STALE_AFTER_DAYS = 90;
 /** A deal that ends within this many days is spoken of. */
@@ -9,5 +11,5 @@ export const DEAL_SOON_DAYS = 14;
  * @example daysBetween('2026-11-01', '2026-11-25') // 24
  */
 export function daysBetween(from: string, to: string): number {
-  return Math.round((Date.parse(`${to}T00:00Z`) - Date.parse(`${from}T00:00Z`)) / 86_400_000);
+  return differenceInCalendarDays(parseISO(to), parseISO(from));
 }

@@ -86,7 +86,7 @@ describe('the running account', () => {
     expect(pocketSum).toBe(statement.firmMinor);
   });
 
-  it('leaves out what is owned, sent back or put off, and says what later costs', () => {
+  it('leaves out what is owned, returned or moved to later, and says what later costs', () => {
     const plan = structuredClone(activePlan(project));
     const before = statementOf(project, plan, shelf);
     plan.lines[0]!.step = 'later';

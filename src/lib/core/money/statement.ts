@@ -22,9 +22,9 @@ export interface StatementLine {
   runningMinor: Minor;
   /** Budget less the running sum; negative once over. */
   remainingMinor: Minor;
-  /** Counts in the kit: neither returned nor put off. */
+  /** Counts in the kit: neither returned nor moved to later. */
   inKit: boolean;
-  /** Put off: what it would cost. */
+  /** Moved to later: what it would cost. */
   laterMinor: Minor;
   /** The price of the line as a range; low and high are the likely price where no spread is stated. */
   range: PriceRange;
@@ -55,7 +55,7 @@ export function priceOf(gear: GearItem, basis: PlanLine['basis']): Price | undef
   return basis === 'used' ? gear.priceUsed : gear.priceNew;
 }
 
-/** True when the part is there on the day: not sent back and not put off. */
+/** True when the part is there on the day: not returned and not moved to later. */
 export function isInKit(line: PlanLine): boolean {
   return line.state !== 'returned' && line.step !== 'later';
 }

@@ -58,7 +58,7 @@ describe('a figure as typed', () => {
 
   it('says what is missing or wrong', () => {
     expect(() => readMeasure('2600 mAh', 'Wh')).toThrow(/write its voltage too/);
-    expect(() => readMeasure('heavy', 'g')).toThrow(/is no figure/);
+    expect(() => readMeasure('heavy', 'g')).toThrow(/is not a number/);
     expect(() => readMeasure('12 parsecs', 'm')).toThrow(/“parsecs” is no unit/);
   });
 

@@ -174,7 +174,7 @@ export function readMeasure(typed: string, unit: StatedUnit): number {
   const value = parts ? parseNumber(parts[1]!.trim().replace(/[.,]$/, '')) : undefined;
   if (!parts || value === undefined)
     throw new MeasureError(
-      `“${typed}” is no figure; write a number${unit === 'count' ? '' : `, in ${unit} or with its unit`}.`
+      `“${typed}” is not a number; write one${unit === 'count' ? '' : `, in ${unit} or with its unit`}.`
     );
   const word = parts[2]!.trim();
   if (word === '' || word === unit) return value;

@@ -29,7 +29,7 @@ const otherNames: Readonly<Record<string, string>> = {
 const kindWords: readonly (readonly [GearKind, RegExp])[] = [
   ['charger', /\bcharger\b|charging dish/i],
   ['mains adapter', /dummy (?:battery|cell)|mains (?:block|coupler|adapter)/i],
-  ['solar panel', /solar|sun panel/i],
+  ['solar panel', /solar|sun.panel/i],
   ['power bank', /power ?bank/i],
   ['microphone', /microphone|\bmic\b|lavalier|lapel|cardioid|shotgun/i],
   ['recorder', /(?:audio|sound|field|pocket) recorder/i],

@@ -127,6 +127,15 @@ export function reachesByPlug({ fromPorts, toPorts }: Connection, kit: Kit): boo
   return chainsBetween(fromPorts, toPorts, kitIndex(kit)).length > 0;
 }
 
+/** The longest way plugs alone would lead between the ends of a connection, its own cable included. */
+export function longestReachM({ from, fromPorts, toPorts }: Connection, kit: Kit): number {
+  const own = from.gear.kind === 'microphone' ? (from.gear.cableM ?? 0) : 0;
+  const reaches = chainsBetween(fromPorts, toPorts, kitIndex(kit)).map(({ parts }) =>
+    parts.reduce((sum, { gear }) => sum + (gear.kind === 'cable' ? (gear.lengthM ?? 0) : 0), own)
+  );
+  return Math.max(own, ...reaches);
+}
+
 /** Why the bag does not close a connection, in half a sentence. */
 export function whyOpen(connection: Connection, kit: Kit): string {
   const [byPorts] = chainsBetween(connection.fromPorts, connection.toPorts, kitIndex(kit));

@@ -4,6 +4,7 @@ import { memoOn } from '../memo';
 import { meetsAny } from '../model/mating';
 import { portsFor } from '../model/ports-by-role';
 import type { Port, PortRole } from '../model/ports';
+import { subjectDistanceM } from '../relations/optics/subject-distance';
 import { connect, type Connection, type ConnectionPurpose, type MissingPort } from './connection';
 import { type Kit, type KitPart, lampStandOf } from './kit';
 import type { PlacedRig } from './placed-rig';
@@ -11,7 +12,7 @@ import { supplyConnections } from './supply-connections';
 
 const anything = (): ChainLimit => () => undefined;
 /** A lead hangs and bends: this much longer than the straight way. */
-const SLACK = 1.15;
+export const CABLE_SLACK = 1.15;
 
 /** Sound has to reach the camera, and a microphone that needs 48 V has to get it. */
 function soundNeeds(rig: PlacedRig): {
@@ -23,7 +24,10 @@ function soundNeeds(rig: PlacedRig): {
   const body = rig.body!.gear;
   const atCamera =
     rig.micPlace === 'shoe' || rig.micPlace === 'side arm' || mic.form === 'lavalier wireless';
-  const neededM = atCamera ? 0 : rig.angle.distanceM * SLACK;
+  const neededM = atCamera
+    ? 0
+    : subjectDistanceM(rig.angle.distanceM, rig.angle.measuredFrom, rig.focalLengthMm) *
+      CABLE_SLACK;
   const needsPhantom =
     mic.power === 'phantom' &&
     !rig.body!.gear.ports.some((port) => port.role === 'audioIn' && port.type === 'XLR');

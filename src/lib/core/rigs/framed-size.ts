@@ -1,3 +1,4 @@
+import { isSeated } from '../model/scene-facts';
 import type { Angle, Scene } from '../model/scene';
 import { framingSizes, groupWidthM } from '../relations/optics/framing-sizes';
 
@@ -7,9 +8,8 @@ export function framedSize(
   angle: Angle
 ): { side: 'width' | 'height'; sizeM: number } {
   const framing = framingSizes[angle.framing];
-  const seated = scene.style === 'seated' || scene.style === 'live call';
   return {
     side: framing.side,
-    sizeM: angle.framedSizeM ?? framing.sizeM ?? groupWidthM(angle.people, seated)
+    sizeM: angle.framedSizeM ?? framing.sizeM ?? groupWidthM(angle.people, isSeated(scene))
   };
 }

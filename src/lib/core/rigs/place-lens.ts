@@ -2,7 +2,7 @@ import { memoOn } from '../memo';
 import { sensorFormats } from '../model/sensor-formats';
 import { pictureAreaMm } from '../relations/optics/picture-area';
 import { focalLengthForSizeMm } from '../relations/optics/picture-size';
-import { distanceFromSensorMarkM } from '../relations/optics/sensor-mark-distance';
+import { subjectDistanceM } from '../relations/optics/subject-distance';
 import { type Allocated, isFree } from './allocated';
 import { framedSize } from './framed-size';
 import type { Kit } from './kit';
@@ -98,12 +98,11 @@ export function placeLens(
     const sideMm = side === 'width' ? area.widthMm : area.heightMm;
     wantedFocalMm = focalLengthForSizeMm(sideMm, sizeM, angle.distanceM);
     // A tape held at the sensor mark reads more than the lens stands off; how much, its focal length says.
-    if (angle.measuredFrom === 'sensor mark' && angle.distanceM * 1000 > 4 * wantedFocalMm)
-      wantedFocalMm = focalLengthForSizeMm(
-        sideMm,
-        sizeM,
-        distanceFromSensorMarkM(angle.distanceM, wantedFocalMm)
-      );
+    wantedFocalMm = focalLengthForSizeMm(
+      sideMm,
+      sizeM,
+      subjectDistanceM(angle.distanceM, angle.measuredFrom, wantedFocalMm)
+    );
   }
   const bodyMount = mountOf(body);
   let lens: UsedLens | undefined;

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { showsFace } from '../../core/model/scene-facts';
   import { figureOf } from '../../core/figures/record';
   import type { AngleJudgement } from '../../core/judge/incremental';
 
@@ -12,7 +13,7 @@
     const blur = figureOf(angle.record, 'backgroundBlur') ?? 0;
     return { scale, blurPx: Math.min(9, (blur / 100) * width * 1.6), metres };
   });
-  const hands = $derived(angle.angle.framing === 'hands' || angle.angle.framing === 'table');
+  const hands = $derived(!showsFace(angle.angle));
   /** Eyes sit on the upper third; a head is 0.23 m high and 0.16 m wide, shoulders 0.46 m. */
   const head = { high: 0.23, wide: 0.165, shoulders: 0.46, eyesBelowTop: 0.11 };
 </script>

@@ -6,7 +6,7 @@
   import Glyph from '../glyphs/Glyph.svelte';
   import { glyphOf } from '../glyphs/glyph-shapes';
 
-  /** What is put off: dragged here from the bag or the strap, dragged back to the kit, or brought back by its button. */
+  /** What is moved to later: dragged here from the bag or the strap, dragged back to the kit, or brought back by its button. */
   interface Props {
     lines: readonly StatementLine[];
     currency: string;

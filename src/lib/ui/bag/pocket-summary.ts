@@ -1,3 +1,4 @@
+import { FRAMING_RATIO, framingMissRatio } from '../../core/relations/optics/framing-ratio';
 import type { AngleJudgement } from '../../core/judge/incremental';
 import type { Judgement } from '../../core/judge/judgement';
 import { figureWords, lengthWords, massWords, minutesWords } from '../../core/figures/figure-words';
@@ -71,7 +72,7 @@ export const pocketSummaries: Readonly<Record<Pocket, Summarise>> = {
       left: `${lengthWords(width, rig.project.units)} wide at ${lengthWords(rig.angle.distanceM, rig.project.units)}`,
       right: `${figureWords(rig.focalLengthMm!, 'mm')} ${figureWords(rig.apertureN!, 'f/')}`,
       filled: capped(Math.min(ratio, 1 / ratio)),
-      short: Math.max(ratio, 1 / ratio) > 1.15
+      short: framingMissRatio(ratio) > FRAMING_RATIO.fine
     };
   },
   support: ({ record, rig }) => {

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { showsFace } from '../../core/model/scene-facts';
   import { lengthWords } from '../../core/figures/figure-words';
   import type { Project } from '../../core/model/project';
   import type { Angle, Scene } from '../../core/model/scene';
@@ -6,6 +7,7 @@
   import { framedSize } from '../../core/rigs/framed-size';
   import Choice from './Choice.svelte';
   import Measure from './Measure.svelte';
+  import { angleFields } from './scene-fields';
   import { framingWords, placeWords } from './scene-vocabulary';
   import Word from './Word.svelte';
 
@@ -42,12 +44,10 @@
     onchoose={(cameraPlace) => onangle({ cameraPlace })}
   />
   <Measure
-    label="Lens to {angle.framing === 'hands' || angle.framing === 'table' ? 'work' : 'face'}"
+    label="Lens to {showsFace(angle) ? 'face' : 'work'}"
     value={angle.distanceM}
-    min={0.2}
-    max={8}
+    field={angleFields.distanceM}
     step={0.01}
-    unit="m"
     {units}
     onset={(distanceM) => onangle({ distanceM })}
   />
@@ -75,10 +75,8 @@
     <Measure
       label="Face to background"
       value={angle.backgroundM}
-      min={0.05}
-      max={20}
+      field={angleFields.backgroundM}
       step={0.05}
-      unit="m"
       {units}
       onset={(backgroundM) => onangle({ backgroundM })}
     />
@@ -98,10 +96,8 @@
   <Measure
     label="Picture {size.side} at the subject"
     value={size.sizeM}
-    min={0.1}
-    max={6}
+    field={angleFields.framedSizeM}
     step={0.01}
-    unit="m"
     {units}
     onset={(framedSizeM) => onangle({ framedSizeM })}
   />

@@ -1,32 +1,25 @@
 <script lang="ts">
   import { NumberInput } from 'carbon-components-svelte';
   import type { UnitSystem } from '../../core/model/project';
+  import type { NumberAsk } from './scene-fields';
   import { shownUnit } from './shown-units';
 
   /** A figure one slides or types; kept when let go. Figures follow the person's units. */
   interface Props {
     label: string;
     value: number;
-    min: number;
-    max: number;
+    /** The field's own unit, bounds and usual range: the slider spans what is usual, typed is what is allowed. */
+    field: NumberAsk;
     step: number;
-    unit: string;
     units?: UnitSystem;
     /** Lux and the like span decades: the slider then goes by equal ratios. */
     decades?: boolean;
     onset: (value: number) => void;
   }
-  const {
-    label,
-    value,
-    min,
-    max,
-    step,
-    unit,
-    units = 'metric',
-    decades = false,
-    onset
-  }: Props = $props();
+  const { label, value, field, step, units = 'metric', decades = false, onset }: Props = $props();
+
+  const { unit, min, max } = $derived(field);
+  const [least, most] = $derived(field.usual ?? [field.min, field.max]);
 
   const own = $derived(shownUnit(unit, units));
   const unitShown = $derived(own?.unit ?? unit);
@@ -35,13 +28,13 @@
   const kept = (typed: number) => (own ? own.toSi(typed) : typed);
   const clean = (number: number) => Number(number.toPrecision(6));
   // The slider starts just above nothing, where a ratio has a meaning.
-  const floor = $derived(decades ? Math.max(1, min) : min);
+  const floor = $derived(decades ? Math.max(1, least) : least);
   const toSlider = (si: number) =>
     decades
-      ? Math.log(Math.max(floor, si) / floor) / Math.log(max / floor)
-      : (si - min) / (max - min);
+      ? Math.log(Math.max(floor, si) / floor) / Math.log(most / floor)
+      : (si - least) / (most - least);
   const fromSlider = (along: number) =>
-    decades ? floor * (max / floor) ** along : min + (max - min) * along;
+    decades ? floor * (most / floor) ** along : least + (most - least) * along;
   const roundTo = (number: number) =>
     decades ? Number(number.toPrecision(2)) : Math.round(number / step) * step;
   let sliding = $state<number | undefined>(undefined);

@@ -5,6 +5,7 @@
   import AngleWords from './AngleWords.svelte';
   import Choice from './Choice.svelte';
   import Measure from './Measure.svelte';
+  import { roomFields, sceneFields } from './scene-fields';
   import {
     awayWord,
     feelWords,
@@ -61,30 +62,24 @@
       <Measure
         label="Length"
         value={room.lengthM}
-        min={0.8}
-        max={30}
+        field={roomFields.lengthM}
         step={0.05}
-        unit="m"
         {units}
         onset={(lengthM) => onscene({ room: { ...room, lengthM } })}
       />
       <Measure
         label="Width"
         value={room.widthM}
-        min={0.8}
-        max={30}
+        field={roomFields.widthM}
         step={0.05}
-        unit="m"
         {units}
         onset={(widthM) => onscene({ room: { ...room, widthM } })}
       />
       <Measure
         label="Height"
         value={room.heightM}
-        min={1}
-        max={12}
+        field={roomFields.heightM}
         step={0.05}
-        unit="m"
         {units}
         onset={(heightM) => onscene({ room: { ...room, heightM } })}
       />
@@ -119,10 +114,8 @@
     <Measure
       label="Noise of the place"
       value={scene.noiseDbA}
-      min={15}
-      max={90}
+      field={sceneFields.noiseDbA}
       step={1}
-      unit="dB(A)"
       onset={(noiseDbA) => onscene({ noiseDbA })}
     />
     {#if scene.room}
@@ -137,10 +130,8 @@
       <Measure
         label="Wind"
         value={scene.windMps}
-        min={0}
-        max={25}
+        field={sceneFields.windMps}
         step={0.5}
-        unit="m/s"
         {units}
         onset={(windMps) => onscene({ windMps })}
       />
@@ -174,10 +165,8 @@
     <Measure
       label="At its dimmest"
       value={scene.lightDimLx}
-      min={0}
-      max={120_000}
+      field={sceneFields.lightDimLx}
       step={1}
-      unit="lx"
       decades
       onset={(dim) =>
         onscene({ lightDimLx: dim, lightBrightLx: Math.max(dim, scene.lightBrightLx) })}
@@ -185,10 +174,8 @@
     <Measure
       label="At its brightest"
       value={scene.lightBrightLx}
-      min={0}
-      max={120_000}
+      field={sceneFields.lightBrightLx}
       step={1}
-      unit="lx"
       decades
       onset={(bright) =>
         onscene({ lightBrightLx: bright, lightDimLx: Math.min(bright, scene.lightDimLx) })}
@@ -202,10 +189,8 @@
     <Measure
       label="Air"
       value={scene.temperatureC}
-      min={-20}
-      max={45}
+      field={sceneFields.temperatureC}
       step={1}
-      unit="°C"
       {units}
       onset={(temperatureC) => onscene({ temperatureC })}
     />
@@ -218,10 +203,8 @@
     <Measure
       label="Longest take"
       value={scene.longestTakeMin}
-      min={0.5}
-      max={240}
+      field={sceneFields.longestTakeMin}
       step={0.5}
-      unit="min"
       onset={(longest) =>
         onscene({ longestTakeMin: longest, recordedMin: Math.max(longest, scene.recordedMin) })}
     />
@@ -234,10 +217,8 @@
     <Measure
       label="Recorded in a day"
       value={scene.recordedMin}
-      min={1}
-      max={720}
+      field={sceneFields.recordedMin}
       step={1}
-      unit="min"
       onset={(recorded) =>
         onscene({
           recordedMin: recorded,
@@ -253,10 +234,8 @@
     <Measure
       label="Days without a socket"
       value={scene.daysWithoutSocket}
-      min={0}
-      max={14}
+      field={sceneFields.daysWithoutSocket}
       step={1}
-      unit="days"
       onset={(daysWithoutSocket) => onscene({ daysWithoutSocket })}
     />
   </Word> in
@@ -315,10 +294,8 @@
       <Measure
         label="Blur of the picture width"
         value={scene.wantsBlurPercent}
-        min={0}
-        max={4}
+        field={sceneFields.wantsBlurPercent}
         step={0.1}
-        unit="%"
         onset={(wantsBlurPercent) => onscene({ wantsBlurPercent })}
       />
       <span class="soft">0.3 softened, 1 soft, 2.5 melted; 0 asks for none.</span>

@@ -3,6 +3,7 @@
   import type { Scene, SceneWant } from '../../core/model/scene';
   import Choice from './Choice.svelte';
   import Measure from './Measure.svelte';
+  import { sceneFields, windowFields } from './scene-fields';
   import { shownFigure } from './shown-units';
   import Word from './Word.svelte';
 
@@ -89,10 +90,8 @@
       <Measure
         label="Bright to dark side"
         value={scene.wantsKeyToFill}
-        min={1}
-        max={16}
+        field={sceneFields.wantsKeyToFill}
         step={0.5}
-        unit="×"
         onset={(wantsKeyToFill) => onscene({ wantsKeyToFill })}
       />
       <button class="pill" onclick={() => onscene({ wantsKeyToFill: undefined })}
@@ -110,30 +109,24 @@
       <Measure
         label="Area of the glass"
         value={window.areaM2}
-        min={0.1}
-        max={12}
+        field={windowFields.areaM2}
         step={0.1}
-        unit="m²"
         {units}
         onset={(areaM2) => onscene({ window: { ...window, areaM2 } })}
       />
       <Measure
         label="Window to face"
         value={window.distanceM}
-        min={0.3}
-        max={8}
+        field={windowFields.distanceM}
         step={0.05}
-        unit="m"
         {units}
         onset={(distanceM) => onscene({ window: { ...window, distanceM } })}
       />
       <Measure
         label="Sky at its dimmest"
         value={window.skyDimCdM2}
-        min={50}
-        max={20000}
+        field={windowFields.skyDimCdM2}
         step={50}
-        unit="cd/m²"
         onset={(skyDimCdM2) =>
           onscene({
             window: {
@@ -146,10 +139,8 @@
       <Measure
         label="Sky at its brightest"
         value={window.skyBrightCdM2}
-        min={50}
-        max={20000}
+        field={windowFields.skyBrightCdM2}
         step={50}
-        unit="cd/m²"
         onset={(skyBrightCdM2) =>
           onscene({
             window: {
@@ -172,19 +163,15 @@
       <Measure
         label="Sun on a panel"
         value={scene.sunHoursPerDay ?? 0}
-        min={0}
-        max={12}
+        field={sceneFields.sunHoursPerDay}
         step={0.5}
-        unit="h"
         onset={(sunHoursPerDay) => onscene({ sunHoursPerDay })}
       />
       <Measure
         label="Hours driven"
         value={scene.drivenHoursPerDay ?? 0}
-        min={0}
-        max={12}
+        field={sceneFields.drivenHoursPerDay}
         step={0.5}
-        unit="h"
         onset={(drivenHoursPerDay) => onscene({ drivenHoursPerDay })}
       />
     </Word>

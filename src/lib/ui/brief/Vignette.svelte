@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { isHandheld, isSeated } from '../../core/model/scene-facts';
   import { lengthWords } from '../../core/figures/figure-words';
   import type { UnitSystem } from '../../core/model/project';
   import type { Scene } from '../../core/model/scene';
@@ -16,7 +17,7 @@
   const personX = 86;
   const cameraX = $derived(personX + reach);
   const ground = 150;
-  const held = $derived(angle.cameraPlace === 'hand' || angle.cameraPlace === 'extension pole');
+  const held = $derived(isHandheld(angle));
 </script>
 
 <svg
@@ -88,7 +89,7 @@
     <text x="128" y="98">{lengthWords(angle.distanceM, units)}</text>
   {:else}
     <g>
-      {#if scene.style === 'seated' || scene.style === 'live call'}
+      {#if isSeated(scene)}
         <path
           d="M{personX - 30} {ground + 6}v-44h5v44M{personX + 22} {ground + 6}v-22h-50"
           class="leg"

@@ -7,7 +7,7 @@
   import type { Pocket } from '../../core/model/pocket';
   import { formatMoney } from '../../core/money/format';
 
-  /** What is in the pocket now: pieces, new or used, owned, put off, locked, taken out. */
+  /** What is in the pocket now: pieces, new or used, owned, moved to later, locked, removed. */
   interface Props {
     pocket: Pocket;
     judgement: Judgement;

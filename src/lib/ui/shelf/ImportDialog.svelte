@@ -11,6 +11,7 @@
   import { decodeText, type TextEncoding, textEncodings } from '../../core/formats/decode-text';
   import { faultSentence } from '../../core/formats/faults';
   import { fullName, type GearKind, gearKindNames, gearKinds } from '../../core/model/gear';
+  import { dayHere } from '$lib/state/as-of-today';
   import { satchel } from '../../state/project-store.svelte';
   import { askJudge, isCancelled } from '../../workers/connect-judge';
   import { partGist } from '../chooser/candidate-words';
@@ -18,7 +19,6 @@
   /** A spreadsheet of parts: columns are matched, refused rows are shown with why, and then all or nothing. */
   let { open = $bindable(false) }: { open?: boolean } = $props();
   const SHOWN = 6;
-  const today = () => new Date().toISOString().slice(0, 10);
 
   let headers = $state.raw<string[]>([]);
   let rows = $state.raw<string[][]>([]);
@@ -50,7 +50,7 @@
     stopped = false;
     const defaults = {
       currency: satchel.project?.currency ?? 'GBP',
-      day: today(),
+      day: dayHere(new Date()),
       source: fileName || 'spreadsheet',
       kind: kind === '' ? undefined : kind
     };

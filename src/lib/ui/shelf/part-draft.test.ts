@@ -51,7 +51,7 @@ describe('a part in the form', () => {
     const { gear, faults } = readDraft(draft, 'x', 'GBP', today);
     expect(gear).toBeUndefined();
     expect(faults.model).toMatch(/needs a name/);
-    expect(faults.focalLengthMaxMm).toMatch(/“long” is no figure/);
+    expect(faults.focalLengthMaxMm).toMatch(/“long” is not a number/);
     expect(faults.massG).toMatch(/lies from 0.1 to 60000 g; this is 90000/);
   });
 

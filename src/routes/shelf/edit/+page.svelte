@@ -3,6 +3,7 @@
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import { newLine } from '$lib/core/findings/part-candidates';
+  import { dayHere } from '$lib/state/as-of-today';
   import { type GearKind, gearKindNames, gearKinds } from '$lib/core/model/gear';
   import { specSheet } from '$lib/core/model/gear/spec-sheet';
   import type { Proposal } from '$lib/core/reading/specification';
@@ -19,7 +20,7 @@
   let draft = $state<PartDraft>(emptyDraft('microphone'));
   let opened = '';
   let tried = $state(false);
-  const today = new Date().toISOString().slice(0, 10);
+  const today = dayHere(new Date());
 
   $effect(() => {
     const key = `${source?.id ?? ''} ${copying}`;

@@ -1,3 +1,4 @@
+import { FRAMING_RATIO } from '../../relations/optics/framing-ratio';
 import { figureWords } from '../../figures/figure-words';
 import { blurWord } from '../../relations/optics/background-blur';
 import { widestApertureN } from '../../rigs/place-lens';
@@ -46,8 +47,8 @@ export const backgroundFindings: readonly AngleFindingRow[] = [
           context,
           (gear) =>
             gear.apertureWideN < rig.apertureN! &&
-            gear.focalLengthMinMm <= focal * 1.15 &&
-            gear.focalLengthMaxMm >= focal / 1.15
+            gear.focalLengthMinMm <= focal * FRAMING_RATIO.fine &&
+            gear.focalLengthMaxMm >= focal / FRAMING_RATIO.fine
         ),
         {
           label: `Settle for ${figureWords(Math.floor(have * 100) / 100, '%')}`,

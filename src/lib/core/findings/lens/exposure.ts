@@ -1,3 +1,4 @@
+import { FRAMING_RATIO } from '../../relations/optics/framing-ratio';
 import { figureWords } from '../../figures/figure-words';
 import { fullName } from '../../model/gear';
 import { widestApertureN } from '../../rigs/place-lens';
@@ -61,8 +62,8 @@ export const exposureFindings: readonly AngleFindingRow[] = [
           context,
           (gear) =>
             gear.apertureWideN < rig.apertureN! &&
-            gear.focalLengthMinMm <= focal * 1.15 &&
-            gear.focalLengthMaxMm >= focal / 1.15
+            gear.focalLengthMinMm <= focal * FRAMING_RATIO.fine &&
+            gear.focalLengthMaxMm >= focal / FRAMING_RATIO.fine
         )
       );
       return proposals;

@@ -1,13 +1,34 @@
 import { figureWords, lengthWords } from '../../figures/figure-words';
 import { distanceForSizeM } from '../../relations/optics/picture-size';
-import { EDGE_STRETCH_WARN, NEAR_STRETCH } from '../../relations/optics/stretch';
-import { figureRow, type AngleFindingRow, type Proposal } from '../finding';
+import { FRAMING_RATIO, framingMissRatio } from '../../relations/optics/framing-ratio';
+import {
+  distanceForEdgeStretchM,
+  distanceForNearStretchM,
+  EDGE_STRETCH_WARN,
+  NEAR_STRETCH
+} from '../../relations/optics/stretch';
+import { tapeReadingM } from '../../relations/optics/subject-distance';
+import { figureRow, type AngleFindingRow, type Proposal, type SettingProposal } from '../finding';
+import type { Project } from '../../model/project';
+import type { PlacedRig } from '../../rigs/placed-rig';
 import { lensLine, otherLens } from '../lens-proposals';
 import { setRig } from '../part-candidates';
 import { lensLines } from './lens-lines';
 
-/** Picture against the wanted framing: inside `fine` nobody minds, outside `warn` it is another picture. */
-export const FRAMING_RATIO = { fine: 1.15, warn: 1.35 } as const;
+/** Moves the camera so that the lens is a distance off; the tape is read where it was read before. */
+function standAt(rig: PlacedRig, project: Project, distanceM: number): SettingProposal {
+  const read = tapeReadingM(distanceM, rig.angle.measuredFrom, rig.focalLengthMm);
+  const tapeM = Math.ceil(Math.round(read * 1e6) / 1e4) / 100;
+  return {
+    label: `Move back to ${lengthWords(tapeM, project.units)}`,
+    act: {
+      type: 'change angle',
+      sceneId: rig.scene.id,
+      angleId: rig.angle.id,
+      patch: { distanceM: tapeM }
+    }
+  };
+}
 
 /** L2, L3. */
 export const framingFindings: readonly AngleFindingRow[] = [
@@ -19,7 +40,7 @@ export const framingFindings: readonly AngleFindingRow[] = [
     judge: (rig, figures) => {
       const ratio = figures.framingRatio;
       if (ratio === undefined) return undefined;
-      const off = Math.max(ratio, 1 / ratio);
+      const off = framingMissRatio(ratio);
       if (off <= FRAMING_RATIO.fine) return undefined;
       const have = figures.framed!;
       const want = figures.framedWanted!;
@@ -50,7 +71,14 @@ export const framingFindings: readonly AngleFindingRow[] = [
         rig.focalLengthMm !== undefined &&
         rig.angle.cameraPlace !== 'hand'
       ) {
-        const distanceM = Math.round(distanceForSizeM(area, rig.focalLengthMm, size) * 100) / 100;
+        const distanceM =
+          Math.round(
+            tapeReadingM(
+              distanceForSizeM(area, rig.focalLengthMm, size),
+              rig.angle.measuredFrom,
+              rig.focalLengthMm
+            ) * 100
+          ) / 100;
         if (distanceM >= 0.1 && distanceM <= 200) {
           proposals.push({
             label: `Stand at ${lengthWords(distanceM, context.project.units)}`,
@@ -102,24 +130,7 @@ export const framingFindings: readonly AngleFindingRow[] = [
       };
     },
     propose: ({ rig, project }) => [
-      {
-        label: `Move back to ${lengthWords(0.6, project.units)}`,
-        act: {
-          type: 'change angle',
-          sceneId: rig.scene.id,
-          angleId: rig.angle.id,
-          patch: { distanceM: 0.6 }
-        }
-      },
-      {
-        label: `Move back to ${lengthWords(0.61, project.units)}`,
-        act: {
-          type: 'change angle',
-          sceneId: rig.scene.id,
-          angleId: rig.angle.id,
-          patch: { distanceM: 0.61 }
-        }
-      }
+      standAt(rig, project, distanceForNearStretchM(NEAR_STRETCH.note))
     ]
   }),
   figureRow({
@@ -144,20 +155,7 @@ export const framingFindings: readonly AngleFindingRow[] = [
       };
     },
     propose: ({ rig, figures, project }) => {
-      const x = figures.edgeFace!;
-      // 1/cos θ = w where tan θ = x/d.
-      const distanceM = Math.ceil((x / Math.sqrt(EDGE_STRETCH_WARN ** 2 - 1)) * 100) / 100;
-      return [
-        {
-          label: `Move back to ${lengthWords(distanceM, project.units)}`,
-          act: {
-            type: 'change angle',
-            sceneId: rig.scene.id,
-            angleId: rig.angle.id,
-            patch: { distanceM }
-          }
-        }
-      ];
+      return [standAt(rig, project, distanceForEdgeStretchM(figures.edgeFace!))];
     }
   })
 ];

@@ -1,5 +1,5 @@
 import { figureWords } from '../../figures/figure-words';
-import { payloadVerdict } from '../../relations/support/payload';
+import { payloadNeededKg, payloadVerdict } from '../../relations/support/payload';
 import { lampStandOf } from '../../rigs/kit';
 import { figureRow, type AngleFindingRow } from '../finding';
 import { addOne, swapTo } from '../part-candidates';
@@ -58,7 +58,7 @@ export const lampStandFindings: readonly AngleFindingRow[] = [
           context,
           'support',
           stand.line.id,
-          (gear) => gear.form === 'light stand' && (gear.payloadKg ?? 0) * (2 / 3) >= mass
+          (gear) => gear.form === 'light stand' && (gear.payloadKg ?? 0) >= payloadNeededKg(mass)
         ),
         swapTo(
           context,

@@ -1,10 +1,17 @@
 import { lengthWords } from '../../figures/figure-words';
 import { freshMemory } from '../../memo';
 import { fullName } from '../../model/gear';
-import { isClosedInBag, openConnection } from '../../rigs/closings';
+import { isClosedInBag, longestReachM, openConnection } from '../../rigs/closings';
+import { CABLE_SLACK } from '../../rigs/connections';
 import type { PlacedRig } from '../../rigs/placed-rig';
 import { chainProposals } from '../chain-proposals';
-import { figureRow, rigRow, type AngleFindingRow } from '../finding';
+import {
+  figureRow,
+  rigRow,
+  type AngleContext,
+  type AngleFindingRow,
+  type Proposal
+} from '../finding';
 import { swapTo } from '../part-candidates';
 import { useMic } from './use-microphone';
 
@@ -16,6 +23,27 @@ export function shortCable(rig: PlacedRig) {
     ? open
     : undefined;
 }
+
+/** As far off as the cable reaches, where a camera can stand there at all. */
+function withinCable({ rig, project }: AngleContext): Proposal[] {
+  const short = shortCable(rig);
+  if (!short) return [];
+  const distanceM = Math.floor((longestReachM(short, rig.kit) / CABLE_SLACK) * 100) / 100;
+  if (distanceM < NEAREST_CAMERA_M) return [];
+  return [
+    {
+      label: `Stand at ${lengthWords(distanceM, project.units)}`,
+      act: {
+        type: 'change angle',
+        sceneId: rig.scene.id,
+        angleId: rig.angle.id,
+        patch: { distanceM }
+      }
+    }
+  ];
+}
+/** Nearer than this nobody films a speaker. */
+const NEAREST_CAMERA_M = 0.3;
 
 /** A10, A11. */
 export const placementFindings: readonly AngleFindingRow[] = [
@@ -76,7 +104,7 @@ export const placementFindings: readonly AngleFindingRow[] = [
     judge: (rig) => {
       const short = shortCable(rig);
       if (!short) return undefined;
-      const has = rig.mic!.gear.cableM ?? 0;
+      const has = longestReachM(short, rig.kit);
       return {
         severity: 'stop',
         lineIds: [rig.mic!.line.id],
@@ -85,21 +113,13 @@ export const placementFindings: readonly AngleFindingRow[] = [
         unit: 'm',
         title: () => `${rig.mic!.gear.model} does not reach the camera`,
         why: () =>
-          `${lengthWords(short.lengthNeededM!, rig.project.units)} of cable are needed from the mouth to the camera, slack included; ${lengthWords(has, rig.project.units)} hang on the microphone, and what is in the kit does not make up the rest.`
+          `${lengthWords(short.lengthNeededM!, rig.project.units)} of cable are needed from the mouth to the camera, slack included; what is in the kit reaches ${lengthWords(has, rig.project.units)}.`
       };
     },
     propose: (context) => [
       ...chainProposals(context, 'microphone into body'),
       useMic(context, (form) => form === 'lavalier wireless'),
-      {
-        label: 'Come nearer',
-        act: {
-          type: 'change angle',
-          sceneId: context.rig.scene.id,
-          angleId: context.rig.angle.id,
-          patch: { distanceM: Math.max(0.8, context.rig.angle.distanceM / 2) }
-        }
-      }
+      ...withinCable(context)
     ]
   })
 ];

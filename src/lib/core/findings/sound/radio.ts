@@ -62,25 +62,26 @@ export const radioFindings: readonly AngleFindingRow[] = [
     code: 'A12',
     family: 'sound',
     about: 'radio reach is shorter than the scene needs',
-    reads: ['radioReach', 'radioStated'],
+    reads: ['radioReach', 'subjectDistance', 'radioStated'],
     judge: (rig, figures) => {
       const reach = figures.radioReach;
-      if (reach === undefined || reach >= rig.angle.distanceM) return undefined;
+      const distance = figures.subjectDistance;
+      if (reach === undefined || distance === undefined || reach >= distance) return undefined;
       const stated = figures.radioStated!;
       return {
         severity: 'warn',
         lineIds: [rig.mic!.line.id],
         figure: 'radioReach',
         has: reach,
-        needs: rig.angle.distanceM,
+        needs: distance,
         unit: 'm',
         title: () =>
           `${rig.scene.name}: the radio reaches about ${lengthWords(reach, rig.project.units)}`,
         why: () =>
-          `${fullName(rig.mic!.gear)} states ${lengthWords(stated, rig.project.units)} in the open; turned away, with your body between, it is about a tenth, and the camera is ${lengthWords(rig.angle.distanceM, rig.project.units)} off.`
+          `${fullName(rig.mic!.gear)} states ${lengthWords(stated, rig.project.units)} in the open; turned away, with your body between, it is about a tenth, and the camera is ${lengthWords(distance, rig.project.units)} off.`
       };
     },
-    propose: ({ rig, shelf, project }) => [
+    propose: ({ rig, figures, shelf, project }) => [
       {
         parts: cheapestOf(
           shelf,
@@ -94,12 +95,12 @@ export const radioFindings: readonly AngleFindingRow[] = [
         act: swapFor(rig.mic!.line.id)
       },
       {
-        label: 'Come nearer',
+        label: `Come to ${lengthWords(figures.radioReach!, rig.project.units)} at most`,
         act: {
           type: 'change angle',
           sceneId: rig.scene.id,
           angleId: rig.angle.id,
-          patch: { distanceM: 4 }
+          patch: { distanceM: Math.max(0.1, Math.floor(figures.radioReach! * 10) / 10) }
         }
       }
     ]

@@ -1,5 +1,5 @@
 import { figureWords, lengthWords } from '../../figures/figure-words';
-import { directToLateBands, echoWord } from '../../relations/sound/critical-distance';
+import { directToReverberantBands, echoWord } from '../../relations/sound/critical-distance';
 import { figureRow, type AngleFindingRow } from '../finding';
 import { micLine, wayNearer } from './microphone-remedies';
 
@@ -9,20 +9,20 @@ export const reverberationFindings: readonly AngleFindingRow[] = [
     code: 'A2',
     family: 'sound',
     about: 'echo: beyond what the room allows',
-    reads: ['directToLate', 'micDistance', 'criticalDistance'],
+    reads: ['directToReverberant', 'micDistance', 'criticalDistance'],
     judge: (rig, figures) => {
-      const db = figures.directToLate;
-      if (db === undefined || db >= directToLateBands.dryDb) return undefined;
+      const db = figures.directToReverberant;
+      if (db === undefined || db >= directToReverberantBands.dryDb) return undefined;
       return {
-        severity: db < directToLateBands.roomyDb ? 'warn' : 'note',
+        severity: db < directToReverberantBands.roomyDb ? 'warn' : 'note',
         lineIds: micLine(rig),
-        figure: 'directToLate',
+        figure: 'directToReverberant',
         has: db,
-        needs: directToLateBands.dryDb,
+        needs: directToReverberantBands.dryDb,
         unit: 'dB',
         title: () => `${rig.scene.name}: the room is heard, ${echoWord(db)}`,
         why: () =>
-          `From ${lengthWords(figures.micDistance!, rig.project.units)} the voice stands about ${figureWords(db, 'dB')} over the echo; dry begins at ${directToLateBands.dryDb} dB. The room takes over at ${lengthWords(figures.criticalDistance!, rig.project.units)}.`
+          `From ${lengthWords(figures.micDistance!, rig.project.units)} the voice stands about ${figureWords(db, 'dB')} over the echo; dry begins at ${directToReverberantBands.dryDb} dB. The room takes over at ${lengthWords(figures.criticalDistance!, rig.project.units)}.`
       };
     },
     propose: (context) => {

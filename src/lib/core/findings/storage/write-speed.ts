@@ -1,6 +1,11 @@
 import { cardsFor } from '../../figures/endurance-rows';
 import { figureWords } from '../../figures/figure-words';
-import { speedClassMBps, sustainedWriteVerdict } from '../../relations/storage/sustained-write';
+import {
+  classNeededMBps,
+  megabytesPerSecond,
+  speedClassMBps,
+  sustainedWriteVerdict
+} from '../../relations/storage/sustained-write';
 import { figureRow, type AngleFindingRow } from '../finding';
 import { cheapestOf, swapFor } from '../part-candidates';
 
@@ -25,16 +30,16 @@ export const writeSpeedFindings: readonly AngleFindingRow[] = [
         lineIds: [slow.line.id],
         figure: 'writePromised',
         has: promised,
-        needs: rate / 8,
+        needs: megabytesPerSecond(rate),
         unit: 'MB/s',
         title: () =>
-          `${slow.gear.model} promises ${promised} MB/s; the mode writes ${figureWords(rate / 8, 'MB/s')}`,
+          `${slow.gear.model} promises ${promised} MB/s; the mode writes ${figureWords(megabytesPerSecond(rate), 'MB/s')}`,
         why: () =>
-          `${figureWords(rate, 'Mb/s')} are ${figureWords(rate / 8, 'MB/s')}. ${verdict === 'stop' ? 'The recording breaks off.' : 'Less than a tenth of room is left for peaks.'} The read speed on the label says nothing about it.`
+          `${figureWords(rate, 'Mb/s')} are ${figureWords(megabytesPerSecond(rate), 'MB/s')}. ${verdict === 'stop' ? 'The recording breaks off.' : 'Less than a tenth of room is left for peaks.'} The read speed on the label says nothing about it.`
       };
     },
     propose: ({ rig, figures, shelf, project }) => {
-      const needs = (figures.bitRate! / 8) * 1.1;
+      const needs = classNeededMBps(figures.bitRate!);
       const slow = cardsFor(rig).find(
         ({ gear }) => gear.speedClass !== undefined && speedClassMBps[gear.speedClass] < needs
       );

@@ -1,3 +1,4 @@
+import { isSeated } from '../../model/scene-facts';
 import { lengthWords } from '../../figures/figure-words';
 import { EYE_LEVEL_M } from '../../rigs/places';
 import { rigRow, type AngleFindingRow } from '../finding';
@@ -12,10 +13,7 @@ export const eyeLevelFindings: readonly AngleFindingRow[] = [
     judge: (rig) => {
       const height = rig.support?.gear.heightMaxM;
       if (rig.angle.cameraPlace !== 'tripod' || height === undefined) return undefined;
-      const need =
-        rig.scene.style === 'seated' || rig.scene.style === 'live call'
-          ? EYE_LEVEL_M.seated
-          : EYE_LEVEL_M.standing;
+      const need = isSeated(rig.scene) ? EYE_LEVEL_M.seated : EYE_LEVEL_M.standing;
       if (height >= need) return undefined;
       return {
         severity: 'note',

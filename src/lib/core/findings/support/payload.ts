@@ -1,6 +1,10 @@
 import { figureWords, massWords } from '../../figures/figure-words';
 import { headMomentNm, headShare } from '../../relations/support/head';
-import { PAYLOAD_WARN_SHARE, payloadVerdict } from '../../relations/support/payload';
+import {
+  PAYLOAD_WARN_SHARE,
+  payloadNeededKg,
+  payloadVerdict
+} from '../../relations/support/payload';
 import { figureRow, type AngleFindingRow } from '../finding';
 import { cheapestOf, swapFor, swapTo } from '../part-candidates';
 
@@ -40,7 +44,7 @@ export const payloadFindings: readonly AngleFindingRow[] = [
             project,
             'support',
             (gear) =>
-              gear.form === rig.support!.gear.form && (gear.payloadKg ?? 0) * (2 / 3) >= load
+              gear.form === rig.support!.gear.form && (gear.payloadKg ?? 0) >= payloadNeededKg(load)
           ),
           label: (gear) => `Swap to ${gear.model}`,
           act: swapFor(rig.support!.line.id)

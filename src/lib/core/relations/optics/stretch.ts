@@ -24,6 +24,33 @@ export function nearStretch(distanceM: number): number {
 }
 
 /**
+ * Where a face stands that is drawn with a given nose to ears: the inverse, d = (0.10 + 0.04·s)/(s − 1).
+ *
+ * @param stretch above 1
+ * @returns metres
+ * @example distanceForNearStretchM(1.25) // 0.6
+ */
+export function distanceForNearStretchM(stretch: number): number {
+  if (!(stretch > 1)) throw new RelationError('stretch', stretch, 'must be above 1');
+  return (EARS_BEHIND_M + NOSE_IN_FRONT_M * stretch) / (stretch - 1);
+}
+
+/**
+ * How far off a face has to be that stands beside the axis, to be pulled outwards no more than is warned of:
+ * the inverse of 1/cos θ with tan θ = offset/d.
+ *
+ * @param offsetM from the axis to the middle of the face, m
+ */
+export function distanceForEdgeStretchM(
+  offsetM: number,
+  stretch: number = EDGE_STRETCH_WARN
+): number {
+  mustBePositive('offsetM', offsetM);
+  if (!(stretch > 1)) throw new RelationError('stretch', stretch, 'must be above 1');
+  return offsetM / Math.sqrt(stretch ** 2 - 1);
+}
+
+/**
  * How much a face is pulled outwards at a place off the axis: 1/cos θ, tan θ = offset/f.
  *
  * @param offsetMm distance from the picture's centre on the sensor, mm

@@ -4,12 +4,12 @@ import { mustBePositive } from '../argument';
 export const TALKER_Q = 2;
 
 /** Direct against late sound: from `dry` on the room is not heard, below `roomy` it echoes. */
-export const directToLateBands = { dryDb: 12, roomyDb: 6 } as const;
+export const directToReverberantBands = { dryDb: 12, roomyDb: 6 } as const;
 
 export function echoWord(db: number): 'dry' | 'roomy' | 'echoing' {
-  return db >= directToLateBands.dryDb
+  return db >= directToReverberantBands.dryDb
     ? 'dry'
-    : db >= directToLateBands.roomyDb
+    : db >= directToReverberantBands.roomyDb
       ? 'roomy'
       : 'echoing';
 }
@@ -38,9 +38,9 @@ export function criticalDistanceM(
  * words, hence the second term. An engineering estimate.
  *
  * @returns dB
- * @example directToLateDb(1.32, 1.2, 0.348) // 9.4
+ * @example directToReverberantDb(1.32, 1.2, 0.348) // 9.4
  */
-export function directToLateDb(
+export function directToReverberantDb(
   criticalM: number,
   distanceM: number,
   reverberation: number

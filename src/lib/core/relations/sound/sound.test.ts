@@ -3,7 +3,7 @@ import { RelationError } from '../argument';
 import { boomDistanceM, nearestBoomForwardM } from './boom-distance';
 import {
   criticalDistanceM,
-  directToLateDb,
+  directToReverberantDb,
   echoWord,
   machineNoiseHeardDbA
 } from './critical-distance';
@@ -91,7 +91,7 @@ describe('the example room', () => {
     ['treated', 20.3, 'dry']
   ] as const)('%s at 1.2 m gives %f dB of direct over late', (feel, db, word) => {
     const t = reverberationS(volume, surface, roomAbsorption[feel]);
-    const ratio = directToLateDb(criticalDistanceM(3.7, volume, t), 1.2, t);
+    const ratio = directToReverberantDb(criticalDistanceM(3.7, volume, t), 1.2, t);
     expect(ratio).toBeCloseTo(db, 1);
     expect(echoWord(ratio)).toBe(word);
   });

@@ -13,12 +13,17 @@ export const speedClassMBps = {
 } as const satisfies Record<SpeedClass, number>;
 
 /** Room above the rate a card should have, for peaks. */
-const HEADROOM = 1.1;
+export const WRITE_HEADROOM = 1.1;
 
 /** Megabytes a second from megabits: ÷ 8. The label's read speed says nothing about this. */
 export function megabytesPerSecond(bitRateMbps: number): number {
   mustBePositive('bitRateMbps', bitRateMbps);
   return bitRateMbps / 8;
+}
+
+/** The least class that writes a mode with room for peaks: the inverse of the warning. */
+export function classNeededMBps(bitRateMbps: number): number {
+  return megabytesPerSecond(bitRateMbps) * WRITE_HEADROOM;
 }
 
 /**
@@ -33,5 +38,5 @@ export function sustainedWriteVerdict(
 ): 'fine' | 'warn' | 'stop' {
   mustBePositive('classMBps', classMBps);
   const needs = megabytesPerSecond(bitRateMbps);
-  return needs > classMBps ? 'stop' : needs * HEADROOM > classMBps ? 'warn' : 'fine';
+  return needs > classMBps ? 'stop' : needs * WRITE_HEADROOM > classMBps ? 'warn' : 'fine';
 }

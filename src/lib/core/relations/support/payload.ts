@@ -3,6 +3,12 @@ import { mustBePositive, mustNotBeNegative } from '../argument';
 /** Above this share of a rating a support is strained. */
 export const PAYLOAD_WARN_SHARE = 2 / 3;
 
+/** The least rating that bears a load without strain: the inverse of the warning. */
+export function payloadNeededKg(loadKg: number): number {
+  mustNotBeNegative('loadKg', loadKg);
+  return loadKg / PAYLOAD_WARN_SHARE;
+}
+
 /**
  * `stop` above the rating, `warn` above two thirds of it.
  *
