@@ -1,6 +1,5 @@
 import { slug } from '../core/model/slug';
-import { type GearItem, type GearKind, gearKinds } from '../core/model/gear';
-import { impliedPorts } from '../core/model/gear/implied-ports';
+import { impliedPorts, type GearItem, type GearKind, gearKinds } from '../core/model/gear';
 import type { Price } from '../core/model/gear/price';
 import type { Port, PortEnd, PortFamily, PortRole } from '../core/model/ports';
 import { makeShelf, type Shelf } from '../core/model/shelf';

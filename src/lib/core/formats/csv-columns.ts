@@ -1,6 +1,5 @@
 import { slug } from '../model/slug';
-import { type GearKind, gearKindNames, type GearItem } from '../model/gear';
-import { impliedPorts } from '../model/gear/implied-ports';
+import { impliedPorts, type GearKind, gearKindNames, type GearItem } from '../model/gear';
 import { fieldNames, specSheet } from '../model/gear/spec-sheet';
 import { minorPerMajor } from '../money/format';
 import { roundHalfAwayFromZero } from '../money/minor';

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { catalogue } from '../../catalogue/load-catalogue';
 import { mates } from '../model/mating';
-import { COMPUTER, ENERGY, joiningEnds, RECORDING } from './ends';
+import { joiningEnds } from './ends';
+import { COMPUTER, ENERGY, RECORDING } from '../model/gear/supply-end';
 
 const ends = (id: string) => {
   const gear = catalogue.byId.get(id);

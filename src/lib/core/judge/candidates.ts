@@ -2,7 +2,7 @@ import type { Act } from '../acts/act';
 import { applyAct } from '../acts/apply-act';
 import { newLine, swapFor } from '../findings/part-candidates';
 import { compareKits, type KitMerit } from '../merit/kit-merit';
-import { type GearItem, pocketOf } from '../model/gear';
+import { describeKind, type GearItem, pocketOf } from '../model/gear';
 import type { Plan, PlanLine, PriceBasis } from '../model/plan';
 import type { Pocket } from '../model/pocket';
 import type { Project } from '../model/project';
@@ -33,56 +33,18 @@ export interface Candidate {
   act: Act | undefined;
 }
 
-/** Parts that do the same job: one takes the other's place. Small joining parts only ever join. */
-function jobOf(gear: GearItem): string | undefined {
-  switch (gear.kind) {
-    case 'support': {
-      const form =
-        gear.form === 'flexible tripod'
-          ? 'mini tripod'
-          : gear.form === 'gimbal'
-            ? 'hand grip'
-            : gear.form;
-      return `support ${form}`;
-    }
-    case 'battery':
-    case 'charger':
-    case 'mains adapter':
-      return `${gear.kind} ${gear.batteryType}`;
-    case 'card':
-      return `card ${gear.cardKind}`;
-    case 'lamp':
-      return gear.form === 'practical' ? undefined : 'lamp';
-    case 'filter':
-      return gear.form.endsWith('density') ? 'neutral density' : undefined;
-    case 'body':
-    case 'lens':
-    case 'microphone':
-    case 'drive':
-    case 'power bank':
-    case 'recorder':
-    case 'head':
-    case 'monitor':
-    case 'cage':
-    case 'capture device':
-      return gear.kind;
-    default:
-      return undefined;
-  }
-}
-
 function replacedLine(
   lines: readonly PlanLine[],
   gear: GearItem,
   shelf: Shelf
 ): PlanLine | undefined {
-  const job = jobOf(gear);
+  const job = describeKind(gear).job?.(gear);
   if (job === undefined) return undefined;
   return lines.find((line) => {
     if (line.locked || line.state === 'owned' || line.state === 'returned' || line.step === 'later')
       return false;
     const there = shelf.byId.get(line.gearId);
-    return there !== undefined && jobOf(there) === job;
+    return there !== undefined && describeKind(there).job?.(there) === job;
   });
 }
 

@@ -1,5 +1,6 @@
 import type { ChainLimit } from '../joining/chains';
-import { COMPUTER, ENERGY, joiningEnds, RECORDING, USB_C } from '../joining/ends';
+import { joiningEnds } from '../joining/ends';
+import { COMPUTER, ENERGY, RECORDING, USB_C } from '../model/gear/supply-end';
 import { fullName, type GearItem, type GearOf } from '../model/gear';
 import type { Port } from '../model/ports';
 import { portsFor } from '../model/ports-by-role';

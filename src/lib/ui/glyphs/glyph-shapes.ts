@@ -1,4 +1,4 @@
-import type { GearItem } from '../../core/model/gear';
+import { describeKind, type GearItem } from '../../core/model/gear';
 
 /** A line drawing in a 100 × 100 box: strokes, and filled or dotted parts where they tell something. */
 export interface GlyphShape {
@@ -359,64 +359,7 @@ export type GlyphName = keyof typeof glyphShapes;
 
 /** Which drawing stands for a part. */
 export function glyphOf(gear: GearItem): GlyphName {
-  switch (gear.kind) {
-    case 'body':
-      return (
-        {
-          interchangeable: 'body',
-          'fixed lens': 'fixed body',
-          phone: 'phone',
-          action: 'action',
-          '360': '360',
-          drone: 'drone'
-        } as const
-      )[gear.form];
-    case 'lens':
-      return gear.focalLengthMaxMm > gear.focalLengthMinMm ? 'zoom' : 'lens';
-    case 'microphone':
-      return (
-        {
-          shoe: 'shoe mic',
-          'short shotgun': 'short shotgun',
-          'lavalier wired': 'lavalier',
-          'lavalier wireless': 'wireless pair',
-          desk: 'desk mic',
-          dynamic: 'desk mic',
-          condenser: 'desk mic'
-        } as const
-      )[gear.form];
-    case 'lamp':
-      return (
-        {
-          panel: 'panel',
-          point: 'lamp dome',
-          tube: 'tube',
-          bulb: 'globe',
-          practical: 'practical'
-        } as const
-      )[gear.form];
-    case 'support':
-      return (
-        {
-          tripod: 'floor stand',
-          'mini tripod': 'mini tripod',
-          'flexible tripod': 'flexible tripod',
-          'hand grip': 'hand grip',
-          'extension pole': 'extension pole',
-          gimbal: 'gimbal',
-          'light stand': 'light stand',
-          'boom arm': 'boom arm',
-          'overhead arm': 'overhead arm',
-          clamp: 'clamp'
-        } as const
-      )[gear.form];
-    case 'small item':
-      return gear.use === 'remote' || gear.use === 'tape' || gear.use === 'blanket'
-        ? gear.use
-        : 'small item';
-    default:
-      return gear.kind;
-  }
+  return (describeKind(gear).drawing?.(gear) ?? gear.kind) as GlyphName;
 }
 
 /** Longest side of the real thing in millimetres, for drawing parts of one pocket to one scale. */

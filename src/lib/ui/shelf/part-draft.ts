@@ -1,7 +1,6 @@
 import { checkGear } from '../../core/formats/gear-check';
 import { faultSentence } from '../../core/formats/faults';
-import type { GearItem, GearKind } from '../../core/model/gear';
-import { impliedPorts } from '../../core/model/gear/implied-ports';
+import { impliedPorts, type GearItem, type GearKind } from '../../core/model/gear';
 import { fieldNames, specSheet } from '../../core/model/gear/spec-sheet';
 import type { Port } from '../../core/model/ports';
 import { codecs, type RecordingMode } from '../../core/model/gear/body';

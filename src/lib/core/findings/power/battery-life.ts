@@ -1,6 +1,6 @@
 import { batteriesFor } from '../../figures/endurance-rows';
 import { figureWords, minutesWords } from '../../figures/figure-words';
-import { USB_C } from '../../joining/ends';
+import { USB_C } from '../../model/gear/supply-end';
 import { bankWattsNeeded } from '../../relations/power/bank';
 import { figureRow, type AngleContext, type AngleFindingRow, type Proposal } from '../finding';
 import { cheapestOf, oneMoreOf, swapFor } from '../part-candidates';

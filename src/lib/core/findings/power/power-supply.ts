@@ -1,4 +1,4 @@
-import { USB_C } from '../../joining/ends';
+import { USB_C } from '../../model/gear/supply-end';
 import type { GearOf } from '../../model/gear';
 import { bankWattsNeeded } from '../../relations/power/bank';
 import { openConnection, reachesByPlug, whyOpen } from '../../rigs/closings';

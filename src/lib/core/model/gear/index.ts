@@ -28,6 +28,37 @@ import type { HeadGear } from './head';
 import type { SandbagGear } from './sandbag';
 import type { WindscreenGear } from './windscreen';
 import type { Pocket } from '../pocket';
+import type { Port } from '../ports';
+import type { KindDescriptor } from './kind-descriptor';
+import { bodyKind } from './kinds/body';
+import { lensKind } from './kinds/lens';
+import { microphoneKind } from './kinds/microphone';
+import { windscreenKind } from './kinds/windscreen';
+import { recorderKind } from './kinds/recorder';
+import { lampKind } from './kinds/lamp';
+import { supportKind } from './kinds/support';
+import { headKind } from './kinds/head';
+import { sandbagKind } from './kinds/sandbag';
+import { cardKind } from './kinds/card';
+import { driveKind } from './kinds/drive';
+import { readerKind } from './kinds/reader';
+import { computerKind } from './kinds/computer';
+import { batteryKind } from './kinds/battery';
+import { mainsAdapterKind } from './kinds/mains-adapter';
+import { powerBankKind } from './kinds/power-bank';
+import { chargerKind } from './kinds/charger';
+import { solarPanelKind } from './kinds/solar-panel';
+import { cableKind } from './kinds/cable';
+import { filterKind } from './kinds/filter';
+import { stepUpRingKind } from './kinds/step-up-ring';
+import { mountAdapterKind } from './kinds/mount-adapter';
+import { threadAdapterKind } from './kinds/thread-adapter';
+import { handleKind } from './kinds/handle';
+import { cageKind } from './kinds/cage';
+import { monitorKind } from './kinds/monitor';
+import { mirrorBoxKind } from './kinds/mirror-box';
+import { captureDeviceKind } from './kinds/capture-device';
+import { smallItemKind } from './kinds/small-item';
 
 export type GearItem =
   | BodyGear
@@ -63,42 +94,50 @@ export type GearItem =
 export type GearKind = GearItem['kind'];
 export type GearOf<K extends GearKind> = Extract<GearItem, { kind: K }>;
 
-/** Every kind: the pocket it goes into and what a person calls it. */
+/** Every kind of part, described. A kind that is not described does not compile. */
 export const gearKinds = {
-  body: { pocket: 'body', name: 'body' },
-  lens: { pocket: 'lens', name: 'lens' },
-  microphone: { pocket: 'sound', name: 'microphone' },
-  windscreen: { pocket: 'sound', name: 'windscreen' },
-  recorder: { pocket: 'sound', name: 'recorder' },
-  lamp: { pocket: 'light', name: 'lamp' },
-  support: { pocket: 'support', name: 'support' },
-  head: { pocket: 'support', name: 'head' },
-  sandbag: { pocket: 'support', name: 'sandbag' },
-  card: { pocket: 'storage', name: 'card' },
-  drive: { pocket: 'storage', name: 'drive' },
-  reader: { pocket: 'storage', name: 'card reader' },
-  computer: { pocket: 'storage', name: 'editing computer' },
-  battery: { pocket: 'power', name: 'battery' },
-  'mains adapter': { pocket: 'power', name: 'mains adapter' },
-  'power bank': { pocket: 'power', name: 'power bank' },
-  charger: { pocket: 'power', name: 'charger' },
-  'solar panel': { pocket: 'power', name: 'solar panel' },
-  cable: { pocket: 'accessories', name: 'cable' },
-  filter: { pocket: 'accessories', name: 'filter' },
-  'step-up ring': { pocket: 'accessories', name: 'step-up ring' },
-  'mount adapter': { pocket: 'accessories', name: 'mount adapter' },
-  'thread adapter': { pocket: 'accessories', name: 'thread adapter, plate or cold shoe' },
-  handle: { pocket: 'accessories', name: 'handle or rail' },
-  cage: { pocket: 'accessories', name: 'cage' },
-  monitor: { pocket: 'accessories', name: 'monitor' },
-  'mirror box': { pocket: 'accessories', name: 'mirror box' },
-  'capture device': { pocket: 'accessories', name: 'capture device' },
-  'small item': { pocket: 'accessories', name: 'small item' }
-} as const satisfies {
-  [K in GearKind]: { pocket: Pocket; name: string };
-};
+  body: bodyKind,
+  lens: lensKind,
+  microphone: microphoneKind,
+  windscreen: windscreenKind,
+  recorder: recorderKind,
+  lamp: lampKind,
+  support: supportKind,
+  head: headKind,
+  sandbag: sandbagKind,
+  card: cardKind,
+  drive: driveKind,
+  reader: readerKind,
+  computer: computerKind,
+  battery: batteryKind,
+  'mains adapter': mainsAdapterKind,
+  'power bank': powerBankKind,
+  charger: chargerKind,
+  'solar panel': solarPanelKind,
+  cable: cableKind,
+  filter: filterKind,
+  'step-up ring': stepUpRingKind,
+  'mount adapter': mountAdapterKind,
+  'thread adapter': threadAdapterKind,
+  handle: handleKind,
+  cage: cageKind,
+  monitor: monitorKind,
+  'mirror box': mirrorBoxKind,
+  'capture device': captureDeviceKind,
+  'small item': smallItemKind
+} satisfies { [K in GearKind]: KindDescriptor<GearOf<K>> };
 
 export const gearKindNames = Object.keys(gearKinds) as GearKind[];
+
+/** The descriptor of a part's kind. */
+export function describeKind<G extends GearItem>(gear: G): KindDescriptor<G> {
+  return gearKinds[gear.kind] as unknown as KindDescriptor<G>;
+}
+
+/** Ports that follow from other figures of a part, so that they are not stated twice. */
+export function impliedPorts(kind: GearKind, part: Readonly<Record<string, unknown>>): Port[] {
+  return (gearKinds[kind] as KindDescriptor<never>).impliedPorts?.(part) ?? [];
+}
 
 export function pocketOf(gear: GearItem): Pocket {
   return gearKinds[gear.kind].pocket;
