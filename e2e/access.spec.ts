@@ -47,7 +47,7 @@ const places: Record<string, (page: Page) => Promise<void>> = {
   },
   'a spreadsheet on the shelf': async (page) => {
     await page.goto('/shelf');
-    await page.getByRole('button', { name: 'Bring in a spreadsheet' }).click();
+    await page.getByRole('button', { name: 'Import a spreadsheet' }).click();
     await expect(page.getByRole('dialog')).toBeVisible();
   },
   'a part of one’s own': async (page) => {

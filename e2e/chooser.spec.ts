@@ -85,10 +85,10 @@ test('a part that needs a lead comes with it, at its true cost', async ({ page }
   await page.goto('/satchel/sound');
   const burr = candidates(page, 'sound').getByRole('option').filter({ hasText: 'Burr' }).first();
   await burr.click();
-  const then = page.getByRole('complementary', { name: 'If you take it' });
+  const then = page.getByRole('complementary', { name: 'If you add it' });
   await expect(then).toContainText('Cable TRRS to TRS');
   const before = await verdict(page).textContent();
-  await then.getByRole('button', { name: 'Take it' }).click();
+  await then.getByRole('button', { name: 'Add to kit' }).click();
   await expect(verdict(page)).not.toHaveText(before!);
   await kept(page);
   await page.goto('/satchel/accessories');

@@ -17,9 +17,8 @@ test('bare legs want a head, which joins by its threads and is judged by what le
   await putInBag(page, 'Cobberly Meadow tripod bare');
   await kept(page);
   await page.goto('/satchel/support');
-  await page
-    .getByRole('combobox', { name: 'Use Cobberly Meadow tripod bare in a scene' })
-    .selectOption('Loom lesson');
+  await page.getByRole('button', { name: 'Use Cobberly Meadow tripod bare in a scene' }).click();
+  await page.getByRole('menuitem', { name: 'Loom lesson' }).click();
   await kept(page);
   await page.goto('/satchel');
   const broken = page.locator('li[data-code="S5"]');
@@ -37,7 +36,7 @@ test('bare legs want a head, which joins by its threads and is judged by what le
     .or(page.getByRole('button', { name: 'Correct it' }))
     .click();
   await page.getByLabel('payload, kg').fill('0.5');
-  await page.getByRole('button', { name: 'Keep it' }).click();
+  await page.getByRole('button', { name: 'Save the part' }).click();
   await kept(page);
   await page.goto('/satchel');
   await expect(page.locator('li[data-code="S1"]').filter({ hasText: 'Pebble ball' })).toContainText(

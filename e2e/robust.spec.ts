@@ -107,7 +107,7 @@ test('rows of a large spreadsheet are read beside the page, with progress, and c
 }) => {
   await openDemo(page);
   await page.goto('/shelf');
-  await page.getByRole('button', { name: 'Bring in a spreadsheet' }).click();
+  await page.getByRole('button', { name: 'Import a spreadsheet' }).click();
   const rows = Array.from(
     { length: 20_000 },
     (_, at) => `small item,Own,Roll ${at % 7},tape,${at}`
@@ -119,7 +119,7 @@ test('rows of a large spreadsheet are read beside the page, with progress, and c
   });
   // At once, lest reading be done between the press and the release of a mouse.
   await page.getByRole('button', { name: 'Stop', exact: true }).dispatchEvent('click');
-  await expect(page.getByText('Reading was stopped. Nothing was taken')).toBeVisible();
+  await expect(page.getByText('Reading was stopped. Nothing was imported')).toBeVisible();
 });
 
 test('a spreadsheet in another encoding is recognised, and shadows of shelf parts are told', async ({
@@ -127,7 +127,7 @@ test('a spreadsheet in another encoding is recognised, and shadows of shelf part
 }) => {
   await openDemo(page);
   await page.goto('/shelf');
-  await page.getByRole('button', { name: 'Bring in a spreadsheet' }).click();
+  await page.getByRole('button', { name: 'Import a spreadsheet' }).click();
   const text =
     'kind;maker;model;use\nsmall item;Gerät;Rolle grün;tape\nsmall item;Dunmarrow;Burr;tape\n';
   await page.getByLabel('Spreadsheet file').setInputFiles({

@@ -26,8 +26,8 @@ test('a question is asked before paying, answered on the part, and asked no more
 }) => {
   await openDemo(page);
   await page.goto('/shelf/edit?id=orrowby-linnet');
-  await page.getByLabel('draw, W', { exact: true }).fill('');
-  await page.getByRole('button', { name: 'Keep it' }).click();
+  await page.getByLabel('Draw, W', { exact: true }).fill('');
+  await page.getByRole('button', { name: 'Save the part' }).click();
   await kept(page);
   await page.goto('/satchel');
   await remediesReady(page);

@@ -79,10 +79,10 @@ test('a candidate shows what it would do before it is taken', async ({ page }) =
   await openDemo(page);
   await page.locator('.pocket[data-pocket="sound"]').click();
   await page.getByRole('option').filter({ hasText: 'Thimble One' }).click();
-  const then = page.getByRole('complementary', { name: 'If you take it' });
+  const then = page.getByRole('complementary', { name: 'If you add it' });
   await expect(then).toContainText('Takes the place of Dunmarrow Plover');
   await expect(then).toContainText('below the noise');
-  await then.getByRole('button', { name: 'Take it' }).click();
+  await then.getByRole('button', { name: 'Add to kit' }).click();
   await expect(page.getByRole('list', { name: 'In this pocket' })).toContainText('Thimble One');
   await expect(verdict(page)).toHaveText('£25.00 over');
 });

@@ -11,7 +11,7 @@ const browser = await chromium.launch({
   args: ['--no-sandbox', '--disable-gpu']
 });
 
-/** @typedef {{ name: string, path: string, width?: number, height?: number, dusk?: boolean, before?: (page: import('@playwright/test').Page) => Promise<void> }} Picture */
+/** @typedef {{ name: string, path: string, width?: number, height?: number, dark?: boolean, before?: (page: import('@playwright/test').Page) => Promise<void> }} Picture */
 
 /** @type {Picture[]} */
 const pictures = [
@@ -19,7 +19,7 @@ const pictures = [
   { name: 'brief', path: '/brief' },
   { name: 'brief-phone', path: '/brief', width: 390, height: 844 },
   { name: 'satchel', path: '/satchel' },
-  { name: 'satchel-dusk', path: '/satchel', dusk: true },
+  { name: 'satchel-dark', path: '/satchel', dark: true },
   { name: 'satchel-phone', path: '/satchel', width: 390, height: 844 },
   {
     name: 'chooser',
@@ -38,7 +38,7 @@ const pictures = [
     name: 'reader',
     path: '/shelf/edit',
     before: async (page) => {
-      await page.getByLabel('kind').selectOption('body');
+      await page.getByLabel('Kind', { exact: true }).selectOption('body');
       await page
         .getByLabel('Specification text')
         .fill(
@@ -50,10 +50,10 @@ const pictures = [
     name: 'import',
     path: '/shelf',
     before: async (page) => {
-      await page.getByRole('button', { name: 'Bring in a spreadsheet' }).click();
+      await page.getByRole('button', { name: 'Import a spreadsheet' }).click();
       const rows = [
         'Brand;Name;Type;Price;Weight;filter thread',
-        'Own make;Long 44;sundry;129,50;0,31 kg;',
+        'Own make;Long 44;small item;129,50;0,31 kg;',
         'Own make;;lens;12;heavy;55',
         'Own make;Odd;spoon;1;2 g;'
       ];
@@ -82,8 +82,8 @@ const pictures = [
     name: 'ask',
     path: '/shelf/edit?id=orrowby-linnet',
     before: async (page) => {
-      await page.getByLabel('draw, W', { exact: true }).fill('');
-      await page.getByRole('button', { name: 'Keep it' }).click();
+      await page.getByLabel('Draw, W', { exact: true }).fill('');
+      await page.getByRole('button', { name: 'Save the part' }).click();
       await page.waitForURL('**/shelf/orrowby-linnet');
       await page.waitForTimeout(800);
       await page.goto(`${address}/satchel`);
@@ -120,11 +120,11 @@ const pictures = [
 ];
 
 const wanted = process.argv.slice(2);
-for (const { name, path, width = 1280, height = 800, dusk = false, before } of pictures) {
+for (const { name, path, width = 1280, height = 800, dark = false, before } of pictures) {
   if (wanted.length && !wanted.includes(name)) continue;
   const context = await browser.newContext({
     viewport: { width, height },
-    colorScheme: dusk ? 'dark' : 'light',
+    colorScheme: dark ? 'dark' : 'light',
     locale: 'en-GB'
   });
   const page = await context.newPage();

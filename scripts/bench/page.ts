@@ -89,13 +89,13 @@ export async function measurePage(address: string): Promise<void> {
     { length: PARTS },
     (_, at) => `Field ${at % 40},Clip ${at},sundry,tape,${1 + (at % 90)}.00,${5 + (at % 300)}`
   );
-  await page.getByRole('button', { name: 'Bring in a spreadsheet' }).click();
+  await page.getByRole('button', { name: 'Import a spreadsheet' }).click();
   await page.getByLabel('Spreadsheet file').setInputFiles({
     name: 'parts.csv',
     mimeType: 'text/csv',
     buffer: Buffer.from(['maker,model,kind,use,price new,massG', ...rows].join('\r\n'))
   });
-  await page.getByRole('button', { name: `Take all ${PARTS} parts` }).click();
+  await page.getByRole('button', { name: `Import ${PARTS} parts` }).click();
   await page.getByText(/^5\d\d\d parts$/).waitFor({ timeout: 60_000 });
   await page.getByText('all saved').waitFor();
 

@@ -79,7 +79,7 @@ function spoiltText(text: string, random: Random): string {
 
 function tryCsv(random: Random): Trial {
   const from = Math.floor(random() * (catalogue.items.length - 12));
-  const text = spoiltText(writeShelfCsv(catalogue.items.slice(from, from + 12), 'GBP'), random);
+  const text = spoiltText(writeShelfCsv(catalogue.items.slice(from, from + 12)), random);
   const csv = readCsvText(text);
   if (!csv.ok) return { taken: false, fault: brokenSentence(csv.says, []) };
   const { gear, refused } = readGearRows(csv.headers, csv.rows, guessColumns(csv.headers), {

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { isQuestion } from '$lib/core/findings/finding-codes';
-  import { Button } from 'carbon-components-svelte';
+  import { Button, Checkbox } from 'carbon-components-svelte';
   import { buyingListCsv, buyingListMarkdown, linesToBuy } from '$lib/core/formats/buying-list';
   import { fullName } from '$lib/core/model/gear';
   import { steps } from '$lib/core/model/word-lists';
@@ -90,11 +90,12 @@
               {@const name = one.gear ? fullName(one.gear) : one.line.gearId}
               <tr>
                 <td
-                  ><input
-                    type="checkbox"
-                    aria-label="{name} is bought"
+                  ><Checkbox
+                    hideLabel
+                    labelText="{name} is bought"
                     checked={false}
-                    onchange={() =>
+                    on:check={({ detail }) =>
+                      detail &&
                       satchel.act({
                         type: 'change line',
                         lineId: one.line.id,
@@ -279,12 +280,6 @@
 
   .over {
     color: var(--brick);
-  }
-
-  input[type='checkbox'] {
-    width: 1.15rem;
-    height: 1.15rem;
-    accent-color: var(--moss);
   }
 
   .total {

@@ -1,6 +1,13 @@
 <script lang="ts">
   import { MediaQuery } from 'svelte/reactivity';
-  import { Button, Search } from 'carbon-components-svelte';
+  import {
+    Button,
+    Checkbox,
+    NumberInput,
+    Search,
+    Select,
+    SelectItem
+  } from 'carbon-components-svelte';
   import { writeShelfCsv } from '$lib/core/formats/csv-file';
   import { newLine } from '$lib/core/findings/part-candidates';
   import { type GearKind, gearKindNames, gearKinds } from '$lib/core/model/gear';
@@ -61,20 +68,14 @@
     <div class="do">
       <Button size="small" href="/shelf/edit">Add a part</Button>
       <Button size="small" kind="tertiary" on:click={() => (importing = true)}
-        >Bring in a spreadsheet</Button
+        >Import a spreadsheet</Button
       >
       <Button
         size="small"
         kind="tertiary"
         on:click={() =>
-          saveFile(
-            'shelf.csv',
-            'text/csv',
-            writeShelfCsv(
-              found.map(({ gear }) => gear),
-              currency
-            )
-          )}>Save these as CSV</Button
+          saveFile('shelf.csv', 'text/csv', writeShelfCsv(found.map(({ gear }) => gear)))}
+        >Save these as CSV</Button
       >
     </div>
   </div>
@@ -100,49 +101,39 @@
       </div>
       <details open={wide.current}>
         <summary>narrow it further</summary>
-        <label>
-          Kind
-          <select
-            value={shelfFilter.kind ?? ''}
-            onchange={(event) =>
-              (shelfFilter.kind = (event.currentTarget.value || undefined) as GearKind | undefined)}
-          >
-            <option value="">any</option>
-            {#each kinds as kind (kind)}<option value={kind}>{gearKinds[kind].name}</option>{/each}
-          </select>
-        </label>
-        <label>
-          Mount
-          <select bind:value={shelfFilter.mount}>
-            <option value="">any</option>
-            {#each mounts as mount (mount)}<option value={mount}>{mount}</option>{/each}
-          </select>
-        </label>
-        <label>
-          New for at most
-          <input
-            type="number"
-            min="0"
-            placeholder="no limit"
-            value={shelfFilter.mostMinor === undefined
-              ? ''
-              : shelfFilter.mostMinor / minorPerMajor(currency)}
-            oninput={(event) =>
-              (shelfFilter.mostMinor =
-                event.currentTarget.value === ''
-                  ? undefined
-                  : Number(event.currentTarget.value) * minorPerMajor(currency))}
-          />
-        </label>
-        <label class="tick"
-          ><input type="checkbox" bind:checked={shelfFilter.inBagOnly} /> in the kit</label
+        <Select
+          size="sm"
+          labelText="Kind"
+          selected={shelfFilter.kind ?? ''}
+          on:update={({ detail }) =>
+            (shelfFilter.kind = (detail || undefined) as GearKind | undefined)}
         >
-        <label class="tick"
-          ><input type="checkbox" bind:checked={shelfFilter.ownedOnly} /> what I own</label
-        >
-        <label class="tick"
-          ><input type="checkbox" bind:checked={shelfFilter.ownOnly} /> my own entries</label
-        >
+          <SelectItem value="" text="any" />
+          {#each kinds as kind (kind)}<SelectItem value={kind} text={gearKinds[kind].name} />{/each}
+        </Select>
+        <Select size="sm" labelText="Mount" bind:selected={shelfFilter.mount}>
+          <SelectItem value="" text="any" />
+          {#each mounts as mount (mount)}<SelectItem value={mount} text={mount} />{/each}
+        </Select>
+        <NumberInput
+          size="sm"
+          labelText="New for at most"
+          placeholder="no limit"
+          allowEmpty
+          hideSteppers
+          min={0}
+          value={shelfFilter.mostMinor === undefined
+            ? null
+            : shelfFilter.mostMinor / minorPerMajor(currency)}
+          on:input={({ detail }) =>
+            (shelfFilter.mostMinor =
+              typeof detail === 'number' ? detail * minorPerMajor(currency) : undefined)}
+        />
+        <div>
+          <Checkbox labelText="In the kit" bind:checked={shelfFilter.inBagOnly} />
+          <Checkbox labelText="What I own" bind:checked={shelfFilter.ownedOnly} />
+          <Checkbox labelText="My own entries" bind:checked={shelfFilter.ownOnly} />
+        </div>
       </details>
       <button class="clear" onclick={() => (shelfFilter = { ...noFilter })}>Show all</button>
     </aside>
@@ -230,30 +221,6 @@
   .pockets button[aria-pressed='true'] {
     background: var(--tan);
     font-weight: 600;
-  }
-
-  label {
-    display: grid;
-    gap: 0.2rem;
-    color: var(--ink-soft);
-    font-size: 0.8125rem;
-  }
-
-  .tick {
-    display: flex;
-    gap: 0.4rem;
-    align-items: center;
-    color: var(--ink);
-  }
-
-  select,
-  input[type='number'] {
-    padding: 0.35rem 0.5rem;
-    border: 1px solid var(--tan-line);
-    border-radius: 8px;
-    background: var(--paper);
-    color: var(--ink);
-    font: inherit;
   }
 
   .clear {

@@ -1,9 +1,11 @@
 import { slug } from '../model/slug';
 import { impliedPorts, type GearKind, gearKindNames, type GearItem } from '../model/gear';
 import { fieldNames, specSheet } from '../model/gear/spec-sheet';
+import { currencyIn } from '../money/currency-signs';
 import { minorPerMajor } from '../money/format';
 import { roundHalfAwayFromZero } from '../money/minor';
 import { MeasureError, parseNumber, readMeasure } from '../reading/measure';
+import { structuredCells } from './csv-cells';
 import type { Fault } from './faults';
 import { checkGear } from './gear-check';
 import { renamedKeys, renamedWords } from './names-of-version-1';
@@ -19,10 +21,45 @@ export const csvCommonFields = [
   'kind',
   'maker',
   'model',
+  'id',
   'price new',
-  'price used',
+  'price new low',
+  'price new high',
+  'price new until',
+  'price currency',
   'price day',
-  'price source'
+  'price source',
+  'price used',
+  'price used low',
+  'price used high',
+  'price used until',
+  'price used currency',
+  'price used day',
+  'price used source'
+] as const;
+
+/** The columns of the two prices of a part. */
+export const priceColumns = [
+  {
+    field: 'priceNew',
+    likely: 'price new',
+    low: 'price new low',
+    high: 'price new high',
+    until: 'price new until',
+    currency: 'price currency',
+    day: 'price day',
+    source: 'price source'
+  },
+  {
+    field: 'priceUsed',
+    likely: 'price used',
+    low: 'price used low',
+    high: 'price used high',
+    until: 'price used until',
+    currency: 'price used currency',
+    day: 'price used day',
+    source: 'price used source'
+  }
 ] as const;
 
 /** Every field a column can be matched to, with the name people know it by. */
@@ -30,7 +67,8 @@ export const csvFields: readonly { key: string; name: string }[] = [
   ...csvCommonFields.map((key) => ({ key, name: key })),
   ...[...new Set(gearKindNames.flatMap((kind) => specSheet(kind).map(({ key }) => key)))].map(
     (key) => ({ key, name: fieldNames[key] ?? key })
-  )
+  ),
+  ...structuredCells.map(({ key, name }) => ({ key, name }))
 ];
 
 const plain = (text: string) =>
@@ -146,28 +184,54 @@ export function* readingGearRows(
     const part: Record<string, unknown> = {
       kind,
       maker: cell('maker'),
-      model: cell('model'),
-      ports: []
+      model: cell('model')
     };
-    for (const [key, field] of [
-      ['price new', 'priceNew'],
-      ['price used', 'priceUsed']
-    ] as const) {
-      const text = cell(key).replace(/^[^\d.,-]+|[^\d.,]+$/g, '');
-      if (!text) continue;
-      const major = parseNumber(text);
-      if (major === undefined || major < 0)
+    for (const columnsOfPrice of priceColumns) {
+      if (!cell(columnsOfPrice.likely)) continue;
+      const currency =
+        cell(columnsOfPrice.currency).toUpperCase() ||
+        currencyIn(cell(columnsOfPrice.likely)) ||
+        defaults.currency;
+      if (!/^[A-Z]{3}$/.test(currency)) {
+        faults.push({
+          field: columnName(columnsOfPrice.currency),
+          says: `says “${currency.slice(0, 40)}”; write a three-letter currency code such as GBP`
+        });
+        continue;
+      }
+      const amount = (key: string): number | undefined => {
+        if (!cell(key)) return undefined;
+        const major = parseNumber(cell(key).replace(/^[^\d.,-]+|[^\d.,]+$/g, ''));
+        if (major !== undefined && major >= 0)
+          return roundHalfAwayFromZero(major * minorPerMajor(currency));
         faults.push({
           field: columnName(key),
           says: `says “${cell(key).slice(0, 40)}”; write an amount such as 129.00`
         });
-      else
-        part[field] = {
-          likely: roundHalfAwayFromZero(major * minorPerMajor(defaults.currency)),
-          currency: defaults.currency,
-          date: cell('price day') || defaults.day,
-          source: cell('price source') || defaults.source
-        };
+        return undefined;
+      };
+      const price: Record<string, unknown> = {
+        likely: amount(columnsOfPrice.likely),
+        low: amount(columnsOfPrice.low),
+        high: amount(columnsOfPrice.high),
+        currency,
+        date: cell(columnsOfPrice.day) || cell('price day') || defaults.day,
+        source: cell(columnsOfPrice.source) || cell('price source') || defaults.source,
+        dealEnds: cell(columnsOfPrice.until) || undefined
+      };
+      part[columnsOfPrice.field] = Object.fromEntries(
+        Object.entries(price).filter(([, value]) => value !== undefined)
+      );
+    }
+    for (const { key, read } of structuredCells) {
+      const text = cell(key);
+      if (!text) continue;
+      try {
+        part[key] = read(text);
+      } catch (error) {
+        if (!(error instanceof MeasureError)) throw error;
+        faults.push({ field: columnName(key), says: error.message.replace(/\.$/, '') });
+      }
     }
     for (const { key, ask } of kind ? specSheet(kind) : []) {
       const text = cell(key);
@@ -183,15 +247,16 @@ export function* readingGearRows(
       }
     }
     if (faults.length === 0 && kind) {
-      const wanted = slug(`${String(part.maker)} ${String(part.model)}`) || `row-${at + 2}`;
+      const wanted =
+        cell('id') || slug(`${String(part.maker)} ${String(part.model)}`) || `row-${at + 2}`;
       let id = wanted;
       let number = numbers.get(wanted) ?? 2;
       for (; ids.has(id); number++) id = `${wanted}-${number}`;
       numbers.set(wanted, number);
       part.id = id;
-      if (kind === 'body') part.modes = [];
-      if (kind === 'windscreen') part.fitsForms = [];
-      part.ports = impliedPorts(kind, part);
+      if (kind === 'body') part.modes ??= [];
+      if (kind === 'windscreen') part.fitsForms ??= [];
+      part.ports ??= impliedPorts(kind, part);
       faults.push(
         ...checkGear(part, '').map((fault) => ({
           ...fault,

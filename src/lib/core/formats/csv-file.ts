@@ -2,7 +2,8 @@ import Papa from 'papaparse';
 import type { GearItem } from '../model/gear';
 import { specSheet } from '../model/gear/spec-sheet';
 import { minorPerMajor } from '../money/format';
-import { CSV_MOST_ROWS } from './csv-columns';
+import { structuredCells } from './csv-cells';
+import { CSV_MOST_ROWS, priceColumns } from './csv-columns';
 
 /**
  * Cells a spreadsheet would run as formulas, numbers excepted: they are made text. Blanks and control
@@ -46,11 +47,31 @@ export function readCsvText(text: string): CsvText {
 }
 
 /** The shelf as CSV, a column for every field any of its parts has. */
-export function writeShelfCsv(items: readonly GearItem[], currency: string): string {
+export function writeShelfCsv(items: readonly GearItem[]): string {
   const keys = [...new Set(items.flatMap((gear) => specSheet(gear.kind).map(({ key }) => key)))];
-  const perMajor = minorPerMajor(currency);
-  const amount = (price: GearItem['priceNew']) =>
-    price?.currency === currency ? (price.likely / perMajor).toFixed(Math.log10(perMajor)) : '';
+  const fieldOf = (gear: GearItem, key: string) =>
+    (gear as unknown as Record<string, unknown>)[key];
+  const structured = structuredCells.filter(({ key }) =>
+    items.some((gear) => fieldOf(gear, key) !== undefined)
+  );
+  const amount = (minor: number | undefined, price: GearItem['priceNew']) => {
+    if (minor === undefined || !price) return '';
+    const perMajor = minorPerMajor(price.currency);
+    return (minor / perMajor).toFixed(Math.log10(perMajor));
+  };
+  const pricesOf = (gear: GearItem) =>
+    priceColumns.flatMap(({ field }) => {
+      const price = gear[field];
+      return [
+        amount(price?.likely, price),
+        amount(price?.low, price),
+        amount(price?.high, price),
+        price?.dealEnds ?? '',
+        price?.currency ?? '',
+        price?.date ?? '',
+        price?.source ?? ''
+      ];
+    });
   const cell = (value: unknown) =>
     value === undefined || value === null
       ? ''
@@ -65,21 +86,30 @@ export function writeShelfCsv(items: readonly GearItem[], currency: string): str
         'kind',
         'maker',
         'model',
-        'price new',
-        'price used',
-        'price day',
-        'price source',
-        ...keys
+        'id',
+        ...priceColumns.flatMap(({ likely, low, high, until, currency, day, source }) => [
+          likely,
+          low,
+          high,
+          until,
+          currency,
+          day,
+          source
+        ]),
+        ...keys,
+        ...structured.map(({ key }) => key)
       ],
       data: items.map((gear) => [
         gear.kind,
         gear.maker,
         gear.model,
-        amount(gear.priceNew),
-        amount(gear.priceUsed),
-        gear.priceNew?.date ?? '',
-        gear.priceNew?.source ?? '',
-        ...keys.map((key) => cell((gear as unknown as Record<string, unknown>)[key]))
+        gear.id,
+        ...pricesOf(gear),
+        ...keys.map((key) => cell(fieldOf(gear, key))),
+        ...structured.map(({ key, write }) => {
+          const value = fieldOf(gear, key);
+          return value === undefined ? '' : write(value);
+        })
       ])
     },
     { escapeFormulae: FORMULA_CELL, newline: '\r\n' }

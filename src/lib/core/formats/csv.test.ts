@@ -51,7 +51,7 @@ describe('a spreadsheet', () => {
     ];
     for (const model of hostile) {
       const gear = { ...catalogue.ofKind('small item')[0]!, maker: 'm', model };
-      const text = writeShelfCsv([gear], 'GBP');
+      const text = writeShelfCsv([gear]);
       const csv = readCsvText(text);
       expect(text, JSON.stringify(model)).toContain(`'${model}`);
       expect(csv.ok && csv.rows[0]!.includes(model), JSON.stringify(model)).toBe(true);
@@ -98,7 +98,7 @@ describe('a spreadsheet', () => {
 
   it('goes out and comes in with the same figures', () => {
     const cells = catalogue.ofKind('battery');
-    const { gear, refused } = read(writeShelfCsv(cells, 'GBP'));
+    const { gear, refused } = read(writeShelfCsv(cells));
     expect(refused).toEqual([]);
     expect(
       gear.map(({ massG, priceNew, ...rest }) => [rest.maker, rest.model, massG, priceNew?.likely])
@@ -109,7 +109,7 @@ describe('a spreadsheet', () => {
 
   it('keeps names that look like formulas as text, out and in', () => {
     const odd = { ...catalogue.ofKind('battery')[0]!, maker: '=1+1', model: '@x' };
-    const text = writeShelfCsv([odd], 'GBP');
+    const text = writeShelfCsv([odd]);
     expect(text).toContain("'=1+1");
     expect(read(text).gear[0]).toMatchObject({ maker: '=1+1', model: '@x' });
   });

@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../catalogue/demo-project';
 import { catalogue } from '../../catalogue/load-catalogue';
+import { applyAct } from '../acts/apply-act';
 import { activePlan } from '../model/active-plan';
 import { evaluate } from './evaluation';
 import { evaluationText } from './evaluation-text';
@@ -40,6 +41,25 @@ describe('an evaluation', () => {
     const answer = JSON.parse(JSON.stringify(evaluation)) as Record<string, unknown>;
     for (const [key, value] of Object.entries(shown as Record<string, unknown>))
       expect(isPart(value, answer[key]), key).toBe(true);
+  });
+
+  it('says of every finding what would mend it: each does, done to the project', () => {
+    const remedied = evaluation.findings.filter(({ remedies }) => remedies.length > 0);
+    expect(remedied.length).toBeGreaterThan(8);
+    for (const { title, remedies } of remedied)
+      for (const { act, costMinor, mends, label } of remedies) {
+        const after = evaluate(
+          applyAct(project, act),
+          activePlan(applyAct(project, act)),
+          catalogue
+        );
+        expect(after.money.firmMinor - evaluation.money.firmMinor, label).toBe(costMinor);
+        if (mends)
+          expect(
+            after.findings.map((one) => one.title),
+            label
+          ).not.toContain(title);
+      }
   });
 
   it('gives the lesson’s figures by hand', () => {

@@ -12,6 +12,7 @@ import type { Judgement } from './judgement';
 import { closeJoints } from './close-joints';
 import { judgePlan } from './judge-plan';
 import { questionsOf } from './questions';
+import { remediesFor } from './settle';
 import { settingsOf } from './settings';
 import { verdictsUnderSchools } from './verdicts';
 
@@ -159,7 +160,19 @@ function partsOf(judgement: Judgement, sceneId: string, { axis, angleId }: AxisS
 
 export type Evaluation = ReturnType<typeof evaluationOf>;
 
-/** Judges and describes in one go. */
-export function evaluate(project: Project, plan: Plan, shelf: Shelf): Evaluation {
-  return evaluationOf(project, plan, shelf, judgePlan(project, plan, shelf));
+/** Judges and describes in one go, and says of every finding what would mend it. */
+export function evaluate(project: Project, plan: Plan, shelf: Shelf) {
+  const judgement = judgePlan(project, plan, shelf);
+  // Remedies are tried on the plan that is shown; another one is judged as if it were.
+  const asked = { ...project, activePlanId: plan.id };
+  const evaluation = evaluationOf(project, plan, shelf, judgement);
+  return {
+    ...evaluation,
+    findings: evaluation.findings.map((finding, at) => ({
+      ...finding,
+      remedies: remediesFor(asked, shelf, judgement, judgement.findings[at]!).map(
+        ({ label, act, costMinor, brings, mends }) => ({ label, act, costMinor, mends, brings })
+      )
+    }))
+  };
 }

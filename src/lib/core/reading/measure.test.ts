@@ -59,7 +59,7 @@ describe('a figure as typed', () => {
   it('says what is missing or wrong', () => {
     expect(() => readMeasure('2600 mAh', 'Wh')).toThrow(/write its voltage too/);
     expect(() => readMeasure('heavy', 'g')).toThrow(/is not a number/);
-    expect(() => readMeasure('12 parsecs', 'm')).toThrow(/“parsecs” is no unit/);
+    expect(() => readMeasure('12 parsecs', 'm')).toThrow(/“parsecs” is not a unit/);
   });
 
   it('throws nothing but a sentence, whatever is typed', () => {
@@ -85,5 +85,21 @@ describe('specification sheets', () => {
     for (const kind of gearKindNames)
       for (const { key } of specSheet(kind))
         expect(fieldNames[key], `${kind}.${key}`).toBeDefined();
+  });
+
+  it('tells megabytes from megabits by their capital', () => {
+    expect(readMeasure('90 MBps', 'MB/s')).toBe(90);
+    expect(readMeasure('90 MB/s', 'MB/s')).toBe(90);
+    expect(readMeasure('720 Mbps', 'MB/s')).toBe(90);
+    expect(readMeasure('90 MBps', 'Mb/s')).toBe(720);
+    expect(readMeasure('100 Mb/s', 'Mb/s')).toBe(100);
+  });
+
+  it.each([
+    ['ND0', 'stops', /a factor is 1 or more/],
+    ['-5 mV/Pa', 'dBV/Pa', /millivolts are above zero/],
+    ['0 mV/Pa', 'dBV/Pa', /millivolts are above zero/]
+  ] as const)('refuses %s, which no logarithm can tell', (typed, unit, says) => {
+    expect(() => readMeasure(typed, unit)).toThrow(says);
   });
 });

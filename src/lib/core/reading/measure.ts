@@ -148,6 +148,8 @@ export function readMeasure(typed: string, unit: StatedUnit): number {
   }
   if (unit === 'stops') {
     const factor = /^ND\s*(\d+)$/i.exec(text);
+    if (factor && Number(factor[1]) < 1)
+      throw new MeasureError(`“${typed}” is not a filter; a factor is 1 or more, such as ND8.`);
     if (factor) return tidy(Math.log2(Number(factor[1])));
     const density = /^(?:ND\s*)?(0?\.\d+|[1-4]\.\d+)\s*(?:D|density)$/i.exec(text);
     if (density) return tidy(Number(density[1]) / Math.log10(2));
@@ -155,7 +157,11 @@ export function readMeasure(typed: string, unit: StatedUnit): number {
   if (unit === 'dBV/Pa') {
     const millivolts = new RegExp(String.raw`^(${number})\s*mV(?:\s*/\s*Pa)?$`, 'i').exec(text);
     const value = millivolts && parseNumber(millivolts[1]!);
-    if (value) return tidy(20 * Math.log10(value / 1000));
+    if (value !== null && value !== undefined) {
+      if (value <= 0)
+        throw new MeasureError(`“${typed}” is not a sensitivity; millivolts are above zero.`);
+      return tidy(20 * Math.log10(value / 1000));
+    }
   }
   if (unit === 'dBV' || unit === 'dBV/Pa') {
     const level = new RegExp(
@@ -179,10 +185,11 @@ export function readMeasure(typed: string, unit: StatedUnit): number {
   const word = parts[2]!.trim();
   if (word === '' || word === unit) return value;
   // Megabits and megabytes differ by a capital alone.
+  if (unit === 'MB/s' && /^MB(?:yte)?(?:\/s|ps)$/.test(word)) return value;
   if (unit === 'MB/s' && /^Mb(?:it)?(?:\/s|ps)$/.test(word)) return tidy(value / 8);
   if (unit === 'Mb/s' && /^MB(?:yte)?(?:\/s|ps)$/.test(word)) return tidy(value * 8);
   const factor = conversions[unit]?.[word.toLowerCase()];
   if (factor === undefined)
-    throw new MeasureError(`“${word}” is no unit for this figure; write it in ${unit}.`);
+    throw new MeasureError(`“${word}” is not a unit of this figure; write it in ${unit}.`);
   return tidy(value * factor);
 }

@@ -1,17 +1,9 @@
+import { currencyIn } from '../money/currency-signs';
 import { carryingPatterns } from './carrying-patterns';
 import { parseNumber, readMeasure } from './measure';
 import { N, gap, measured, ci, type Pattern } from './pattern';
 import { picturePatterns } from './picture-patterns';
 import { soundAndLightPatterns } from './sound-and-light-patterns';
-
-const currencies: Readonly<Record<string, string>> = {
-  '£': 'GBP',
-  '€': 'EUR',
-  $: 'USD',
-  gbp: 'GBP',
-  eur: 'EUR',
-  usd: 'USD'
-};
 
 export const sensorWords: readonly (readonly [RegExp, string])[] = [
   [/full[- ]frame|35\.?9? ?[x×] ?24|36 ?[x×] ?24/i, 'full frame'],
@@ -56,7 +48,7 @@ const generalPatterns: readonly Pattern[] = [
     ),
     read: (match) => {
       const major = parseNumber((match[2] ?? match[3])!);
-      const currency = currencies[(match[1] ?? match[4])!.toLowerCase()];
+      const currency = currencyIn((match[1] ?? match[4])!.toUpperCase());
       return major === undefined || currency === undefined
         ? undefined
         : { likely: Math.round(major * 100), currency };

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { NumberInput } from 'carbon-components-svelte';
   import { showsFace } from '../../core/model/scene-facts';
   import { lengthWords } from '../../core/figures/figure-words';
   import type { Project } from '../../core/model/project';
@@ -53,10 +54,15 @@
   />
   {#if sideMm !== undefined}
     <span class="zoom">
-      <label
-        >Or frame it with the zoom you own; it reads
-        <input class="mm" type="number" min="2" max="400" bind:value={zoomReads} /> mm
-      </label>
+      <NumberInput
+        size="sm"
+        labelText="Or frame it with the zoom you own; it reads, mm"
+        allowEmpty
+        hideSteppers
+        min={2}
+        max={400}
+        bind:value={zoomReads}
+      />
       {#if zoomDistance !== undefined}
         <button
           class="pill"
@@ -111,14 +117,5 @@
     border-top: 1px dashed var(--line);
     color: var(--ink-soft);
     font-size: 0.8125rem;
-  }
-
-  .mm {
-    width: 4.2rem;
-    padding: 0.15rem 0.3rem;
-    border: 1px solid var(--tan-line);
-    border-radius: 6px;
-    background: var(--paper);
-    color: var(--ink);
   }
 </style>

@@ -55,7 +55,7 @@
   bind:open
   modalHeading="What do you own?"
   primaryButtonText="It is mine"
-  secondaryButtonText="Leave it"
+  secondaryButtonText="Cancel"
   primaryButtonDisabled={selectedId === undefined}
   size="sm"
   on:click:button--secondary={() => (open = false)}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Checkbox, NumberInput, TextInput } from 'carbon-components-svelte';
   import type { Act } from '../../core/acts/act';
   import { figureOf } from '../../core/figures/record';
   import type { AngleJudgement } from '../../core/judge/incremental';
@@ -49,46 +50,41 @@
   <div class="drawing"><Vignette {scene} units={project.units} /></div>
   <div class="said">
     <header>
-      <input
-        class="name"
-        aria-label="Name of the scene"
+      <TextInput
+        size="sm"
+        hideLabel
+        labelText="Name of the scene"
         value={scene.name}
-        maxlength="120"
-        onchange={(event) => rename(event.currentTarget.value)}
+        maxlength={120}
+        on:change={({ detail }) => rename(String(detail ?? ''))}
       />
-      <label class="share">
-        <input
-          class="figures"
-          type="number"
-          min="0"
-          max="100"
-          step="5"
+      <span class="share">
+        <NumberInput
+          size="sm"
+          hideLabel
+          hideSteppers
+          labelText="Share of what you make, percent"
+          min={0}
+          max={100}
           value={scene.sharePercent}
-          aria-label="Share of what you make, percent"
-          onchange={(event) => {
-            const percent = Math.round(Number(event.currentTarget.value));
-            if (percent >= 0 && percent <= 100)
+          on:change={({ detail }) => {
+            const percent = Math.round(Number(detail));
+            if (detail !== null && percent >= 0 && percent <= 100 && percent !== scene.sharePercent)
               onact({ type: 'change scene', sceneId: scene.id, patch: { sharePercent: percent } });
-            else event.currentTarget.value = String(scene.sharePercent);
           }}
         />
         % of what I make{shares !== 100 && shares > 0
           ? `, ${Math.round((100 * scene.sharePercent) / shares)} of 100`
           : ''}
-      </label>
-      <label class="must">
-        <input
-          type="checkbox"
-          checked={scene.mustDo}
-          onchange={(event) =>
-            onact({
-              type: 'change scene',
-              sceneId: scene.id,
-              patch: { mustDo: event.currentTarget.checked }
-            })}
-        />
-        must work
-      </label>
+      </span>
+      <Checkbox
+        labelText="must work"
+        checked={scene.mustDo}
+        on:check={({ detail }) => {
+          if (detail !== scene.mustDo)
+            onact({ type: 'change scene', sceneId: scene.id, patch: { mustDo: detail } });
+        }}
+      />
       <button
         class="drop"
         aria-label="Delete {scene.name}"
@@ -134,43 +130,38 @@
   header {
     display: flex;
     flex-wrap: wrap;
-    gap: 0.2rem 1rem;
-    align-items: baseline;
+    gap: 0.4rem 1rem;
+    align-items: center;
     margin-bottom: 0.2rem;
     color: var(--ink-soft);
     font-size: 0.8125rem;
   }
 
-  .name {
-    flex: 1 1 8rem;
-    min-width: 6rem;
-    padding: 0 0.15rem;
-    border: 0;
-    border-radius: 4px;
-    background: transparent;
-    color: var(--ink);
-    font-family: var(--display);
-    font-size: 1.2rem;
-    font-weight: 600;
+  header > :global(.bx--form-item) {
+    flex: 1 1 10rem;
   }
 
-  .name:hover {
-    background: var(--canvas-deep);
+  header > :global(.bx--checkbox-wrapper) {
+    flex: 0 0 auto;
   }
 
-  .share input {
-    width: 3.2rem;
-    padding: 0 0.2rem;
-    border: 0;
-    border-bottom: 2px solid var(--moss);
-    background: transparent;
-    color: var(--ink);
-    font-weight: 600;
-    text-align: right;
+  header :global(.bx--text-input) {
+    font: 600 1.1rem var(--display);
   }
 
-  .must input {
-    accent-color: var(--moss);
+  .share {
+    display: flex;
+    gap: 0.4rem;
+    align-items: center;
+  }
+
+  .share :global(.bx--number) {
+    width: 4rem;
+  }
+
+  .share :global(input) {
+    min-width: 0;
+    padding-inline: 0.6rem;
   }
 
   .drop {

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { createVirtualizer } from '@tanstack/svelte-virtual';
-  import { Button, SkeletonText } from 'carbon-components-svelte';
+  import { Button, Checkbox, SkeletonText } from 'carbon-components-svelte';
   import { untrack } from 'svelte';
   import type { Candidate } from '../../core/judge/candidates';
   import type { Judgement } from '../../core/judge/judgement';
@@ -166,10 +166,8 @@
         {onchoose}
       />
       <div class="filters">
-        <label
-          ><input type="checkbox" bind:checked={onlyWorking} /> leave out what would block a scene</label
-        >
-        <label><input type="checkbox" bind:checked={onlyWithin} /> only within budget</label>
+        <Checkbox labelText="Leave out what would block a scene" bind:checked={onlyWorking} />
+        <Checkbox labelText="Only within budget" bind:checked={onlyWithin} />
         <span class="soft">↑ ↓ go · Enter adds · Space compares</span>
       </div>
       <ul
@@ -296,10 +294,6 @@
 
   .filters .soft {
     margin-left: auto;
-  }
-
-  .filters input {
-    accent-color: var(--moss);
   }
 
   ul {

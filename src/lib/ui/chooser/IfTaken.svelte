@@ -60,7 +60,7 @@
   );
 </script>
 
-<h2 class="section-name">If you take it</h2>
+<h2 class="section-name">If you add it</h2>
 {#if !candidate}
   <p class="card none">Go through the list; what each part would change is told here.</p>
 {:else}
@@ -113,8 +113,10 @@
   {/if}
   {#if !candidate.packed}
     <div class="do">
-      <Button on:click={ontake}>Take it</Button>
-      <Button kind="tertiary" on:click={onpin}>{pinned ? 'Remove from comparison' : 'Pin'}</Button>
+      <Button on:click={ontake}>Add to kit</Button>
+      <Button kind="tertiary" on:click={onpin}
+        >{pinned ? 'Remove from comparison' : 'Compare side by side'}</Button
+      >
     </div>
   {/if}
 {/if}

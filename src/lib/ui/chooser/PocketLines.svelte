@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { OverflowMenu, OverflowMenuItem } from 'carbon-components-svelte';
   import type { Act } from '../../core/acts/act';
   import { usableInScene, useInScene } from '../../core/acts/use-in-scene';
   import type { Scene } from '../../core/model/scene';
@@ -65,18 +66,16 @@
           >{line.step === 'later' ? 'bring back' : 'move to later'}</button
         >
         {#if gear && usableInScene.has(gear.kind) && scenes.length > 1}
-          <select
-            aria-label="Use {name} in a scene"
-            value=""
-            onchange={(event) => {
-              const scene = scenes.find(({ id }) => id === event.currentTarget.value);
-              const act = scene && useInScene(scene, line, gear);
-              if (act) onact(act);
-            }}
-          >
-            <option value="">use in…</option>
-            {#each scenes as scene (scene.id)}<option value={scene.id}>{scene.name}</option>{/each}
-          </select>
+          <OverflowMenu aria-label="Use {name} in a scene" icon={undefined} size="sm">
+            <span slot="menu" class="word use">use in…</span>
+            {#each scenes as scene (scene.id)}<OverflowMenuItem
+                text={scene.name}
+                on:click={() => {
+                  const act = useInScene(scene, line, gear);
+                  if (act) onact(act);
+                }}
+              />{/each}
+          </OverflowMenu>
         {/if}
         <button
           class="word"
@@ -99,15 +98,17 @@
 {/if}
 
 <style>
-  select {
-    max-width: 100%;
-    padding: 0.1rem 0.3rem;
-    border: 1px solid var(--tan-line);
-    border-radius: 8px;
-    background: var(--paper);
+  li :global(.bx--overflow-menu) {
+    display: inline-flex;
+    width: auto;
+    height: auto;
+    min-height: 0;
+    white-space: nowrap;
+  }
+
+  .use {
     color: var(--moss);
-    font: inherit;
-    font-size: 0.8125rem;
+    text-decoration: underline;
   }
 
   ul {

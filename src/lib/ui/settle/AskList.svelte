@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { TextInput } from 'carbon-components-svelte';
+  import { Select, SelectItem, TextInput } from 'carbon-components-svelte';
   import type { Question } from '../../core/judge/questions';
   import { MeasureError, readMeasure } from '../../core/reading/measure';
 
@@ -75,14 +75,13 @@
                     invalidText={fault}
                   />
                 {:else}
-                  <label
-                    >Answer <select bind:value={typed}>
-                      <option value="">choose</option>
-                      {#each ask.type === 'word' ? ask.words : ['yes', 'no'] as word (word)}<option
-                          >{word}</option
-                        >{/each}
-                    </select></label
-                  >
+                  <Select size="sm" labelText="Answer" bind:selected={typed}>
+                    <SelectItem value="" text="choose" />
+                    {#each ask.type === 'word' ? ask.words : ['yes', 'no'] as word (word)}<SelectItem
+                        value={word}
+                        text={word}
+                      />{/each}
+                  </Select>
                 {/if}
                 <button class="how" disabled={typed === ''}>note it on the part</button>
               </form>
@@ -161,14 +160,5 @@
     gap: 0.3rem;
     justify-items: start;
     margin-top: 0.25rem;
-  }
-
-  select {
-    padding: 0.3rem 0.5rem;
-    border: 1px solid var(--tan-line);
-    border-radius: 8px;
-    background: var(--paper);
-    color: var(--ink);
-    font: inherit;
   }
 </style>

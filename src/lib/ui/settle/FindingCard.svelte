@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { TextInput } from 'carbon-components-svelte';
   import type { FigureId } from '../../core/figures/table';
   import type { Finding } from '../../core/findings/finding';
   import type { Remedy } from '../../core/judge/settle';
@@ -34,9 +35,8 @@
       ? ''
       : `${remedy.costMinor < 0 ? '−' : '+'}${formatMoney(Math.abs(remedy.costMinor), currency, { short: true })}`;
 
-  function focusOn(input: HTMLInputElement) {
-    input.focus();
-  }
+  let reasonInput = $state<HTMLInputElement | null>(null);
+  $effect(() => reasonInput?.focus());
 
   function letBe(event: SubmitEvent) {
     event.preventDefault();
@@ -87,17 +87,16 @@
   </div>
   {#if asking}
     <form onsubmit={letBe}>
-      <label
-        >Why can it be ignored?
-        <input
-          bind:value={reason}
-          maxlength="500"
-          {@attach focusOn}
-          onkeydown={(event) => {
-            if (event.key === 'Escape') asking = false;
-          }}
-        /></label
-      >
+      <TextInput
+        size="sm"
+        labelText="Why can it be ignored?"
+        bind:value={reason}
+        bind:ref={reasonInput}
+        maxlength={500}
+        on:keydown={(event) => {
+          if (event.key === 'Escape') asking = false;
+        }}
+      />
       <button class="how" disabled={reason.trim() === ''}>keep the reason</button>
       <button class="how" type="button" onclick={() => (asking = false)}>not now</button>
     </form>
@@ -192,22 +191,5 @@
     gap: 0.3rem 0.8rem;
     align-items: end;
     margin-top: 0.5rem;
-  }
-
-  label {
-    display: grid;
-    flex: 1 1 100%;
-    gap: 0.2rem;
-    color: var(--ink-soft);
-    font-size: 0.75rem;
-  }
-
-  input {
-    padding: 0.35rem 0.5rem;
-    border: 1px solid var(--tan-line);
-    border-radius: 8px;
-    background: var(--paper);
-    color: var(--ink);
-    font: inherit;
   }
 </style>

@@ -1,6 +1,14 @@
 <script lang="ts">
   import { proxy } from 'comlink';
-  import { Button, InlineNotification, Modal, ProgressBar } from 'carbon-components-svelte';
+  import {
+    Button,
+    FileUploaderDropContainer,
+    InlineNotification,
+    Modal,
+    ProgressBar,
+    Select,
+    SelectItem
+  } from 'carbon-components-svelte';
   import {
     type ColumnMatch,
     csvFields,
@@ -80,8 +88,7 @@
     await askJudge((judge) => judge.stopReadingRows());
   }
 
-  async function choose(event: Event) {
-    const file = (event.currentTarget as HTMLInputElement).files?.[0];
+  async function choose(file: File | undefined) {
     if (!file) return;
     fileName = file.name;
     bytes = new Uint8Array(await file.arrayBuffer());
@@ -121,24 +128,27 @@
 
 <Modal
   bind:open
-  modalHeading="Bring in a spreadsheet"
-  primaryButtonText={reading ? `Take all ${reading.gear.length} parts` : 'Take them'}
-  secondaryButtonText="Leave it"
+  modalHeading="Import a spreadsheet"
+  primaryButtonText={reading
+    ? `Import ${reading.gear.length} ${reading.gear.length === 1 ? 'part' : 'parts'}`
+    : 'Import'}
+  secondaryButtonText="Cancel"
   primaryButtonDisabled={!reading || reading.refused.length > 0 || reading.gear.length === 0}
   on:click:button--secondary={() => (open = false)}
   on:submit={takeAll}
 >
   <div class="steps">
-    <label class="file">
-      A CSV file: with commas or semicolons, decimal points or commas, figures with their units or
-      without.
-      <input
-        type="file"
-        accept=".csv,text/csv,text/plain"
-        aria-label="Spreadsheet file"
-        onchange={choose}
+    <div class="file">
+      <p>
+        A CSV file: with commas or semicolons, decimal points or commas, figures with their units or
+        without.
+      </p>
+      <FileUploaderDropContainer
+        accept={['.csv', 'text/csv', 'text/plain']}
+        labelText="Spreadsheet file: drop it here or choose it"
+        on:change={({ detail }) => choose(detail[0])}
       />
-    </label>
+    </div>
     {#if fault}<InlineNotification
         kind="error"
         lowContrast
@@ -147,21 +157,22 @@
         subtitle={fault}
       />{/if}
     {#if headers.length > 0 && (!certain || encoding !== 'utf-8')}
-      <label class="kind">
-        {certain
-          ? 'Its letters are read as'
-          : 'The file does not say how its letters are written. They are read as'}
-        <select
-          value={encoding}
-          aria-label="How letters are written"
-          onchange={(event) => decode(event.currentTarget.value as TextEncoding)}
-        >
-          {#each Object.entries(textEncodings) as [name, words] (name)}<option value={name}
-              >{words}</option
-            >{/each}
-        </select>
-        Look at the names below before you take them.
-      </label>
+      <Select
+        size="sm"
+        labelText="How letters are written"
+        helperText="{certain
+          ? 'Recognised by the file itself.'
+          : 'The file does not say; this is a guess.'} Look at the names below before you take them."
+        selected={encoding}
+        on:update={({ detail }) => {
+          if (detail !== encoding) decode(detail as TextEncoding);
+        }}
+      >
+        {#each Object.entries(textEncodings) as [name, words] (name)}<SelectItem
+            value={name}
+            text={words}
+          />{/each}
+      </Select>
     {/if}
     {#if share !== undefined && rows.length > 500}
       <div class="reading">
@@ -173,21 +184,24 @@
         <Button size="small" kind="tertiary" on:click={stop}>Stop</Button>
       </div>
     {:else if stopped}
-      <p>Reading was stopped. Nothing was taken; choose the file again to go on.</p>
+      <p>Reading was stopped. Nothing was imported; choose the file again to go on.</p>
     {/if}
     {#if headers.length > 0}
       <section>
         <h3>Which column is what?</h3>
         {#if !hasKind}
-          <label class="kind">
-            No column says what kind each part is. All of them are
-            <select bind:value={kind} aria-label="Kind of all rows">
-              <option value="">— choose —</option>
-              {#each gearKindNames as name (name)}<option value={name}
-                  >{gearKinds[name].name}</option
-                >{/each}
-            </select>
-          </label>
+          <Select
+            size="sm"
+            labelText="Kind of all rows"
+            helperText="No column says what kind each part is."
+            bind:selected={kind}
+          >
+            <SelectItem value="" text="— choose —" />
+            {#each gearKindNames as name (name)}<SelectItem
+                value={name}
+                text={gearKinds[name].name}
+              />{/each}
+          </Select>
         {/if}
         <ul class="columns">
           {#each headers as header, at (at)}
@@ -196,15 +210,21 @@
                 ><b>{header || `column ${at + 1}`}</b><span class="soft">{rows[0]?.[at] ?? ''}</span
                 ></span
               >
-              <select
-                value={columns[at] ?? ''}
-                aria-label="Column {header} is"
-                onchange={(event) => match(at, event.currentTarget.value)}
+              <Select
+                size="sm"
+                hideLabel
+                labelText="Column {header} is"
+                selected={columns[at] ?? ''}
+                on:update={({ detail }) => {
+                  if (detail !== (columns[at] ?? '')) match(at, String(detail));
+                }}
               >
-                <option value="">leave out</option>
-                {#each csvFields as field (field.key)}<option value={field.key}>{field.name}</option
-                  >{/each}
-              </select>
+                <SelectItem value="" text="leave out" />
+                {#each csvFields as field (field.key)}<SelectItem
+                    value={field.key}
+                    text={field.name}
+                  />{/each}
+              </Select>
             </li>
           {/each}
         </ul>
@@ -212,12 +232,12 @@
     {/if}
     {#if reading}
       <section aria-live="polite">
-        <h3>{reading.gear.length} of {rows.length} rows can be taken</h3>
+        <h3>{reading.gear.length} of {rows.length} rows can be imported</h3>
         {#if reading.refused.length > 0}
           <p class="refused">
             {reading.refused.length}
-            {reading.refused.length === 1 ? 'row is' : 'rows are'} refused. Nothing is taken until every
-            row is well: mend the file, or leave a column out.
+            {reading.refused.length === 1 ? 'row is' : 'rows are'} refused. Nothing is imported until
+            every row is well: mend the file, or leave a column out.
           </p>
           <ul class="faults">
             {#each reading.refused.slice(0, SHOWN * 2) as row (row.line)}
@@ -289,20 +309,6 @@
     justify-content: space-between;
     overflow: hidden;
     white-space: nowrap;
-  }
-
-  select {
-    padding: 0.3rem;
-    border: 1px solid var(--tan-line);
-    border-radius: 6px;
-    background: var(--linen);
-    color: var(--ink);
-    font: inherit;
-  }
-
-  .kind {
-    display: block;
-    margin-bottom: 0.6rem;
   }
 
   .soft {

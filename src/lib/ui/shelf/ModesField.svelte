@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Button, Select, SelectItem, TextInput } from 'carbon-components-svelte';
   import { type ModeDraft, modeChoices, modeKeys } from './part-draft';
 
   interface Props {
@@ -26,32 +27,40 @@
 {#each modes as mode, at (at)}
   <div class="mode">
     {#each modeKeys as key (key)}
-      <label
-        ><span>{names[key]}</span><input
-          aria-label="Mode {at + 1}, {names[key]}"
-          placeholder="?"
-          bind:value={mode[key]}
-        /></label
-      >
+      <TextInput
+        size="sm"
+        labelText={names[key]}
+        placeholder="?"
+        value={mode[key] ?? ''}
+        on:input={({ detail }) => (mode[key] = String(detail ?? ''))}
+        aria-label="Mode {at + 1}, {names[key]}"
+      />
     {/each}
     {#each Object.entries(modeChoices) as [key, choices] (key)}
       {@const choice = key as keyof typeof modeChoices}
-      <label class="wide"
-        ><span>{choiceNames[choice]}</span>
-        <select aria-label="Mode {at + 1}, {choiceNames[choice]}" bind:value={mode[choice]}>
-          <option value={undefined}>not stated</option>
-          {#each choices as word (word)}<option>{word}</option>{/each}
-        </select></label
-      >
+      <div class="wide">
+        <Select
+          size="sm"
+          labelText={choiceNames[choice]}
+          aria-label="Mode {at + 1}, {choiceNames[choice]}"
+          selected={mode[choice] ?? ''}
+          on:update={({ detail }) => (mode[choice] = (detail as string) || undefined)}
+        >
+          <SelectItem value="" text="not stated" />
+          {#each choices as word (word)}<SelectItem value={word} text={word} />{/each}
+        </Select>
+      </div>
     {/each}
-    <button type="button" onclick={() => (modes = modes.filter((_, index) => index !== at))}
-      >delete</button
+    <Button
+      size="small"
+      kind="ghost"
+      on:click={() => (modes = modes.filter((_, index) => index !== at))}>Delete</Button
     >
   </div>
   {@const fault = faultOf(at)}
   {#if fault}<p class="fault">{fault}</p>{/if}
 {/each}
-<button type="button" onclick={() => modes.push({})}>add a mode</button>
+<Button size="small" kind="ghost" on:click={() => modes.push({})}>Add a mode</Button>
 
 <style>
   .mode {
@@ -65,39 +74,6 @@
 
   .wide {
     grid-column: span 2;
-  }
-
-  label {
-    display: grid;
-    gap: 0.1rem;
-    min-width: 0;
-  }
-
-  span {
-    color: var(--ink-soft);
-    font-size: 0.75rem;
-  }
-
-  input,
-  select {
-    width: 100%;
-    min-width: 0;
-    padding: 0.35rem 0.45rem;
-    border: 1px solid var(--tan-line);
-    border-radius: 8px;
-    background: var(--paper);
-    color: var(--ink);
-    font: inherit;
-  }
-
-  button {
-    justify-self: start;
-    padding: 0.3rem 0;
-    border: 0;
-    background: none;
-    color: var(--moss);
-    font-weight: 600;
-    cursor: pointer;
   }
 
   .fault {

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Button, Select, SelectItem } from 'carbon-components-svelte';
   import { catalogue } from '$lib/catalogue/load-catalogue';
   import type { Port } from '$lib/core/model/ports';
   import { portEnds, portRoles } from '$lib/core/model/word-lists';
@@ -27,46 +28,60 @@
   } as const satisfies Record<Port['role'], string>;
 
   function change(at: number, patch: Partial<Port>) {
+    const port = ports[at]!;
+    if (Object.entries(patch).every(([key, value]) => port[key as keyof Port] === value)) return;
     ports = ports.map((port, index) => (index === at ? { ...port, ...patch } : port));
   }
 </script>
 
 {#each ports as port, at (at)}
   <div class="row">
-    <select
-      aria-label="Port {at + 1}, what"
-      value="{port.family}|{port.type}"
-      onchange={(event) => {
-        const [family, type] = event.currentTarget.value.split('|') as [Port['family'], string];
+    <Select
+      size="sm"
+      hideLabel
+      labelText="Port {at + 1}, what"
+      selected="{port.family}|{port.type}"
+      on:update={({ detail }) => {
+        const [family, type] = String(detail).split('|') as [Port['family'], string];
         change(at, { family, type });
       }}
     >
-      {#each types as type (type)}<option value={type}
-          >{type.split('|')[1]} ({type.split('|')[0]})</option
-        >{/each}
-    </select>
-    <select
-      aria-label="Port {at + 1}, half"
-      value={port.end}
-      onchange={(event) => change(at, { end: event.currentTarget.value as Port['end'] })}
-      >{#each portEnds as end (end)}<option>{end}</option>{/each}</select
+      {#each types as type (type)}<SelectItem
+          value={type}
+          text="{type.split('|')[1]} ({type.split('|')[0]})"
+        />{/each}
+    </Select>
+    <Select
+      size="sm"
+      hideLabel
+      labelText="Port {at + 1}, half"
+      selected={port.end}
+      on:update={({ detail }) => change(at, { end: detail as Port['end'] })}
     >
-    <select
-      aria-label="Port {at + 1}, use"
-      value={port.role}
-      onchange={(event) => change(at, { role: event.currentTarget.value as Port['role'] })}
-      >{#each portRoles as role (role)}<option value={role}>{uses[role]}</option>{/each}</select
+      {#each portEnds as end (end)}<SelectItem value={end} text={end} />{/each}
+    </Select>
+    <Select
+      size="sm"
+      hideLabel
+      labelText="Port {at + 1}, use"
+      selected={port.role}
+      on:update={({ detail }) => change(at, { role: detail as Port['role'] })}
     >
-    <button type="button" onclick={() => (ports = ports.filter((_, index) => index !== at))}
-      >delete</button
+      {#each portRoles as role (role)}<SelectItem value={role} text={uses[role]} />{/each}
+    </Select>
+    <Button
+      size="small"
+      kind="ghost"
+      on:click={() => (ports = ports.filter((_, index) => index !== at))}>Delete</Button
     >
   </div>
 {/each}
-<button
-  type="button"
-  onclick={() =>
+<Button
+  size="small"
+  kind="ghost"
+  on:click={() =>
     (ports = [...ports, { family: 'mechanical', type: '1/4-20', end: 'socket', role: 'stands' }])}
-  >add a port</button
+  >Add a port</Button
 >
 
 <style>
@@ -76,26 +91,6 @@
     gap: 0.4rem;
     align-items: center;
     margin-top: 0.3rem;
-  }
-
-  select {
-    min-width: 0;
-    padding: 0.35rem 0.45rem;
-    border: 1px solid var(--tan-line);
-    border-radius: 8px;
-    background: var(--paper);
-    color: var(--ink);
-    font: inherit;
-  }
-
-  button {
-    justify-self: start;
-    padding: 0.3rem 0;
-    border: 0;
-    background: none;
-    color: var(--moss);
-    font-weight: 600;
-    cursor: pointer;
   }
 
   @media (max-width: 700px) {

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Checkbox, TextArea } from 'carbon-components-svelte';
   import type { GearKind } from '../../core/model/gear';
   import { specSheet } from '../../core/model/gear/spec-sheet';
   import {
@@ -83,12 +84,14 @@
     Paste the text of a specification. Figures are recognised where they stand; you say which to
     take.
   </p>
-  <textarea
-    rows="4"
-    aria-label="Specification text"
+  <TextArea
+    rows={4}
+    hideLabel
+    labelText="Specification text"
     bind:value={text}
     placeholder="Weight: 431 g&#10;Battery: 7.2 V 2600 mAh …"
-    oninput={() => (refused = new Set())}></textarea>
+    on:input={() => (refused = new Set())}
+  />
   {#if text.length > SPECIFICATION_MOST_CHARACTERS}
     <p class="soft">
       Only the first {SPECIFICATION_MOST_CHARACTERS} characters are read; paste the part with the figures.
@@ -113,16 +116,20 @@
       <ul>
         {#each proposals as proposal, number (number)}
           <li>
-            <label class:no={refused.has(number)}>
-              <input
-                type="checkbox"
-                checked={!refused.has(number)}
-                onchange={() => toggle(number)}
-              />
-              <sup>{number + 1}</sup>
-              {proposal.name}: <b class="figures">{valueWords(proposal)}</b>
-              <span class="soft">from “{text.slice(proposal.from, proposal.to).trim()}”</span>
-            </label>
+            <Checkbox
+              checked={!refused.has(number)}
+              on:check={({ detail }) => {
+                if (detail === refused.has(number)) toggle(number);
+              }}
+            >
+              <svelte:fragment slot="labelChildren">
+                <span class:no={refused.has(number)}>
+                  <sup>{number + 1}</sup>
+                  {proposal.name}: <b class="figures">{valueWords(proposal)}</b>
+                  <span class="soft">from “{text.slice(proposal.from, proposal.to).trim()}”</span>
+                </span>
+              </svelte:fragment>
+            </Checkbox>
           </li>
         {/each}
       </ul>
@@ -147,17 +154,6 @@
     font-size: 0.8125rem;
   }
 
-  textarea {
-    width: 100%;
-    padding: 0.5rem 0.6rem;
-    border: 1px solid var(--tan-line);
-    border-radius: 8px;
-    background: var(--paper);
-    color: var(--ink);
-    font: inherit;
-    resize: vertical;
-  }
-
   .shown {
     max-height: 12rem;
     overflow: auto;
@@ -179,14 +175,6 @@
     border-bottom-style: dotted;
     background: transparent;
     text-decoration: line-through;
-  }
-
-  label.no b {
-    text-decoration: line-through;
-  }
-
-  input {
-    accent-color: var(--moss);
   }
 
   .take,

@@ -70,7 +70,7 @@
             {/if}
           </span>
           <button aria-label="Add {fullName(gear)} to kit" onclick={() => ontake(gear.id)}
-            >Put in the kit</button
+            >Add to kit</button
           >
         </li>
       {/if}

@@ -1,5 +1,10 @@
 <script lang="ts">
-  import { Button, InlineNotification, Modal } from 'carbon-components-svelte';
+  import {
+    Button,
+    FileUploaderDropContainer,
+    InlineNotification,
+    Modal
+  } from 'carbon-components-svelte';
   import { goto } from '$app/navigation';
   import { library } from '$lib/state/library.svelte';
   import { satchel } from '$lib/state/project-store.svelte';
@@ -9,10 +14,8 @@
   let { open = $bindable(false) }: { open?: boolean } = $props();
   let faults = $state<string[]>([]);
   let opened = $state('');
-  let input = $state<HTMLInputElement>();
   const MOST_SHOWN = 8;
   let projects = $state.raw<{ id: string; name: string }[]>([]);
-  let backupInput = $state<HTMLInputElement>();
 
   $effect(() => {
     if (open) void library.list().then((list) => (projects = list));
@@ -23,10 +26,7 @@
     saveFile('hearty-satchel-backup.zip', 'application/zip', bytes);
   }
 
-  async function restore(event: Event) {
-    const field = event.currentTarget as HTMLInputElement;
-    const file = field.files?.[0];
-    field.value = '';
+  async function restore(file: File | undefined) {
     if (!file) return;
     faults = await library.importBackup(new Uint8Array(await file.arrayBuffer()));
     if (faults.length === 0) await arrived();
@@ -43,10 +43,7 @@
     if (!library.waiting && satchel.status === 'ready') await goto('/satchel');
   }
 
-  async function importFile(event: Event) {
-    const field = event.currentTarget as HTMLInputElement;
-    const file = field.files?.[0];
-    field.value = '';
+  async function importFile(file: File | undefined) {
     if (!file) return;
     opened = '';
     faults = await library.importText(await file.text());
@@ -74,18 +71,11 @@
     {/if}
     <div>
       <p>Open a satchel file. It is checked whole first; a file with a fault changes nothing.</p>
-      <input
-        bind:this={input}
-        class="unseen"
-        type="file"
-        accept=".json,application/json"
-        aria-label="Satchel file"
-        tabindex="-1"
-        onchange={importFile}
+      <FileUploaderDropContainer
+        accept={['.json', 'application/json']}
+        labelText="Satchel file: drop it here or choose it"
+        on:change={({ detail }) => importFile(detail[0])}
       />
-      <Button size="small" kind="tertiary" on:click={() => input?.click()}
-        >Open a satchel file</Button
-      >
     </div>
     <div>
       <p>
@@ -106,21 +96,12 @@
     {/if}
     <div>
       <p>Everything saved here in one ZIP, to move to another machine or to put away.</p>
-      <input
-        bind:this={backupInput}
-        class="unseen"
-        type="file"
-        accept=".zip,application/zip"
-        aria-label="Backup file"
-        tabindex="-1"
-        onchange={restore}
+      {#if satchel.project}<Button size="small" on:click={saveBackup}>Save a backup</Button>{/if}
+      <FileUploaderDropContainer
+        accept={['.zip', 'application/zip']}
+        labelText="Backup file: drop it here or choose it"
+        on:change={({ detail }) => restore(detail[0])}
       />
-      <div class="pair">
-        {#if satchel.project}<Button size="small" on:click={saveBackup}>Save a backup</Button>{/if}
-        <Button size="small" kind="tertiary" on:click={() => backupInput?.click()}
-          >Open a backup</Button
-        >
-      </div>
     </div>
     {#if faults.length > 0}
       <InlineNotification
@@ -147,11 +128,6 @@
   .choices p {
     margin-bottom: 0.4rem;
     padding: 0;
-  }
-
-  .pair {
-    display: flex;
-    gap: 0.5rem;
   }
 
   .projects {

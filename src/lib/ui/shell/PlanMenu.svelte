@@ -72,14 +72,16 @@
     <ul>
       {#each project.plans as plan (plan.id)}
         <li class:on={plan.id === project.activePlanId}>
-          <input
-            aria-label="Name of {plan.name}"
+          <TextInput
+            size="sm"
+            hideLabel
+            labelText="Name of {plan.name}"
             value={plan.name}
-            maxlength="120"
-            onchange={(event) => {
-              const name = event.currentTarget.value.trim();
-              if (name) void satchel.act({ type: 'rename plan', planId: plan.id, name });
-              else event.currentTarget.value = plan.name;
+            maxlength={120}
+            on:change={({ detail }) => {
+              const name = String(detail ?? '').trim();
+              if (name && name !== plan.name)
+                void satchel.act({ type: 'rename plan', planId: plan.id, name });
             }}
           />
           <span class="soft">{plan.lines.length} {plan.lines.length === 1 ? 'line' : 'lines'}</span>
@@ -205,24 +207,6 @@
 
   li.on {
     border-left-color: var(--hide);
-    background: var(--paper);
-  }
-
-  li input {
-    flex: 1 1 9rem;
-    min-width: 0;
-    padding: 0.25rem 0.4rem;
-    border: 1px solid transparent;
-    border-radius: 8px;
-    background: transparent;
-    color: var(--ink);
-    font: inherit;
-    font-weight: 600;
-  }
-
-  li input:hover,
-  li input:focus {
-    border-color: var(--tan-line);
     background: var(--paper);
   }
 

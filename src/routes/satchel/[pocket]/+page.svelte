@@ -130,7 +130,7 @@
         onact={(act) => satchel.act(act)}
       />
     </div>
-    <aside class="then" aria-label="If you take it">
+    <aside class="then" aria-label="If you add it">
       <IfTaken
         project={satchel.asJudged ?? satchel.project}
         judgement={satchel.judgement}

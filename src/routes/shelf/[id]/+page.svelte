@@ -73,7 +73,7 @@
           size="small"
           on:click={() =>
             satchel.plan && satchel.act({ type: 'add line', line: newLine(satchel.plan, gear) })}
-          >Put in the kit</Button
+          >Add to kit</Button
         >
         <Button
           size="small"

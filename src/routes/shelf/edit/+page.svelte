@@ -1,8 +1,9 @@
 <script lang="ts">
-  import { Button } from 'carbon-components-svelte';
+  import { Button, Select, SelectItem, TextInput } from 'carbon-components-svelte';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import { newLine } from '$lib/core/findings/part-candidates';
+  import { capital } from '$lib/core/findings/sentence';
   import { dayHere } from '$lib/state/as-of-today';
   import { type GearKind, gearKindNames, gearKinds } from '$lib/core/model/gear';
   import { specSheet } from '$lib/core/model/gear/spec-sheet';
@@ -18,6 +19,12 @@
   const copying = $derived(page.url.searchParams.get('copy') !== null);
   const currency = $derived(satchel.project?.currency ?? 'GBP');
   let draft = $state<PartDraft>(emptyDraft('microphone'));
+
+  /** An answer of a list; not stated is left out. */
+  function setField(key: string, word: string) {
+    if (word === '') delete draft.fields[key];
+    else draft.fields[key] = word;
+  }
   let opened = '';
   let tried = $state(false);
   const today = dayHere(new Date());
@@ -118,75 +125,78 @@
         f/1.8. Leave empty what is not stated; it stays unknown and is asked about.
       </p>
       <div class="fields">
-        <label
-          >kind
-          <select
-            value={draft.kind}
-            disabled={source !== undefined}
-            onchange={(event) => {
+        <Select
+          size="sm"
+          labelText="Kind"
+          selected={draft.kind}
+          disabled={source !== undefined}
+          on:update={({ detail }) => {
+            if (detail !== draft.kind)
               draft = {
-                ...emptyDraft(event.currentTarget.value as GearKind),
+                ...emptyDraft(detail as GearKind),
                 maker: draft.maker,
                 model: draft.model
               };
-            }}
-          >
-            {#each gearKindNames as kind (kind)}<option value={kind}>{gearKinds[kind].name}</option
-              >{/each}
-          </select>
-        </label>
-        <label
-          >maker<input
-            bind:value={draft.maker}
-            maxlength="120"
-            aria-invalid={faults.maker ? 'true' : undefined}
-          />{@render wrong('maker')}</label
+          }}
         >
-        <label
-          >model<input
-            bind:value={draft.model}
-            maxlength="200"
-            aria-invalid={faults.model ? 'true' : undefined}
-          />{@render wrong('model')}</label
-        >
+          {#each gearKindNames as kind (kind)}<SelectItem
+              value={kind}
+              text={gearKinds[kind].name}
+            />{/each}
+        </Select>
+        <TextInput
+          size="sm"
+          labelText="Maker"
+          bind:value={draft.maker}
+          maxlength={120}
+          invalid={faults.maker !== undefined}
+          invalidText={faults.maker}
+        />
+        <TextInput
+          size="sm"
+          labelText="Model"
+          bind:value={draft.model}
+          maxlength={200}
+          invalid={faults.model !== undefined}
+          invalidText={faults.model}
+        />
         {#each sheet as { key, name, ask } (key)}
-          <label>
-            <span
-              >{name}{ask.type === 'number' && ask.unit !== 'count'
-                ? `, ${ask.unit}`
-                : ''}{ask.needed ? '' : ''}</span
+          {#if ask.type === 'word' || ask.type === 'yes/no'}
+            <Select
+              size="sm"
+              labelText={capital(name)}
+              selected={draft.fields[key] ?? ''}
+              invalid={faults[key] !== undefined}
+              invalidText={faults[key]}
+              on:update={({ detail }) => setField(key, String(detail))}
             >
-            {#if ask.type === 'word'}
-              <select
-                bind:value={draft.fields[key]}
-                aria-invalid={faults[key] ? 'true' : undefined}
-              >
-                <option value={undefined}>{ask.needed ? '— choose —' : 'not stated'}</option>
-                {#each ask.words as word (word)}<option value={word}>{word}</option>{/each}
-              </select>
-            {:else if ask.type === 'yes/no'}
-              <select bind:value={draft.fields[key]}>
-                <option value={undefined}>not stated</option><option value="yes">yes</option><option
-                  value="no">no</option
-                >
-              </select>
-            {:else}
-              <input
-                bind:value={draft.fields[key]}
-                placeholder={ask.needed ? 'needed' : 'not stated'}
-                aria-invalid={faults[key] ? 'true' : undefined}
-                aria-describedby={faults[key] ? `fault-${key}` : undefined}
-              />
-            {/if}
-            {@render wrong(key)}
-          </label>
+              <SelectItem value="" text={ask.needed ? '— choose —' : 'not stated'} />
+              {#each ask.type === 'word' ? ask.words : ['yes', 'no'] as word (word)}<SelectItem
+                  value={word}
+                  text={word}
+                />{/each}
+            </Select>
+          {:else}
+            <TextInput
+              size="sm"
+              labelText="{capital(name)}{ask.type === 'number' && ask.unit !== 'count'
+                ? `, ${ask.unit}`
+                : ''}"
+              bind:value={draft.fields[key]}
+              placeholder={ask.needed ? 'needed' : 'not stated'}
+              invalid={faults[key] !== undefined}
+              invalidText={faults[key]}
+            />
+          {/if}
         {/each}
       </div>
       <fieldset>
-        <legend>size, mm</legend>
+        <legend>Size, mm</legend>
         <div class="row">
-          {#each ['width', 'height', 'depth'] as side, at (side)}<input
-              aria-label={side}
+          {#each ['width', 'height', 'depth'] as side, at (side)}<TextInput
+              size="sm"
+              labelText={side}
+              hideLabel
               placeholder={side}
               bind:value={draft.size[at]}
             />{/each}
@@ -195,22 +205,26 @@
       </fieldset>
       {#each [['priceNew', 'price new'], ['priceUsed', 'price used']] as const as [key, words] (key)}
         <fieldset>
-          <legend>{words}, {currency}: low, likely, high; seen on, where</legend>
+          <legend>{capital(words)}, {currency}: low, likely, high; seen on, where</legend>
           <div class="row">
-            <input aria-label="{words}, low" placeholder="low" bind:value={draft.prices[key].low} />
-            <input
-              aria-label="{words}, likely"
-              placeholder="likely"
-              bind:value={draft.prices[key].likely}
+            {#each ['low', 'likely', 'high'] as const as end (end)}<TextInput
+                size="sm"
+                labelText="{words}, {end}"
+                hideLabel
+                placeholder={end}
+                bind:value={draft.prices[key][end]}
+              />{/each}
+            <TextInput
+              size="sm"
+              type="date"
+              labelText="{words}, day"
+              hideLabel
+              bind:value={draft.prices[key].date}
             />
-            <input
-              aria-label="{words}, high"
-              placeholder="high"
-              bind:value={draft.prices[key].high}
-            />
-            <input aria-label="{words}, day" type="date" bind:value={draft.prices[key].date} />
-            <input
-              aria-label="{words}, source"
+            <TextInput
+              size="sm"
+              labelText="{words}, source"
+              hideLabel
               placeholder="where"
               bind:value={draft.prices[key].source}
             />
@@ -220,7 +234,7 @@
       {/each}
       {#if draft.kind === 'body'}
         <fieldset>
-          <legend>recording modes</legend>
+          <legend>Recording modes</legend>
           <ModesField
             bind:modes={draft.modes}
             faultOf={(at) => (tried ? reading.faults[`mode ${at}`] : undefined)}
@@ -228,7 +242,7 @@
         </fieldset>
       {/if}
       <fieldset>
-        <legend>connections (threads, plugs, shoes)</legend>
+        <legend>Connections (threads, plugs, shoes)</legend>
         <PortsField bind:ports={draft.ports} />
       </fieldset>
       {#if tried && Object.keys(reading.faults).length > 0}
@@ -242,7 +256,7 @@
             .join(' ')}
         </p>
       {/if}
-      <Button type="submit">Keep it</Button>
+      <Button type="submit">Save the part</Button>
     </form>
     <ReaderPanel
       kind={draft.kind}
@@ -287,36 +301,6 @@
     grid-template-columns: repeat(auto-fill, minmax(12.5rem, 1fr));
     gap: 0.7rem 1rem;
     width: 100%;
-  }
-
-  label {
-    display: grid;
-    gap: 0.15rem;
-    align-content: start;
-    color: var(--ink-soft);
-    font-size: 0.8125rem;
-  }
-
-  input,
-  select {
-    width: 100%;
-    min-width: 0;
-    padding: 0.35rem 0.5rem;
-    border: 1px solid var(--tan-line);
-    border-radius: 8px;
-    background: var(--paper);
-    color: var(--ink);
-    font: inherit;
-  }
-
-  input::placeholder {
-    color: var(--ink-soft);
-    font-style: italic;
-  }
-
-  [aria-invalid='true'] {
-    border-color: var(--brick);
-    box-shadow: inset 0 0 0 1px var(--brick);
   }
 
   fieldset {
