@@ -16,6 +16,7 @@ const coreRooms = [
   'figures',
   'rigs',
   'joining',
+  'exposure',
   'formats',
   'proof',
   'reading',

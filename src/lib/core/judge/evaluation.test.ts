@@ -4,6 +4,7 @@ import { demoProject } from '../../catalogue/demo-project';
 import { catalogue } from '../../catalogue/load-catalogue';
 import { applyAct } from '../acts/apply-act';
 import { activePlan } from '../model/active-plan';
+import { judgePlan } from './judge-plan';
 import { evaluate } from './evaluation';
 import { evaluationText } from './evaluation-text';
 
@@ -48,18 +49,25 @@ describe('an evaluation', () => {
     expect(remedied.length).toBeGreaterThan(8);
     for (const { title, remedies } of remedied)
       for (const { act, costMinor, mends, label } of remedies) {
-        const after = evaluate(
-          applyAct(project, act),
-          activePlan(applyAct(project, act)),
-          catalogue
-        );
+        const changed = applyAct(project, act);
+        const after = judgePlan(changed, activePlan(changed), catalogue);
         expect(after.money.firmMinor - evaluation.money.firmMinor, label).toBe(costMinor);
         if (mends)
           expect(
-            after.findings.map((one) => one.title),
+            after.findings.map((one) => one.title()),
             label
           ).not.toContain(title);
       }
+  });
+
+  it('gives the exposure plan of both ends of the light', () => {
+    const walk = evaluation.scenes.find(({ sceneId }) => sceneId === 'marsh-path')!.exposure;
+    expect(walk.dim).toMatchObject({ apertureN: 9, shutterS: 1 / 50, offStops: 0, blocks: false });
+    expect(walk.bright).toMatchObject({ apertureN: 13, shutterS: 1 / 240, blocks: false });
+    // By hand: 250·13²·240/100 000 is ISO 101; standing as near as 0.65 m adds a little.
+    expect(walk.bright!.iso).toBeGreaterThan((250 * 169 * 240) / 100_000);
+    expect(walk.bright!.iso).toBeLessThan((1.1 * 250 * 169 * 240) / 100_000);
+    expect(walk.bright!.costs.shorter).toBeCloseTo(0.3 * Math.log2(240 / 50), 9);
   });
 
   it('gives the lesson’s figures by hand', () => {

@@ -11,6 +11,7 @@ import type { Shelf } from '../model/shelf';
 import type { Judgement } from './judgement';
 import { closeJoints } from './close-joints';
 import { judgePlan } from './judge-plan';
+import { type ExposureOfAngle, exposureOfAngle } from './exposure-of-angle';
 import { questionsOf } from './questions';
 import { remediesFor } from './settle';
 import { settingsOf } from './settings';
@@ -150,6 +151,27 @@ export function evaluationOf(project: Project, plan: Plan, shelf: Shelf, judgeme
   };
 }
 
+/** The exposure plan of both ends of the light as plain data; null where a figure it needs is unknown. */
+function exposureWords({ dim, bright }: ExposureOfAngle) {
+  const plain = (plan: ExposureOfAngle['dim']) =>
+    plan
+      ? {
+          apertureN: plan.apertureN,
+          shutterS: plan.shutterS,
+          iso: plan.iso,
+          filterLineId: plan.filter?.lineId,
+          densityStops: plan.densityStops,
+          lampShare: plan.lampShare,
+          illuminanceLx: plan.lx,
+          offStops: plan.offStops,
+          costStops: plan.cost,
+          costs: plan.costs,
+          blocks: plan.blocks
+        }
+      : null;
+  return { dim: plain(dim), bright: plain(bright) };
+}
+
 /** What an axis of a scene is made of: the figures of the angle that speaks for it. */
 function partsOf(judgement: Judgement, sceneId: string, { axis, angleId }: AxisScore): AxisPart[] {
   const { rig, record } = judgement.angles.find(
@@ -160,7 +182,7 @@ function partsOf(judgement: Judgement, sceneId: string, { axis, angleId }: AxisS
 
 export type Evaluation = ReturnType<typeof evaluationOf>;
 
-/** Judges and describes in one go, and says of every finding what would mend it. */
+/** Judges and describes in one go; of every angle its exposure plan, of every finding what would mend it. */
 export function evaluate(project: Project, plan: Plan, shelf: Shelf) {
   const judgement = judgePlan(project, plan, shelf);
   // Remedies are tried on the plan that is shown; another one is judged as if it were.
@@ -168,6 +190,10 @@ export function evaluate(project: Project, plan: Plan, shelf: Shelf) {
   const evaluation = evaluationOf(project, plan, shelf, judgement);
   return {
     ...evaluation,
+    scenes: evaluation.scenes.map((scene, at) => ({
+      ...scene,
+      exposure: exposureWords(exposureOfAngle(judgement.angles[at]!))
+    })),
     findings: evaluation.findings.map((finding, at) => ({
       ...finding,
       remedies: remediesFor(asked, shelf, judgement, judgement.findings[at]!).map(
