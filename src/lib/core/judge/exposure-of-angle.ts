@@ -80,7 +80,11 @@ function taskOf(
     isoUsable: highestUsableIso,
     placeLx: light + window,
     lampsLx: (record.keyLight ?? 0) + (record.fillLight ?? 0),
-    pulsing: { place: pulses && light + window > 0 ? light / (light + window) : 0, lamps: 0 },
+    // How deep a lamp pulses nobody states: it counts as wholly, the worse end.
+    pulsing: {
+      place: pulses && light + window > 0 ? light / (light + window) : 0,
+      lamps: pulses ? 1 : 0
+    },
     mainsHz: project.mainsHz,
     filters: filtersOf(rig),
     ...(needed > 0 ? { depthN: needed } : {}),

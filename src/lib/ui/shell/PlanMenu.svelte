@@ -3,6 +3,7 @@
   import { goto } from '$app/navigation';
   import { library } from '$lib/state/library.svelte';
   import { satchel } from '$lib/state/project-store.svelte';
+  import { dayHere } from '$lib/state/as-of-today';
   import { dayWords } from './day-words';
   import DroppedNote from './DroppedNote.svelte';
 
@@ -150,7 +151,7 @@
       {#each copies as { number, name, at, why } (number)}
         <li>
           <b>{name}</b>
-          <span class="soft">{why} on {dayWords(new Date(at).toISOString().slice(0, 10))}</span>
+          <span class="soft">{why} on {dayWords(dayHere(new Date(at)))}</span>
           <button aria-label="Bring {name} back" onclick={() => bringBack(number)}
             >bring back</button
           >

@@ -206,7 +206,7 @@
       {#each [['priceNew', 'price new'], ['priceUsed', 'price used']] as const as [key, words] (key)}
         <fieldset>
           <legend>{capital(words)}, {currency}: low, likely, high; seen on, where</legend>
-          <div class="row">
+          <div class="row price">
             {#each ['low', 'likely', 'high'] as const as end (end)}<TextInput
                 size="sm"
                 labelText="{words}, {end}"
@@ -324,6 +324,11 @@
     margin-top: 0.3rem;
   }
 
+  /* A whole day has to be read; amounts are short. */
+  .price {
+    grid-template-columns: repeat(3, minmax(0, 1fr)) minmax(10.5rem, 1.5fr) minmax(0, 1.3fr);
+  }
+
   .fault {
     color: var(--brick);
     font-size: 0.8125rem;
@@ -334,7 +339,8 @@
       grid-template-columns: minmax(0, 1fr);
     }
 
-    .row {
+    .row,
+    .price {
       grid-auto-flow: row;
       grid-template-columns: 1fr 1fr;
     }

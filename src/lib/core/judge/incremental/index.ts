@@ -14,7 +14,8 @@
  * Nothing of a project or a part is ever changed by it, and a plan judged this way comes out equal to one
  * judged from nothing: `tracked-judgement.test.ts` compares both over random changes of random kits.
  *
- * What it buys, by `npm run bench` (one run, medians): see `docs/architecture.md`, *Speed*.
+ * What it buys, by `npm run bench` in a worker of the browser (medians of one run): a swap in the demo takes about
+ * half of what judging it from nothing takes ("a swap judged again": 0.43 to 0.55 ×).
  */
 export type { AngleJudgement, OpenRow, SupposedAnswer } from './angle-judgement';
 export { PlanEvaluation } from './plan-evaluation';
