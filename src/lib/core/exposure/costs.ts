@@ -30,9 +30,12 @@ export const exposureCosts = {
 const between = (value: number, low: number, high: number) =>
   Math.min(high, Math.max(low, value)) - low;
 
-export function noiseCost(iso: number, usableIso: number): number {
+export const noiseCost = (iso: number, usableIso: number): number =>
+  noiseCostAt(Math.log2((4 * iso) / usableIso));
+
+/** @param n stops of ISO past two below the usable one: log2(4·S/usable) */
+export function noiseCostAt(n: number): number {
   const { cleanFrom, cleanTo, usableTo, clean, usable, past } = exposureCosts.noise;
-  const n = Math.log2((4 * iso) / usableIso);
   return (
     clean * between(n, cleanFrom, cleanTo) +
     usable * between(n, cleanTo, usableTo) +
@@ -63,12 +66,19 @@ export const diffractionCost = (apertureN: number, capN: number): number =>
   stopsPast(apertureN, capN) * exposureCosts.diffraction;
 
 export function cornersCost(equivalentFocalLengthMm: number, stops: number): number {
-  const { to, near, past, most } = exposureCosts.corners;
+  const { most } = exposureCosts.corners;
   if (stops < 0.01) return 0;
   const { darker, lighter } = variableDensityCornerStops(equivalentFocalLengthMm, stops);
   const told = crossesInCorners(equivalentFocalLengthMm, stops)
     ? most
     : Math.min(most, Math.max(darker, lighter));
+  return cornersCostOf(told);
+}
+
+/** @param changeStops the larger change of either pair of corners */
+export function cornersCostOf(changeStops: number): number {
+  const { to, near, past, most } = exposureCosts.corners;
+  const told = Math.min(most, changeStops);
   return near * Math.min(to, told) + past * Math.max(0, told - to);
 }
 

@@ -1,5 +1,7 @@
 import { apertureSteps } from '../relations/exposure/aperture-steps';
 import { flickerLeftPercent } from '../relations/exposure/flicker';
+import { closeUpFactor, isoNeeded } from '../relations/exposure/exposure';
+import { shutterSteps } from '../relations/exposure/shutter';
 import {
   blurCost,
   cornersCost,
@@ -8,25 +10,20 @@ import {
   exposureCosts,
   flickerCost,
   noiseCost,
+  noiseCostAt,
   shutterCost
 } from './costs';
 
-/** Shutter speeds cameras offer, as the denominators they are marked by. */
-const SHUTTER_MARKS = [
-  24, 25, 30, 40, 48, 50, 60, 80, 96, 100, 120, 125, 160, 200, 240, 250, 320, 400, 480, 500, 640,
-  800, 1000, 1250, 1600, 2000, 2500, 3200, 4000, 5000, 6400, 8000
-] as const;
 /** What a camera may still be set to: past these the picture is lost. */
 const BLOCKS = { overStops: 1, timesHighest: 2, timesUsable: 8 } as const;
 const EQUAL = 1e-9;
 
 export interface DensityFilter {
-  /** The line it was chosen by; none for an example. */
-  lineId?: string;
   stopsMin: number;
   /** The same as the least for one of fixed density. */
   stopsMax: number;
   castMired?: number;
+  massG?: number;
 }
 
 /** All that one angle and one end of its light say about exposure. */
@@ -57,8 +54,8 @@ export interface ExposureTask {
   /** Share of the light the lens passes, and its magnification; 1 and 0 unless known. */
   transmission?: number;
   magnification?: number;
-  /** Set by hand: the only candidate. */
-  set?: { apertureN?: number; shutterS?: number; iso?: number };
+  /** Set by hand: the only candidate. A filter that is on stays on, if any of the list screws on. */
+  set?: { apertureN?: number; shutterS?: number; filter?: boolean };
 }
 
 export interface ExposureCosts {
@@ -86,9 +83,26 @@ export interface ExposurePlan {
   lx: number;
   /** Stops over (above 0) or under what the picture needs. */
   offStops: number;
+  /** Flicker left in the picture, by the share of the light that pulses. */
+  flickerPercent: number;
+  /** ISO the same picture would need at half the frame time: what a longer shutter saves. */
+  isoAtHalfFrame: number;
   cost: number;
   costs: ExposureCosts;
+  sizes: FindingSizes;
   blocks: boolean;
+}
+
+/** The costs by what they are told as: each is the size of one finding, in stops. */
+export interface FindingSizes {
+  /** Noise past what is clean, smear that light would save, underexposure. */
+  tooDark: number;
+  /** A shutter too short, apertures too small, darkened corners, overexposure. */
+  tooBright: number;
+  depth: number;
+  blur: number;
+  cast: number;
+  flicker: number;
 }
 
 /** Marked values between two ends, the ends included. */
@@ -100,153 +114,430 @@ const withEnds = (low: number, high: number, marks: readonly number[]): number[]
 
 const clamp = (value: number, low: number, high: number) => Math.min(high, Math.max(low, value));
 
-function aperturesOf({ set, apertureWidestN, apertureSmallestN }: ExposureTask): number[] {
-  return set?.apertureN === undefined
-    ? withEnds(apertureWidestN, apertureSmallestN, apertureSteps)
-    : [clamp(set.apertureN, apertureWidestN, apertureSmallestN)];
+/** An aperture with what it costs by itself, and the ISO it needs in one lux for one second. */
+interface Aperture {
+  n: number;
+  isoAtOne: number;
+  /** The same as a power of two. */
+  isoStops: number;
+  depth: number;
+  blur: number;
+  diffraction: number;
+  cost: number;
 }
 
-function shuttersOf({ set, shutterShortestS, fps }: ExposureTask): number[] {
+/** A shutter time with what it costs by itself, and what of a lamp that pulses wholly it leaves. */
+interface Shutter {
+  s: number;
+  /** The same as a power of two. */
+  stops: number;
+  flickerPercent: number;
+  shorter: number;
+  longer: number;
+  cost: number;
+}
+
+const byCost = (one: { cost: number }, other: { cost: number }) => one.cost - other.cost;
+
+function aperturesOf(task: ExposureTask): Aperture[] {
+  const { set, apertureWidestN, apertureSmallestN, depthN, blurN, blurFirst } = task;
+  const { transmission = 1, magnification = 0 } = task;
+  const marks =
+    set?.apertureN === undefined
+      ? withEnds(apertureWidestN, apertureSmallestN, apertureSteps)
+      : [clamp(set.apertureN, apertureWidestN, apertureSmallestN)];
+  return marks
+    .map((n): Aperture => {
+      const depth = depthN === undefined ? 0 : depthCost(n, depthN, blurFirst);
+      const blur = blurN === undefined ? 0 : blurCost(n, blurN, blurFirst);
+      const diffraction = diffractionCost(n, task.diffractionCapN);
+      const isoAtOne = (isoNeeded(n, 1, 1) * closeUpFactor(magnification)) / transmission;
+      return {
+        n,
+        isoAtOne,
+        isoStops: Math.log2(isoAtOne),
+        depth,
+        blur,
+        diffraction,
+        cost: depth + blur + diffraction
+      };
+    })
+    .sort(byCost);
+}
+
+/** Shutter times depend on little, so the few lists there are get remembered. */
+const shutterLists = new Map<string, readonly Shutter[]>();
+const MOST_SHUTTER_LISTS = 200;
+
+function shuttersOf(task: ExposureTask): readonly Shutter[] {
+  const key = `${task.fps} ${task.shutterShortestS} ${task.mainsHz} ${task.set?.shutterS}`;
+  let list = shutterLists.get(key);
+  if (!list) {
+    if (shutterLists.size >= MOST_SHUTTER_LISTS) shutterLists.clear();
+    shutterLists.set(key, (list = findShutters(task)));
+  }
+  return list;
+}
+
+function findShutters({ set, shutterShortestS, fps, mainsHz }: ExposureTask): Shutter[] {
   const longest = 1 / fps;
-  return set?.shutterS === undefined
-    ? withEnds(
-        shutterShortestS,
-        longest,
-        SHUTTER_MARKS.map((mark) => 1 / mark)
-      )
-    : [clamp(set.shutterS, shutterShortestS, longest)];
+  const marks =
+    set?.shutterS === undefined
+      ? withEnds(
+          shutterShortestS,
+          longest,
+          shutterSteps.map((step) => 1 / step)
+        )
+      : [clamp(set.shutterS, shutterShortestS, longest)];
+  return marks
+    .map((s): Shutter => {
+      const { shorter, longer } = shutterCost(s, fps);
+      const flickerPercent = flickerLeftPercent(s, mainsHz);
+      return { s, stops: Math.log2(s), flickerPercent, shorter, longer, cost: shorter + longer };
+    })
+    .sort(byCost);
 }
 
-/** Sensitivity a picture needs: S = 250·N²·(1 + m)²·2^d/(τ·t·E). */
-const isoNeeded = (
-  { transmission = 1, magnification = 0 }: ExposureTask,
-  apertureN: number,
-  shutterS: number,
+/** One way to set everything, and what it costs. */
+interface Candidate {
+  aperture: Aperture;
+  shutter: Shutter;
+  filter: DensityFilter | undefined;
+  densityStops: number;
+  lampShare: number;
+  lx: number;
+  iso: number;
+  offStops: number;
+  noise: number;
+  corners: number;
+  flickerPercent: number;
+  flicker: number;
+  wrong: number;
+  cost: number;
+  blocks: boolean;
+}
+
+function candidateOf(
+  task: ExposureTask,
+  aperture: Aperture,
+  shutter: Shutter,
+  filter: DensityFilter | undefined,
   densityStops: number,
-  lx: number
-): number =>
-  (250 * apertureN ** 2 * (1 + magnification) ** 2 * 2 ** densityStops) /
-  (transmission * shutterS * lx);
+  lampShare: number
+): Candidate {
+  const { placeLx, lampsLx, isoLowest, isoHighest, isoUsable, pulsing } = task;
+  const lamps = lampShare * lampsLx;
+  const lx = placeLx + lamps;
+  const needed = (aperture.isoAtOne * 2 ** densityStops) / (shutter.s * lx);
+  const iso = clamp(needed, isoLowest, isoHighest);
+  const offStops = iso === needed ? 0 : Math.log2(iso / needed);
+  const noise = noiseCost(iso, isoUsable);
+  const isVariable = filter !== undefined && filter.stopsMax > filter.stopsMin;
+  const corners = isVariable ? cornersCost(task.equivalentFocalLengthMm, densityStops) : 0;
+  const share = (pulsing.place * placeLx + pulsing.lamps * lamps) / lx;
+  const flickerPercent = shutter.flickerPercent * share;
+  const flicker = flickerCost(flickerPercent);
+  const wrong = exposureCosts.wrong * Math.abs(offStops);
+  return {
+    aperture,
+    shutter,
+    filter,
+    densityStops,
+    lampShare,
+    lx,
+    iso,
+    offStops,
+    noise,
+    corners,
+    flickerPercent,
+    flicker,
+    wrong,
+    cost: aperture.cost + shutter.cost + noise + corners + castCost(filter) + flicker + wrong,
+    blocks:
+      offStops > BLOCKS.overStops ||
+      needed > BLOCKS.timesHighest * isoHighest ||
+      needed > BLOCKS.timesUsable * isoUsable
+  };
+}
+
+/** What a filter's colour costs. */
+const castCost = (filter: DensityFilter | undefined): number =>
+  exposureCosts.castPerMired * (filter?.castMired ?? 0);
+
+/** A filter, or none, with what it costs however it is set: corners change least at its weakest. */
+interface FilterChoice {
+  filter: DensityFilter | undefined;
+  cost: number;
+}
+const noFilter: FilterChoice = { filter: undefined, cost: 0 };
+
+const filterChoices = ({ filters, set, equivalentFocalLengthMm }: ExposureTask): FilterChoice[] =>
+  [
+    ...(set?.filter === true && filters.length > 0 ? [] : [noFilter]),
+    ...filters.map((filter) => ({
+      filter,
+      cost:
+        castCost(filter) +
+        (filter.stopsMax > filter.stopsMin
+          ? cornersCost(equivalentFocalLengthMm, filter.stopsMin)
+          : 0)
+    }))
+  ].sort(byCost);
+
+/** Whether any candidate may keep within what blocks; where none can, the cheapest of them all is the plan. */
+function mayWork(
+  task: ExposureTask,
+  apertures: readonly Aperture[],
+  shutters: readonly Shutter[]
+): boolean {
+  let widest = Infinity;
+  let smallest = 0;
+  for (const { isoAtOne } of apertures) {
+    widest = Math.min(widest, isoAtOne);
+    smallest = Math.max(smallest, isoAtOne);
+  }
+  let shortest = Infinity;
+  let longest = 0;
+  for (const { s } of shutters) {
+    shortest = Math.min(shortest, s);
+    longest = Math.max(longest, s);
+  }
+  const least = widest / (longest * (task.placeLx + task.lampsLx));
+  const dimmest = task.placeLx > 0 ? task.placeLx : Number.MIN_VALUE;
+  const highest = (smallest * 2 ** mostDensity(task)) / (shortest * dimmest);
+  const { timesHighest, timesUsable, overStops } = BLOCKS;
+  return (
+    least <= Math.min(timesHighest * task.isoHighest, timesUsable * task.isoUsable) &&
+    highest >= task.isoLowest / 2 ** overStops
+  );
+}
+
+const mostDensity = ({ filters }: ExposureTask): number =>
+  filters.reduce((most, { stopsMax }) => Math.max(most, stopsMax), 0);
+
+/** The limits of a task as powers of two, for a bound that is asked of every pair of aperture and shutter. */
+interface LimitsInStops {
+  mostLight: number;
+  /** The least light that can reach the sensor: that of the place through the densest filter. */
+  leastLight: number;
+  lowest: number;
+  highest: number;
+  /** What two stops below the usable ISO is. */
+  clean: number;
+}
+
+const limitsOf = (task: ExposureTask): LimitsInStops => ({
+  mostLight: Math.log2(task.placeLx + task.lampsLx),
+  leastLight: Math.log2(task.placeLx) - mostDensity(task),
+  lowest: Math.log2(task.isoLowest),
+  highest: Math.log2(task.isoHighest),
+  clean: Math.log2(task.isoUsable / 4)
+});
+
+/** Noise and wrong exposure cost at least this with an aperture and a shutter, whatever filter and lamps do. */
+function leastOfLight(limits: LimitsInStops, { isoStops }: Aperture, { stops }: Shutter): number {
+  const { mostLight, leastLight, lowest, highest, clean } = limits;
+  const needed = isoStops - stops - mostLight;
+  const over = lowest - (isoStops - stops - leastLight);
+  const under = needed - highest;
+  return (
+    noiseCostAt(clamp(needed, lowest, highest) - clean) +
+    exposureCosts.wrong * (Math.max(0, over) + Math.max(0, under))
+  );
+}
 
 /**
  * The settings of one angle at one end of its light: of all candidates the one that does not block and costs
  * least. Equal within 10⁻⁹: the wider aperture, the shutter nearer half the frame time, the weaker filter,
  * the lower ISO.
  *
+ * Apertures and shutter times are tried from the cheapest by themselves; where those alone cost more than the
+ * best found, all that follow do too.
+ *
  * @returns undefined where there is no light at all, which blocks whatever is set
  */
 export function solveExposure(task: ExposureTask): ExposurePlan | undefined {
-  const lightMost = task.placeLx + task.lampsLx;
-  if (!(lightMost > 0)) return undefined;
-  let best: ExposurePlan | undefined;
-  const weigh = (
-    apertureN: number,
-    shutterS: number,
-    filter: DensityFilter | undefined,
-    densityStops: number,
-    lampShare: number
-  ): void => {
-    const plan = planOf(task, apertureN, shutterS, filter, densityStops, lampShare);
-    if (plan && (!best || isBetter(plan, best, task.fps))) best = plan;
-  };
+  if (!(task.placeLx + task.lampsLx > 0)) return undefined;
+  const apertures = aperturesOf(task);
   const shutters = shuttersOf(task);
-  for (const apertureN of aperturesOf(task))
-    for (const shutterS of shutters) {
-      // What aperture and shutter cost by themselves; nothing else makes it less.
-      if (best && !best.blocks && costOfBoth(task, apertureN, shutterS) > best.cost + EQUAL)
-        continue;
-      /** Light at which, through a density, the sensitivity needed is the lowest there is. */
-      const lxAtLowest = (densityStops: number) =>
-        isoNeeded(task, apertureN, shutterS, densityStops, 1) / task.isoLowest;
-      for (const filter of [undefined, ...task.filters]) {
-        const least = filter?.stopsMin ?? 0;
-        const most = filter?.stopsMax ?? 0;
-        const shares = task.lampsLx > 0 ? [0, 1] : [0];
-        for (const share of shares) {
-          const lx = task.placeLx + share * task.lampsLx;
-          if (!(lx > 0)) continue;
-          const atLowest = Math.log2(task.isoLowest / isoNeeded(task, apertureN, shutterS, 0, lx));
-          for (const density of new Set([least, most, clamp(atLowest, least, most)]))
-            weigh(apertureN, shutterS, filter, density, share);
+  const works = mayWork(task, apertures, shutters);
+  const filters = filterChoices(task);
+  const limits = limitsOf(task);
+  let best: Candidate | undefined;
+  const isTooDear = (cost: number): boolean =>
+    best !== undefined && !(best.blocks && works) && cost > best.cost + EQUAL;
+  for (const aperture of apertures) {
+    if (isTooDear(aperture.cost + shutters[0]!.cost)) break;
+    for (const shutter of shutters) {
+      const own = aperture.cost + shutter.cost;
+      if (isTooDear(own)) break;
+      const least = own + leastOfLight(limits, aperture, shutter);
+      for (const { filter, cost } of filters) {
+        if (isTooDear(least + cost)) break;
+        for (const [densityStops, lampShare] of waysToDim(task, aperture, shutter, filter)) {
+          const candidate = candidateOf(task, aperture, shutter, filter, densityStops, lampShare);
+          if (!best || isBetter(candidate, best, task.fps)) best = candidate;
         }
-        if (task.lampsLx > 0)
-          for (const density of new Set([least, most])) {
-            const share = (lxAtLowest(density) - task.placeLx) / task.lampsLx;
-            if (share > 0 && share < 1) weigh(apertureN, shutterS, filter, density, share);
-          }
       }
     }
-  return best;
+  }
+  return best && planOf(best, task);
 }
 
-function costOfBoth(task: ExposureTask, apertureN: number, shutterS: number): number {
-  const { shorter, longer } = shutterCost(shutterS, task.fps);
-  return (
-    shorter +
-    longer +
-    (task.depthN === undefined ? 0 : depthCost(apertureN, task.depthN, task.blurFirst)) +
-    (task.blurN === undefined ? 0 : blurCost(apertureN, task.blurN, task.blurFirst)) +
-    diffractionCost(apertureN, task.diffractionCapN)
-  );
-}
-
-function planOf(
+/**
+ * Density and share of one's own lamps that can be best for an aperture, a shutter and a filter: the ends of
+ * both, and where the ISO needed is the lowest there is.
+ */
+function waysToDim(
   task: ExposureTask,
-  apertureN: number,
-  shutterS: number,
-  filter: DensityFilter | undefined,
-  densityStops: number,
-  lampShare: number
-): ExposurePlan | undefined {
-  const lamps = lampShare * task.lampsLx;
-  const lx = task.placeLx + lamps;
-  if (!(lx > 0)) return undefined;
-  const needed = isoNeeded(task, apertureN, shutterS, densityStops, lx);
-  const iso = task.set?.iso ?? clamp(needed, task.isoLowest, task.isoHighest);
-  const offStops = Math.log2(iso / needed);
-  const { shorter, longer } = shutterCost(shutterS, task.fps);
-  const pulsing = (task.pulsing.place * task.placeLx + task.pulsing.lamps * lamps) / lx;
-  const isVariable = filter !== undefined && filter.stopsMax > filter.stopsMin;
-  const costs: ExposureCosts = {
-    noise: noiseCost(iso, task.isoUsable),
-    shorter,
-    longer,
-    depth: task.depthN === undefined ? 0 : depthCost(apertureN, task.depthN, task.blurFirst),
-    blur: task.blurN === undefined ? 0 : blurCost(apertureN, task.blurN, task.blurFirst),
-    diffraction: diffractionCost(apertureN, task.diffractionCapN),
-    corners: isVariable ? cornersCost(task.equivalentFocalLengthMm, densityStops) : 0,
-    cast: exposureCosts.castPerMired * (filter?.castMired ?? 0),
-    flicker: flickerCost(flickerLeftPercent(shutterS, task.mainsHz) * pulsing),
-    wrong: exposureCosts.wrong * Math.abs(offStops) * (Math.abs(offStops) > EQUAL ? 1 : 0)
-  };
-  const highest = task.set?.iso ?? task.isoHighest;
+  aperture: Aperture,
+  shutter: Shutter,
+  filter: DensityFilter | undefined
+): [densityStops: number, lampShare: number][] {
+  const { placeLx, lampsLx, isoLowest } = task;
+  const least = filter?.stopsMin ?? 0;
+  const most = filter?.stopsMax ?? 0;
+  const ways: [number, number][] = [];
+  for (let share = placeLx > 0 ? 0 : 1; share <= (lampsLx > 0 ? 1 : 0); share++) {
+    ways.push([least, share]);
+    if (most === least) continue;
+    ways.push([most, share]);
+    const lx = placeLx + share * lampsLx;
+    const atLowest = Math.log2((isoLowest * shutter.s * lx) / aperture.isoAtOne);
+    if (atLowest > least && atLowest < most) ways.push([atLowest, share]);
+  }
+  if (lampsLx > 0)
+    for (let density = least; ; density = most) {
+      /** Light in which, through this density, the lowest ISO is the one needed. */
+      const lx = (aperture.isoAtOne * 2 ** density) / (shutter.s * isoLowest);
+      const share = (lx - placeLx) / lampsLx;
+      if (share > 0 && share < 1) ways.push([density, share]);
+      if (density === most) break;
+    }
+  return ways;
+}
+
+/** Noise costs this where it only just is clean; up to here nobody speaks of it. */
+const CLEAN_COST =
+  exposureCosts.noise.clean * (exposureCosts.noise.cleanTo - exposureCosts.noise.cleanFrom);
+/** An aperture this near to the one a face needs, as a factor, was closed for the face: a third of a stop. */
+const FOR_THE_FACE = 2 ** (1 / 6);
+
+function sizesOf(
+  { costs, apertureN, offStops, isoAtHalfFrame }: Omit<ExposurePlan, 'sizes'>,
+  { depthN = 0, isoUsable }: ExposureTask
+): FindingSizes {
+  const forLight = isoAtHalfFrame > isoUsable;
+  const forFace = apertureN <= depthN * FOR_THE_FACE;
   return {
-    apertureN,
-    shutterS,
+    tooDark:
+      Math.max(0, costs.noise - CLEAN_COST) +
+      (forLight ? costs.longer : 0) +
+      (offStops < 0 ? costs.wrong : 0),
+    tooBright:
+      costs.shorter +
+      (forFace ? 0 : costs.diffraction) +
+      costs.corners +
+      (offStops > 0 ? costs.wrong : 0),
+    depth: costs.depth + (forFace ? costs.diffraction : 0),
+    blur: costs.blur,
+    cast: costs.cast,
+    flicker: costs.flicker + (forLight ? 0 : costs.longer)
+  };
+}
+
+function planOf(candidate: Candidate, task: ExposureTask): ExposurePlan {
+  const { aperture, shutter, filter, densityStops, lampShare, lx, iso, offStops } = candidate;
+  const { noise, corners, flicker, wrong, cost, blocks } = candidate;
+  const plan = {
+    apertureN: aperture.n,
+    shutterS: shutter.s,
     iso,
     filter,
     densityStops,
     lampShare,
     lx,
     offStops,
-    cost: Object.values(costs).reduce((sum: number, cost: number) => sum + cost, 0),
-    costs,
-    blocks:
-      offStops > BLOCKS.overStops ||
-      needed > BLOCKS.timesHighest * highest ||
-      needed > BLOCKS.timesUsable * task.isoUsable
+    flickerPercent: candidate.flickerPercent,
+    isoAtHalfFrame: iso * shutter.s * 2 * task.fps,
+    cost,
+    costs: {
+      noise,
+      shorter: shutter.shorter,
+      longer: shutter.longer,
+      depth: aperture.depth,
+      blur: aperture.blur,
+      diffraction: aperture.diffraction,
+      corners,
+      cast: castCost(filter),
+      flicker,
+      wrong
+    },
+    blocks
   };
+  return { ...plan, sizes: sizesOf(plan, task) };
 }
 
-function isBetter(one: ExposurePlan, other: ExposurePlan, fps: number): boolean {
+function isBetter(one: Candidate, other: Candidate, fps: number): boolean {
   if (one.blocks !== other.blocks) return other.blocks;
   if (Math.abs(one.cost - other.cost) > EQUAL) return one.cost < other.cost;
-  const offHalf = ({ shutterS }: ExposurePlan) => Math.abs(Math.log2(shutterS * 2 * fps));
+  const offHalf = ({ shutter }: Candidate) => Math.abs(Math.log2(shutter.s * 2 * fps));
   const order = [
-    one.apertureN - other.apertureN,
+    one.aperture.n - other.aperture.n,
     offHalf(one) - offHalf(other),
     one.densityStops - other.densityStops,
     one.iso - other.iso
   ];
   return (order.find((difference) => Math.abs(difference) > EQUAL) ?? 0) < 0;
+}
+
+/**
+ * What the two ends of the light cost together where aperture, shutter, filter and density stay as they are
+ * through the take, and only ISO and one's own lamps follow the light.
+ *
+ * @param enough a cost that need not be improved on
+ * @returns stops; the sum over both ends of the best pair, or of the first found that costs no more than `enough`
+ */
+export function solveSharedExposure(
+  dim: ExposureTask,
+  bright: ExposureTask,
+  enough: number
+): number {
+  const tasks = [dim, bright] as const;
+  const limits = [limitsOf(dim), limitsOf(bright)] as const;
+  const apertures = aperturesOf(dim);
+  const shutters = shuttersOf(dim);
+  const filters = filterChoices(dim);
+  let best = Infinity;
+  for (const aperture of apertures) {
+    if (2 * (aperture.cost + shutters[0]!.cost) > best) break;
+    for (const shutter of shutters) {
+      const own = 2 * (aperture.cost + shutter.cost);
+      if (own > best) break;
+      const light =
+        leastOfLight(limits[0], aperture, shutter) + leastOfLight(limits[1], aperture, shutter);
+      for (const { filter, cost: ofFilter } of filters) {
+        if (own + light + 2 * ofFilter > best) break;
+        const ways = tasks.map((task) => waysToDim(task, aperture, shutter, filter));
+        const tried = new Set<number>();
+        for (const [density] of [...ways[0]!, ...ways[1]!]) {
+          if (tried.has(density)) continue;
+          tried.add(density);
+          let cost = 0;
+          for (let end = 0; end < 2 && cost < best; end++) {
+            let least = Infinity;
+            for (const [, share] of ways[end]!)
+              least = Math.min(
+                least,
+                candidateOf(tasks[end]!, aperture, shutter, filter, density, share).cost
+              );
+            cost += least;
+          }
+          if (cost < best) best = cost;
+          if (best <= enough) return best;
+        }
+      }
+    }
+  }
+  return best;
 }

@@ -1,3 +1,4 @@
+import { activePlan } from '../model/active-plan';
 import { describe, expect, it } from 'vitest';
 import { calmKit, ownCopy, setRig, swap, walkOutside, without } from '../judge/tests/calm-kit';
 import type { GearItem, GearOf } from '../model/gear';
@@ -49,9 +50,10 @@ describe('what the support carries', () => {
     expect(figure(boomed, 'loadOnSupport')).toBeCloseTo(bare, 12);
   });
 
-  it('has a filter that fits, and none that does not', () => {
+  it('has a filter that is on, and none that stays in the bag or does not fit', () => {
     const threadMm = 62;
     const fits = made((p) => {
+      setRig(p, { filterLineId: 'own-filter' });
       ownCopy<GearOf<'lens'>>(p, lens, (gear) => (gear.filterThreadMm = threadMm));
       add(p, 'own-filter');
       ownCopy<GearOf<'filter'>>(p, 'pellamund-six-stops-67-mm', (gear) => {
@@ -61,6 +63,10 @@ describe('what the support carries', () => {
     });
     const bare = figure(calmKit(), 'loadOnSupport')!;
     expect(figure(fits, 'loadOnSupport')! - bare).toBeCloseTo(0.028, 12);
+    // Indoors nobody wants it: it stays in the bag.
+    const inBag = structuredClone(fits);
+    delete activePlan(inBag).rigs[0]!.filterLineId;
+    expect(figure(inBag, 'loadOnSupport')).toBeCloseTo(bare, 12);
     const loose = structuredClone(fits);
     (loose.ownGear.find(({ id }) => id === 'own-filter') as GearOf<'filter'>).threadMm = 49;
     expect(figure(loose, 'loadOnSupport')).toBeCloseTo(bare, 12);

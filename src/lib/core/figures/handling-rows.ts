@@ -20,7 +20,6 @@ export const partsOnHead = memoOn((rig: PlacedRig): readonly KitPart[] => {
   const lens = rig.lens && !rig.lens.builtIn ? rig.kit.byLine(rig.lens.lineId) : undefined;
   if (lens) parts.push(lens);
   if (rig.mic && (rig.micPlace === 'shoe' || rig.micPlace === 'side arm')) parts.push(rig.mic);
-  if (rig.filter && rig.filterFits) parts.push(rig.filter);
   for (const cage of rig.kit.of('cage')) parts.push(cage);
   return parts;
 });
@@ -68,14 +67,16 @@ function minutesFor(gear: GearItem, rig: PlacedRig): number {
       return setUpMinutes[gear.form];
     case 'head':
       return setUpMinutes.head;
-    case 'filter':
-      return setUpMinutes.filter;
     case 'recorder':
       return setUpMinutes.recorder;
     default:
       return 0;
   }
 }
+
+/** A small phone in the bare hand: one changes hands and goes on; an estimate. */
+const TIRELESS_MOMENT_NM = 1.5;
+const TIRELESS_SHARE = 3;
 
 /** What holds the picture still, worst to best. */
 export const steadyings = [
@@ -88,8 +89,8 @@ export const steadyings = [
 ] as const;
 
 export const handlingRows = {
-  loadOnSupport: {
-    name: 'load on the support',
+  loadBare: {
+    name: 'load on the support, without a filter',
     unit: 'kg',
     source: 'kit',
     asks: {
@@ -100,6 +101,14 @@ export const handlingRows = {
       of: (rig) => partsOnSupport(rig).find(({ gear }) => gear.massG === undefined)
     },
     read: (rig) => (rig.body && rig.support ? massKg(partsOnSupport(rig)) : null)
+  },
+  loadOnSupport: {
+    name: 'load on the support',
+    unit: 'kg',
+    from: ['loadBare', 'filterMass'],
+    whenAbsent: 0,
+    relation: 'body, lens and what rides with them + filter in use',
+    compute: (bare, filter) => bare! + filter!
   },
   payload: {
     name: 'payload of the support',
@@ -116,11 +125,19 @@ export const handlingRows = {
     relation: 'load ÷ payload, or the head’s share where that is more',
     compute: (load, rating, head) => Math.max(load! / rating!, head!)
   },
-  heldOut: {
-    name: 'weight held out by hand',
+  heldBare: {
+    name: 'weight held out by hand, without a filter',
     unit: 'kg',
     source: 'kit',
     read: (rig) => (rig.body && isHandheld(rig.angle) ? massKg(partsOnSupport(rig)) : null)
+  },
+  heldOut: {
+    name: 'weight held out by hand',
+    unit: 'kg',
+    from: ['heldBare', 'filterMass'],
+    whenAbsent: 0,
+    relation: 'body, lens and what rides with them + filter in use',
+    compute: (bare, filter) => bare! + filter!
   },
   heldReach: {
     name: 'reach of the grip',
@@ -141,6 +158,14 @@ export const handlingRows = {
     from: ['armMoment'],
     relation: '−1.5 + 2.1/F − 0.6/F² + 0.1/F³, F = (10 + moment)/50',
     compute: (moment) => holdMinutes(moment!)
+  },
+  holdShare: {
+    name: 'minutes an arm holds it against the longest take',
+    unit: '×',
+    from: ['holdMinutes', 'longestTake', 'armMoment'],
+    relation: 'minutes ÷ longest take; three times where the moment is too small to tire',
+    compute: (minutes, take, moment) =>
+      moment! <= TIRELESS_MOMENT_NM ? TIRELESS_SHARE : minutes! / take!
   },
   steadying: {
     name: 'what holds the picture still',
@@ -175,8 +200,8 @@ export const handlingRows = {
     read: ({ body, scene }) =>
       body && scene.roughWeather === true ? yesNo(body.gear.weatherCover) : null
   },
-  rigMass: {
-    name: 'weight of what this scene takes out',
+  rigMassBare: {
+    name: 'weight of what this scene takes out, without a filter',
     unit: 'kg',
     source: 'kit',
     asks: {
@@ -188,8 +213,16 @@ export const handlingRows = {
     },
     read: (rig) => (rig.body ? massKg(partsOfScene(rig)) : null)
   },
-  setUp: {
-    name: 'minutes to the first take, about',
+  rigMass: {
+    name: 'weight of what this scene takes out',
+    unit: 'kg',
+    from: ['rigMassBare', 'filterMass'],
+    whenAbsent: 0,
+    relation: 'parts of the scene + filter in use',
+    compute: (bare, filter) => bare! + filter!
+  },
+  setUpBare: {
+    name: 'minutes to the first take without a filter, about',
     unit: 'min',
     source: 'kit',
     read: (rig) => {
@@ -198,6 +231,14 @@ export const handlingRows = {
       for (const { gear } of partsOfScene(rig)) minutes += minutesFor(gear, rig);
       return minutes;
     }
+  },
+  setUp: {
+    name: 'minutes to the first take, about',
+    unit: 'min',
+    from: ['setUpBare', 'filterMass'],
+    whenAbsent: 0,
+    relation: 'parts of the scene + filter in use',
+    compute: (bare, filter) => bare! + (filter! > 0 ? setUpMinutes.filter : 0)
   },
   switches: {
     name: 'switches to remember',

@@ -36,10 +36,6 @@ describe('light, as the brief and the kit say it', () => {
       figure(project, id)!
     );
     expect(figure(project, 'lightNeeded')).toBeCloseTo((250 * n! ** 2) / (t! * (usable! / 4)), 6);
-    expect(figure(project, 'isoMargin')).toBeCloseTo(
-      Math.log2(usable! / figure(project, 'isoNeededDim')!),
-      9
-    );
   });
 
   it('is held by a shutter somebody has set, else by half the frame time', () => {

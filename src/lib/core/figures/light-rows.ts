@@ -1,12 +1,4 @@
-import {
-  illuminanceNeededLx,
-  isoNeeded,
-  neutralDensityStops,
-  highestUsableIso
-} from '../relations/exposure/exposure';
-import { flickerLeftPercent } from '../relations/exposure/flicker';
-import { shutterForRateS } from '../relations/exposure/shutter';
-import { variableDensityCornerStops } from '../relations/exposure/variable-density-corners';
+import { illuminanceNeededLx, highestUsableIso } from '../relations/exposure/exposure';
 import { keyToFill } from '../relations/lighting/key-to-fill';
 import { lampIlluminanceLx } from '../relations/lighting/lamp-illuminance';
 import { monitorContrast, screenReflectance } from '../relations/lighting/monitor-contrast';
@@ -40,22 +32,6 @@ export const lightRows = {
     unit: 's',
     source: 'setting',
     read: ({ overrides }) => overrides?.shutterS ?? null
-  },
-  shutter: {
-    name: 'shutter',
-    unit: 's',
-    from: ['fps', 'flickerMains', 'shutterSaid'],
-    whenAbsent: 0,
-    relation: '1/(2·fps) at the nearest step, from the flicker-safe steps first',
-    compute: (fps, mains, said) =>
-      said! > 0 ? said! : shutterForRateS(fps!, mains! > 0 ? mains! : undefined)
-  },
-  flickerLeft: {
-    name: 'flicker left in the picture',
-    unit: '%',
-    from: ['shutter', 'flickerMains'],
-    relation: '|sin πx/(πx)|, x = 2·f·t',
-    compute: (t, mains) => flickerLeftPercent(t!, mains!)
   },
   lightDim: {
     name: 'light of the place at its dimmest',
@@ -212,20 +188,6 @@ export const lightRows = {
     relation: '6400·(w·h of the area in use)/729, unless noted on the body',
     compute: (width, height, said) => (said! > 0 ? said! : highestUsableIso(width!, height!))
   },
-  isoNeededDim: {
-    name: 'ISO needed at the dim end',
-    unit: 'ISO',
-    from: ['lightAperture', 'shutter', 'faceDim'],
-    relation: '250·N²/(t·E)',
-    compute: (n, t, e) => isoNeeded(n!, t!, e!)
-  },
-  isoMargin: {
-    name: 'ISO margin at the dim end',
-    unit: 'stops',
-    from: ['highestUsableIso', 'isoNeededDim'],
-    relation: 'log2(usable ÷ needed)',
-    compute: (usable, needed) => Math.log2(usable! / needed!)
-  },
   lightNeeded: {
     name: 'light a clean picture needs',
     unit: 'lx',
@@ -233,63 +195,12 @@ export const lightRows = {
     relation: '250·N²/(t·S), two stops below the highest usable ISO of the body',
     compute: (n, t, usable) => illuminanceNeededLx(n!, t!, usable! / 2 ** CLEAN_STOPS_BELOW_USABLE)
   },
-  lightMargin: {
-    name: 'light past what a clean picture needs',
-    unit: 'stops',
-    from: ['faceDim', 'lightNeeded'],
-    relation: 'log2(light ÷ light needed)',
-    compute: (have, need) => Math.log2(have! / need!)
-  },
-  // Lamps of one's own are turned down when they are too much; only the place's light has to be borne.
-  densityNeeded: {
-    name: 'neutral density needed at the bright end of the place',
-    unit: 'stops',
-    from: ['lightAperture', 'shutter', 'lightBright', 'baseIso'],
-    relation: 'log2(E·t·S/(250·N²)), not below zero',
-    compute: (n, t, e, s) => neutralDensityStops(n!, t!, e!, s!)
-  },
   filterMost: {
     name: 'most the filter takes',
     unit: 'stops',
     source: 'filter',
     asks: { question: 'How many stops does % take at most?', between: [2, 10], field: 'stopsMax' },
     read: ({ filter, filterFits }) => (filter && filterFits ? filter.gear.stopsMax : null)
-  },
-  densityShort: {
-    name: 'neutral density missing',
-    unit: 'stops',
-    from: ['densityNeeded', 'filterMost'],
-    whenAbsent: 0,
-    relation: 'needed − most of the filter, not below zero',
-    compute: (need, most) => Math.max(0, need! - most!)
-  },
-  filterVaries: {
-    name: 'the filter is a variable one',
-    unit: 'yes/no',
-    source: 'filter',
-    read: ({ filter, filterFits }) =>
-      filter && filterFits && filter.gear.form === 'variable density' ? 1 : null
-  },
-  cornerChange: {
-    name: 'corners darker than the middle through the filter',
-    unit: 'stops',
-    from: ['equivalentFocalLength', 'densityNeeded', 'filterVaries'],
-    relation: 'log2(cos²(θ + δ)/cos²θ), δ = 2·atan(1/cos α′) − 90°',
-    compute: (f, stops) =>
-      stops! < LEAST_SET_STOPS
-        ? 0
-        : variableDensityCornerStops(f!, Math.min(stops!, MOST_SET_STOPS)).darker
-  },
-  filterCast: {
-    name: 'colour cast of the filter',
-    unit: 'mired',
-    source: 'filter',
-    asks: {
-      question: 'Does % colour the picture, and by how many mired?',
-      between: [0, 45],
-      field: 'castMired'
-    },
-    read: ({ filter, filterFits }) => (filter && filterFits ? filter.gear.castMired : null)
   },
   screenWhite: {
     name: 'white of the monitor',
@@ -318,10 +229,6 @@ export const lightRows = {
     compute: (white, lx, share) => monitorContrast(white!, lx!, share!)
   }
 } satisfies FigureRows;
-
-/** A variable filter is not set weaker than this, nor crossed further than that. */
-const LEAST_SET_STOPS = 0.01;
-const MOST_SET_STOPS = 12;
 
 function brightToDark(place?: number, lamp?: number, window?: number, fill?: number): number {
   const ratio =

@@ -19,7 +19,8 @@ const cell = (text: string) => text.replace(/\|/g, '\\|');
 
 /** One row of the document: the figure, its unit, and the relation or who states it. */
 function rowText(id: string, row: FigureRow): string {
-  const unit = row.unit === 'word' ? `one of: ${(row.words ?? []).join(', ')}` : row.unit;
+  const unit =
+    row.unit !== 'word' ? row.unit : row.words ? `one of: ${row.words.join(', ')}` : 'words';
   const made = isLeaf(row) ? sourceWords[row.source] : cell(row.relation);
   const from = isLeaf(row) ? '' : row.from.map((one) => `\`${one}\``).join(', ');
   return `| \`${id}\` | ${cell(row.name)} | ${cell(unit)} | ${made} | ${from} |`;

@@ -78,7 +78,7 @@ describe('the framing', () => {
     });
     expect(figure(said, 'focalLength')).toBe(35);
     // Its widest aperture slides from f/3.5 to f/5.6 along the way.
-    expect(figure(said, 'aperture')).toBeCloseTo(3.5 + (2.1 * 20) / 28, 9);
+    expect(figure(said, 'apertureWidest')).toBeCloseTo(3.5 + (2.1 * 20) / 28, 9);
     const beyond = made((p) => {
       swap(p, lens, 'orrowby-15-43-f-3-5-5-6');
       setRig(p, { focalLengthMm: 90 });
@@ -117,10 +117,10 @@ describe('what is sharp', () => {
     expect(state(calmKit(), 'apertureForFace')).toBe(absent);
     const face = made((p) => (scene(p).wantsFaceSharp = true));
     expect(figure(face, 'apertureForFace')).toBeGreaterThan(0);
-    expect(figure(face, 'faceFocusMargin')).toBeCloseTo(
-      2 * Math.log2(1.5 / figure(face, 'apertureForFace')!),
-      9
-    );
+    expect(figure(face, 'apertureForSharp')).toBe(figure(face, 'apertureForFace'));
+    // There is light enough to close down for it, to the next mark.
+    expect(figure(face, 'aperture')).toBe(4);
+    expect(figure(face, 'depthShort')).toBe(0);
     const hands = made((p) => {
       scene(p).wantsFaceSharp = true;
       angle(p).framing = 'hands';
@@ -142,17 +142,21 @@ describe('what is sharp', () => {
 
 describe('the background', () => {
   it('is as soft as f²/N·|D − d|/(D·(d − f)) of the long side', () => {
-    const project = made((p) => Object.assign(angle(p), { distanceM: 1, backgroundM: 2 }));
+    const project = made((p) => {
+      Object.assign(angle(p), { distanceM: 1, backgroundM: 2 });
+      setRig(p, { apertureN: 1.5 });
+    });
     const [f, n, d, plane] = [24, 1.5, 1000, 3000];
     const percent = (100 * ((f * f) / n) * (plane - d)) / (plane * (d - f)) / WIDE;
     expect(figure(project, 'backgroundDistance')).toBe(3);
     expect(figure(project, 'backgroundBlur')).toBeCloseTo(percent, 9);
-    expect(state(project, 'blurShare')).toBe(absent);
+    expect(state(project, 'apertureForBlur')).toBe(absent);
     const wanted = made((p) => {
       Object.assign(angle(p), { distanceM: 1, backgroundM: 2 });
       scene(p).wantsBlurPercent = 1;
     });
-    expect(figure(wanted, 'blurShare')).toBeCloseTo(percent, 9);
+    expect(figure(wanted, 'apertureForBlur')).toBeCloseTo(1.5 * percent, 9);
+    expect(figure(wanted, 'aperture')).toBeLessThanOrEqual(1.5 * percent + 1e-9);
   });
 
   it('without end is as soft as it gets', () => {
@@ -222,12 +226,10 @@ describe('walking', () => {
     expect(state(calmKit(), 'walkingBlur')).toBe(absent);
     const walked = made((p) => walkOutside(p));
     expect(figure(walked, 'walking')).toBe(1);
-    const slow = made((p) => {
-      walkOutside(p);
-      setRig(p, { shutterS: 1 / 25 });
-    });
-    expect(figure(slow, 'walkingBlur')! / figure(walked, 'walkingBlur')!).toBeCloseTo(
-      0.04 / figure(walked, 'shutter')!,
+    // 5°/s for half the frame time, over pixels of 23.5 mm ÷ 1920.
+    const radians = ((5 * Math.PI) / 180) * (1 / 50);
+    expect(figure(walked, 'walkingBlur')).toBeCloseTo(
+      (radians * figure(walked, 'focalLength')!) / (WIDE / 1920),
       6
     );
   });

@@ -135,12 +135,6 @@ export const opticsRows = {
     source: 'setting',
     read: ({ focalLengthMm }) => focalLengthMm ?? null
   },
-  aperture: {
-    name: 'aperture',
-    unit: 'f/',
-    source: 'setting',
-    read: ({ apertureN }) => apertureN ?? null
-  },
   equivalentFocalLength: {
     name: 'equivalent focal length on full frame',
     unit: 'mm',
@@ -268,13 +262,6 @@ export const opticsRows = {
     relation: 'f²·|D − d|/(c·D·(d − f)), nose at d − 0.04 m and ears at d + 0.10 m',
     compute: (f, d, c) => apertureForFaceN(f!, d!, c!)
   },
-  faceFocusMargin: {
-    name: 'depth in focus past nose and ears',
-    unit: 'stops',
-    from: ['aperture', 'apertureForFace'],
-    relation: '2·log2(N/N needed)',
-    compute: (have, need) => 2 * Math.log2(have! / need!)
-  },
   rowDepth: {
     name: 'nearest face of a row to the farthest',
     unit: 'm',
@@ -294,13 +281,6 @@ export const opticsRows = {
     from: ['subjectDistance', 'rowDepth', 'focalLength', 'circleOfConfusion'],
     relation: 'f²(F − n)/(c(2nF − f(n + F)))',
     compute: (n, depth, f, c) => focusForRow(f!, n!, n! + depth!, c!).apertureN
-  },
-  rowFocusMargin: {
-    name: 'depth in focus past the row',
-    unit: 'stops',
-    from: ['aperture', 'apertureForRow'],
-    relation: '2·log2(N/N needed)',
-    compute: (have, need) => 2 * Math.log2(have! / need!)
   },
   edgeFace: {
     name: 'outermost face off the axis',
@@ -338,13 +318,6 @@ export const opticsRows = {
     unit: '%',
     source: 'brief',
     read: ({ scene }) => (scene.wantsBlurPercent > 0 ? scene.wantsBlurPercent : null)
-  },
-  blurShare: {
-    name: 'blur against what is wanted',
-    unit: '×',
-    from: ['backgroundBlur', 'blurWanted'],
-    relation: 'blur ÷ blur wanted',
-    compute: (have, want) => have! / want!
   },
   faceInPicture: {
     name: 'a face is filmed',
@@ -387,9 +360,10 @@ export const opticsRows = {
   walkingBlur: {
     name: 'smear of a turning camera',
     unit: 'px',
-    from: ['shutter', 'focalLength', 'areaWidth', 'pixelsAcross', 'walking'],
-    relation: 'ω·t·f ÷ pixel pitch',
-    compute: (t, f, width, pixels) => walkingBlurPx(WALKING_TURN_DEG_PER_S, t!, f!, width!, pixels!)
+    from: ['fps', 'focalLength', 'areaWidth', 'pixelsAcross', 'walking'],
+    relation: 'ω·t·f ÷ pixel pitch, t = 1/(2·fps)',
+    compute: (fps, f, width, pixels) =>
+      walkingBlurPx(WALKING_TURN_DEG_PER_S, 1 / (2 * fps!), f!, width!, pixels!)
   },
   seesSelf: {
     name: 'you can see yourself',

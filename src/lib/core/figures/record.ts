@@ -1,6 +1,7 @@
 import { RelationError } from '../relations/argument';
 import type { PlacedRig } from '../rigs/placed-rig';
-import { type DerivedRow, isLeaf, type LeafRow } from './rows';
+import type { SolvedExposure } from '../exposure/solved-exposure';
+import { type DerivedRow, isLeaf, type LeafRow, type PlannedRow, type SolvedRow } from './rows';
 import { type FigureId, figureIndex, figureOrder, figureTable } from './table';
 
 /** How a figure stands: a number, a number nobody has stated, or nothing it could be stated of. */
@@ -26,8 +27,14 @@ class Values {
 
   constructor(
     readonly values: number[] = noValues.slice(),
-    readonly states: number[] = allAbsent.slice()
+    readonly states: number[] = allAbsent.slice(),
+    /** Exposure plans of the dim and the bright end of the light, once their figures are known. */
+    readonly exposures: Exposures = { dim: undefined, bright: undefined }
   ) {}
+}
+export interface Exposures {
+  dim: SolvedExposure | undefined;
+  bright: SolvedExposure | undefined;
 }
 export type FigureRecord = Values & Figures;
 export const FigureRecord = Values as new (
@@ -50,6 +57,10 @@ interface Step {
   inputs: readonly number[];
   /** What an absent input counts as; NaN where it makes the figure absent. */
   whenAbsent: number;
+  /** Inputs that must be there all the same, counted from the first. */
+  mustBeThere: number;
+  solved: SolvedRow | undefined;
+  ofPlans: PlannedRow['ofPlans'] | undefined;
 }
 
 const refusesToCompute = (): number => NaN;
@@ -57,14 +68,45 @@ const refusesToCompute = (): number => NaN;
 /** How each figure is come by, in the order of computing. */
 export const steps: readonly Step[] = figureOrder.map((id) => {
   const row = figureTable[id];
-  return isLeaf(row)
-    ? { read: row.read, compute: refusesToCompute, inputs: [], whenAbsent: NaN }
-    : {
-        read: undefined,
-        compute: row.compute,
-        inputs: row.from.map((from) => figureIndex[from as FigureId]),
-        whenAbsent: row.whenAbsent ?? NaN
-      };
+  const nothing = { solved: undefined, ofPlans: undefined };
+  if (isLeaf(row))
+    return {
+      read: row.read,
+      compute: refusesToCompute,
+      inputs: [],
+      whenAbsent: NaN,
+      mustBeThere: 1,
+      ...nothing
+    };
+  const inputs = row.from.map((from) => figureIndex[from as FigureId]);
+  if ('solve' in row)
+    return {
+      read: undefined,
+      compute: refusesToCompute,
+      inputs,
+      whenAbsent: 0,
+      mustBeThere: row.mustBeThere,
+      solved: row,
+      ofPlans: undefined
+    };
+  if ('ofPlans' in row)
+    return {
+      read: undefined,
+      compute: refusesToCompute,
+      inputs,
+      whenAbsent: NaN,
+      mustBeThere: inputs.length,
+      solved: undefined,
+      ofPlans: row.ofPlans
+    };
+  return {
+    read: undefined,
+    compute: row.compute,
+    inputs,
+    whenAbsent: row.whenAbsent ?? NaN,
+    mustBeThere: 1,
+    ...nothing
+  };
 });
 
 /** Places of the leaves, and of what is computed, each in the order of the table. */
@@ -135,28 +177,30 @@ function readLeaf(at: number, read: LeafRow['read'], rig: PlacedRig, record: Fig
   }
 }
 
-const scratch: number[] = [0.5, 0.5, 0.5, 0.5, 0.5, 0.5, 0.5, 0.5, 0.5, 0.5];
+/** Begun with a fraction, so that the engine keeps it as doubles. */
+const scratch: number[] = [0.5];
 
-function derive(at: number, { compute, inputs, whenAbsent }: Step, record: FigureRecord): void {
+function derive(at: number, step: Step, record: FigureRecord): void {
+  const { inputs, whenAbsent, mustBeThere } = step;
   const { values, states } = record;
-  const first = inputs[0]!;
-  // The first input is what the figure is of; only the others may be stood in for.
-  let state = states[first]!;
-  if (state === absent) return;
-  scratch[0] = values[first]!;
-  for (let i = 1; i < inputs.length; i++) {
+  let state = known;
+  for (let i = 0; i < inputs.length; i++) {
     const input = inputs[i]!;
     const inputState = states[input]!;
     if (inputState === known) scratch[i] = values[input]!;
-    else if (inputState === absent && !Number.isNaN(whenAbsent)) scratch[i] = whenAbsent;
-    else if (inputState > state) state = inputState;
+    else if (inputState === absent) {
+      // The first input is what the figure is of; only the others may be stood in for.
+      if (i === 0 && mustBeThere === 1) return;
+      if (i < mustBeThere || Number.isNaN(whenAbsent)) state = absent;
+      else scratch[i] = whenAbsent;
+    } else if (inputState > state) state = inputState;
   }
   if (state !== known) {
     states[at] = state;
     return;
   }
   try {
-    const value = computeFrom(compute, inputs.length);
+    const value = valueOf(step, record);
     if (Number.isNaN(value))
       throw new RelationError(figureOrder[at]!, value, 'must come out as a number');
     states[at] = known;
@@ -164,6 +208,17 @@ function derive(at: number, { compute, inputs, whenAbsent }: Step, record: Figur
   } catch (error) {
     refuse(at, record, error);
   }
+}
+
+function valueOf({ solved, ofPlans, compute, inputs }: Step, { exposures }: FigureRecord): number {
+  if (solved) {
+    scratch.length = inputs.length;
+    const exposure = solved.solve(scratch);
+    exposures[solved.end] = exposure;
+    return exposure.plan.cost;
+  }
+  if (ofPlans) return ofPlans(exposures.dim!, exposures.bright!);
+  return computeFrom(compute, inputs.length);
 }
 
 /** The relation on the scratch inputs; spelt out, for spreading an array costs more than most relations. */

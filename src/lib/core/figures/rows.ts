@@ -1,3 +1,4 @@
+import type { SolvedExposure } from '../exposure/solved-exposure';
 import type { StatedUnit } from '../model/stated';
 import type { KitPart } from '../rigs/kit';
 import type { PlacedRig } from '../rigs/placed-rig';
@@ -24,6 +25,8 @@ interface RowBase {
   unit: FigureUnit;
   /** For unit `word`: what the numbers stand for. */
   words?: readonly string[];
+  /** The same where they are no closed list. */
+  wordOf?: (value: number) => string;
 }
 
 /** A figure somebody states. `undefined` is unknown; `null` means there is nothing to state it of. */
@@ -59,7 +62,28 @@ export interface DerivedRow extends RowBase {
   compute: (...inputs: number[]) => number;
 }
 
-export type FigureRow = LeafRow | DerivedRow;
+/** The ends of the light an exposure plan is solved for, apart. */
+export type LightEnd = 'dim' | 'bright';
+
+/** The exposure plan of one end of the light: its figure is what it costs, and the plan itself is kept beside it. */
+export interface SolvedRow extends RowBase {
+  from: readonly string[];
+  relation: string;
+  /** Inputs that must be there, counted from the first; an absent one of the others counts as 0. */
+  mustBeThere: number;
+  end: LightEnd;
+  solve: (inputs: readonly number[]) => SolvedExposure;
+}
+
+/** A figure read off the exposure plans; those it reads are among what it is computed from. */
+export interface PlannedRow extends RowBase {
+  from: readonly string[];
+  relation: string;
+  ofPlans: (dim: SolvedExposure, bright: SolvedExposure) => number;
+}
+
+export type ComputedRow = DerivedRow | SolvedRow | PlannedRow;
+export type FigureRow = LeafRow | ComputedRow;
 export type FigureRows = Record<string, FigureRow>;
 
 export function isLeaf(row: FigureRow): row is LeafRow {

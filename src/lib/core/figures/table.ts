@@ -1,5 +1,6 @@
 import { awayRows } from './away-rows';
 import { enduranceRows } from './endurance-rows';
+import { exposureRows } from './exposure-rows';
 import { handlingRows } from './handling-rows';
 import { headRows } from './head-rows';
 import { heatRows } from './heat-rows';
@@ -12,6 +13,7 @@ import { stabilityRows } from './stability-rows';
 const rows = {
   ...opticsRows,
   ...lightRows,
+  ...exposureRows,
   ...soundRows,
   ...enduranceRows,
   ...heatRows,

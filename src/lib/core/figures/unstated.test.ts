@@ -45,8 +45,11 @@ const worlds: Project[] = [
     walkOutside(project);
     activePlan(project).lines.push(...all('filter'), ...all('step-up ring'));
   }),
-  fullBag((project) => {
+  fullBag((project, scene) => {
     walkOutside(project);
+    // In full sun with a soft background asked for, how much the filter takes decides.
+    Object.assign(scene, { lightSource: 'sky', lightDimLx: 100_000, lightBrightLx: 100_000 });
+    scene.wantsBlurPercent = 1;
     activePlan(project).lines.push(line(catalogue.ofKind('filter').find(isFixed)!.id));
     activePlan(project).lines.push(...all('step-up ring'));
   }),

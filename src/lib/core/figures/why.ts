@@ -27,7 +27,7 @@ export function whyOf(record: FigureRecord, id: FigureId): Why {
     name: row.name,
     unit: row.unit,
     value,
-    word: row.words && value !== undefined ? row.words[value] : undefined,
+    word: value === undefined ? undefined : (row.wordOf?.(value) ?? row.words?.[value]),
     state: state === known ? 'known' : state === absent ? 'absent' : 'unknown',
     relation: isLeaf(row) ? undefined : row.relation,
     source: isLeaf(row) ? row.source : undefined,

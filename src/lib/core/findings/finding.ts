@@ -90,6 +90,8 @@ interface RowBase {
   family: Family;
   /** What the code is about, in a few words, for the documents. */
   about: string;
+  /** Another cause than the one a curve of merit tells for this code: it costs its axis by itself. */
+  ownCause?: true;
 }
 
 interface AngleRowBase extends RowBase {

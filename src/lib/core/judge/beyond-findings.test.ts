@@ -78,16 +78,22 @@ describe('settings', () => {
 
   it('follow the mains: 25 frames and 1/50 s under 50 Hz, with the school that would differ', () => {
     const lesson = of('loom-lesson');
-    expect(lesson.get('Frames a second')!.set).toBe('25 fps');
+    expect(lesson.get('Frame rate')!.set).toBe('25 fps');
     expect(lesson.get('Shutter')!.set).toBe('1/50 s');
-    expect(lesson.get('Frames a second')!.others).toMatch(/One rate everywhere/);
+    expect(lesson.get('Frame rate')!.others).toMatch(/One rate everywhere/);
     expect(lesson.get('White balance')!.set).toMatch(/^fixed/);
     expect(lesson.get('White balance')!.others).toMatch(/^Automatic/);
   });
 
-  it('say what filter the sun wants when none fits, and open wide where light is wanted', () => {
-    expect(of('marsh-path').get('Neutral density')!.set).toBe('8.4 stops are needed, none is on');
-    expect(of('marsh-path').get('Aperture')!.others).toMatch(/One stop down/);
+  it('say what filter the sun wants when none fits, and what to turn when the light changes', () => {
+    const path = of('marsh-path');
+    expect(path.get('Neutral density (ND)')).toMatchObject({
+      set: 'off',
+      why: 'No filter that fits helps here; 2.3 stops would keep natural motion.'
+    });
+    expect(path.get('Aperture')!.set).toBe('f/9 at the dimmest, f/13 at the brightest');
+    expect(path.get('Shutter')!.set).toBe('1/50 s at the dimmest, 1/240 s at the brightest');
+    expect(of('loom-lesson').get('Aperture')!.others).toMatch(/One stop down/);
   });
 
   it('each have a why, and name every angle of the demo', () => {
@@ -104,7 +110,7 @@ describe('settings', () => {
 
 describe('verdicts', () => {
   it('under six schools are the kit weighed six ways', () => {
-    const verdicts = verdictsUnderSchools(project, judgement);
+    const verdicts = verdictsUnderSchools(project, activePlan(project), catalogue, judgement);
     expect(verdicts.map(({ school }) => school)).toEqual(Object.keys(schools));
     for (const { school, merit } of verdicts)
       expect(merit.onceSettledHundredths, school).toBe(

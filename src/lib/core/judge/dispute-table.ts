@@ -1,3 +1,5 @@
+import { figureOf } from '../figures/record';
+import { STEADY_FPS } from '../relations/exposure/flicker';
 import type { Act } from '../acts/act';
 import { cheapestOf, newLine, swapFor } from '../findings/part-candidates';
 import type { GearKind, GearOf } from '../model/gear';
@@ -94,9 +96,8 @@ const setBasis = (context: DisputeContext, basis: PriceBasis): Act[] =>
       .map(({ line }): Act => ({ type: 'change line', lineId: line.id, patch: { basis } }))
   );
 
-const ratesInStep = { 50: [25, 50], 60: [30, 60] } as const;
 const inStep = ({ mainsHz }: Project, fps: number) =>
-  (ratesInStep[mainsHz] as readonly number[]).includes(fps);
+  fps === STEADY_FPS[mainsHz] || fps === 2 * STEADY_FPS[mainsHz];
 const isRoom = (scene: Scene) => scene.room !== undefined;
 const CROPS_LATER_PX = 3840;
 const SMALL_FILES_PX = 1920;
@@ -117,7 +118,7 @@ const facesFilmed = ({ judgement }: DisputeContext) =>
 const widest = ({ rig }: Judgement['angles'][number]) =>
   widestApertureN(rig.lens!, rig.focalLengthMm!);
 const isStoppedDown = (angle: Judgement['angles'][number]) =>
-  angle.rig.apertureN! > widest(angle) * STOPPED_DOWN;
+  (figureOf(angle.record, 'aperture') ?? 0) > widest(angle) * STOPPED_DOWN;
 
 const micsUsed = ({ judgement }: DisputeContext) =>
   judgement.angles.flatMap(({ rig }) => (rig.mic ? [rig.mic.gear] : []));
@@ -153,7 +154,7 @@ export const disputes = {
         ? changeScenes(project.scenes.filter(isRoom), ({ fps }) =>
             inStep(project, fps)
               ? undefined
-              : { fps: ratesInStep[project.mainsHz][fps > 40 ? 1 : 0] }
+              : { fps: STEADY_FPS[project.mainsHz] * (fps > 40 ? 2 : 1) }
           )
         : [...new Set(project.scenes.map(({ fps }) => fps))].flatMap((fps) =>
             changeScenes(project.scenes, (scene) => (scene.fps === fps ? undefined : { fps }))

@@ -1,17 +1,17 @@
 import { rangeOf } from '../money/price-range';
 import { figureWords } from '../figures/figure-words';
 import { absent, known } from '../figures/record';
-import { isLeaf } from '../figures/rows';
+import { isLeaf, type LightEnd } from '../figures/rows';
 import { figureIndex, figureOrder, figureTable } from '../figures/table';
 import { type AxisPart, type AxisScore, partsOfAxis } from '../merit/axis-scores';
 import { judgedAxes } from '../merit/scene-merit';
 import type { Plan } from '../model/plan';
 import type { Project } from '../model/project';
 import type { Shelf } from '../model/shelf';
+import type { AngleJudgement } from './incremental';
 import type { Judgement } from './judgement';
 import { closeJoints } from './close-joints';
 import { judgePlan } from './judge-plan';
-import { type ExposureOfAngle, exposureOfAngle } from './exposure-of-angle';
 import { questionsOf } from './questions';
 import { remediesFor } from './settle';
 import { settingsOf } from './settings';
@@ -71,7 +71,7 @@ export function evaluationOf(project: Project, plan: Plan, shelf: Shelf, judgeme
           const state = record.states[at];
           if (state === absent) return [];
           const row = figureTable[id];
-          const { unit, words } = row;
+          const { unit, words, wordOf } = row;
           // Why: the relation and its inputs, or who stated it.
           const why = isLeaf(row)
             ? { source: row.source }
@@ -82,9 +82,13 @@ export function evaluationOf(project: Project, plan: Plan, shelf: Shelf, judgeme
               id,
               state === known
                 ? {
-                    value: words ? (words[value] ?? value) : jsonNumber(value),
+                    value: wordOf
+                      ? wordOf(value)
+                      : words
+                        ? (words[value] ?? value)
+                        : jsonNumber(value),
                     unit,
-                    words: words ? undefined : figureWords(value, unit, project.units),
+                    words: words || wordOf ? undefined : figureWords(value, unit, project.units),
                     ...why
                   }
                 : {
@@ -141,35 +145,40 @@ export function evaluationOf(project: Project, plan: Plan, shelf: Shelf, judgeme
           ])
         )
       })),
-      underSchools: verdictsUnderSchools(project, judgement).map(({ school, merit: verdict }) => ({
-        school,
-        meritHundredths: verdict.meritHundredths,
-        onceSettledHundredths: verdict.onceSettledHundredths
-      }))
+      underSchools: verdictsUnderSchools(project, plan, shelf, judgement).map(
+        ({ school, merit: verdict }) => ({
+          school,
+          meritHundredths: verdict.meritHundredths,
+          onceSettledHundredths: verdict.onceSettledHundredths
+        })
+      )
     },
     questions: questionsOf(project, shelf, judgement)
   };
 }
 
 /** The exposure plan of both ends of the light as plain data; null where a figure it needs is unknown. */
-function exposureWords({ dim, bright }: ExposureOfAngle) {
-  const plain = (plan: ExposureOfAngle['dim']) =>
-    plan
-      ? {
-          apertureN: plan.apertureN,
-          shutterS: plan.shutterS,
-          iso: plan.iso,
-          filterLineId: plan.filter?.lineId,
-          densityStops: plan.densityStops,
-          lampShare: plan.lampShare,
-          illuminanceLx: plan.lx,
-          offStops: plan.offStops,
-          costStops: plan.cost,
-          costs: plan.costs,
-          blocks: plan.blocks
-        }
-      : null;
-  return { dim: plain(dim), bright: plain(bright) };
+function exposureWords({ record, rig }: AngleJudgement) {
+  const plain = (end: LightEnd) => {
+    const solved = record.exposures[end];
+    if (!solved) return null;
+    const { plan, task } = solved;
+    const at = plan.filter ? task.filters.indexOf(plan.filter) : -1;
+    return {
+      apertureN: plan.apertureN,
+      shutterS: plan.shutterS,
+      iso: plan.iso,
+      filterLineId: rig.densityFilters[at]?.line.id,
+      densityStops: plan.densityStops,
+      lampShare: plan.lampShare,
+      illuminanceLx: plan.lx,
+      offStops: plan.offStops,
+      costStops: plan.cost,
+      costs: plan.costs,
+      blocks: plan.blocks
+    };
+  };
+  return { dim: plain('dim'), bright: plain('bright') };
 }
 
 /** What an axis of a scene is made of: the figures of the angle that speaks for it. */
@@ -192,7 +201,7 @@ export function evaluate(project: Project, plan: Plan, shelf: Shelf) {
     ...evaluation,
     scenes: evaluation.scenes.map((scene, at) => ({
       ...scene,
-      exposure: exposureWords(exposureOfAngle(judgement.angles[at]!))
+      exposure: exposureWords(judgement.angles[at]!)
     })),
     findings: evaluation.findings.map((finding, at) => ({
       ...finding,

@@ -395,8 +395,7 @@ describe.each(edges)('$code: $fact', ({ code, about, set, at }) => {
 interface Sweep {
   fact: string;
   code: string;
-  figure:
-    'speechToNoise' | 'directToReverberant' | 'lightMargin' | 'keySoftness' | 'takePowerShare';
+  figure: 'speechToNoise' | 'directToReverberant' | 'tooDark' | 'keySoftness' | 'takePowerShare';
   values: readonly number[];
   set: (project: Project, value: number) => void;
   says: (figure: number) => Said;
@@ -427,13 +426,19 @@ const sweeps: readonly Sweep[] = [
     says: (db) => (db >= 12 ? 'nothing' : db >= 6 ? 'note' : 'warn')
   },
   {
-    fact: 'light is enough as long as there is no less than wanted',
+    fact: 'noise is silent while it is clean, and weakens from the usable ISO on',
     code: 'G1',
-    figure: 'lightMargin',
-    values: range(1.6, 12, 0.4),
-    set: (p, apertureN) => setRig(p, { apertureN }),
-    // A third of a stop is within what a meter reads.
-    says: (stops) => (stops >= -0.33 ? 'nothing' : stops >= -1 ? 'note' : 'warn')
+    figure: 'tooDark',
+    values: range(0, 12, 0.25),
+    set: (p, halvings) => {
+      scene(p).lightDimLx = scene(p).lightBrightLx = 1;
+      ownCopy<GearOf<'lamp'>>(
+        p,
+        lamp,
+        (gear) => (gear.illuminanceAt1mLx = Math.max(0.5, 2000 / 2 ** halvings))
+      );
+    },
+    says: (stops) => (stops < 0.4 ? 'nothing' : stops < 0.8 ? 'note' : 'warn')
   }
 ];
 

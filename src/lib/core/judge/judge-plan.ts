@@ -1,13 +1,13 @@
 import { Finding, severityRank } from '../findings/finding';
 import { angleFindings, planFindings } from '../findings/table';
-import { scoreAxis } from '../merit/axis-scores';
+import { axisPoints, lossByFinding, sumAxis } from '../merit/axis-scores';
 import { axes } from '../merit/axis-curves';
 import { meritOfKit } from '../merit/kit-merit';
 import { meritOfScene, noScores, type SceneScores } from '../merit/scene-merit';
 import { weightsOf } from '../merit/schools';
 import type { Plan } from '../model/plan';
 import type { Project } from '../model/project';
-import type { Scene } from '../model/scene';
+import type { Angle, Scene } from '../model/scene';
 import type { Shelf } from '../model/shelf';
 import { askForAxis, askForRow } from './ask-about';
 import {
@@ -41,10 +41,12 @@ export function completeJudgement(evaluation: PlanEvaluation): Judgement {
   const { project, kit, angles, money } = evaluation;
   const asked = new Set<string>();
   const found = findingsOf(evaluation, asked);
-  const scores = scoresOf(evaluation);
-  askForAxes(evaluation, scores, project.scenes, asked, found);
+  const ofPlan: Finding[] = [];
   for (let row = 0; row < planFindings.length; row++)
-    for (const held of evaluation.planRow(row)) found.push(new Finding(planFindings[row]!, held));
+    for (const held of evaluation.planRow(row)) ofPlan.push(new Finding(planFindings[row]!, held));
+  const scores = scoresOf(evaluation, [...found, ...ofPlan]);
+  askForAxes(evaluation, scores, project.scenes, asked, found);
+  found.push(...ofPlan);
   const findings = worstFirst(found);
 
   const weights = weightsOf(project);
@@ -131,18 +133,33 @@ function askForAxes(
   }
 }
 
-function scoresOf({ project: { scenes }, angles, differences }: PlanEvaluation): SceneScores[] {
+function scoresOf(
+  { project: { scenes }, angles, differences }: PlanEvaluation,
+  findings: readonly Finding[]
+): SceneScores[] {
   const scores = scenes.map((): SceneScores => ({ ...noScores }));
-  const scoresOfAngle = angles.map(({ scene }) => scores[scenes.indexOf(scene)]!);
-  for (const axis of axes) {
-    for (let at = 0; at < angles.length; at++) {
-      const { rig, record } = angles[at]!;
-      const difference = differences?.[at];
-      const score = difference ? difference.score(axis, record) : scoreAxis(axis, rig, record);
-      const ofScene = scoresOfAngle[at]!;
+  const weakening = findings.filter(({ severity }) => severity === 'warn');
+  for (let at = 0; at < angles.length; at++) {
+    const { rig, record, scene, angle } = angles[at]!;
+    const ofScene = scores[scenes.indexOf(scene)]!;
+    const ofAngle = weakening.filter((finding) => concerns(finding, scene, angle));
+    const difference = differences?.[at];
+    for (const axis of axes) {
+      const sum = difference ? difference.sum(axis, record) : sumAxis(axis, rig, record);
+      if (!sum) continue;
+      const loss = lossByFinding(axis, rig, ofAngle);
+      const low = axisPoints(sum.low - loss);
+      const high = sum.high === sum.low ? low : axisPoints(sum.high - loss);
       // The worst angle speaks for each axis: a scene is as good as what it shows at its weakest.
-      if (score && (!ofScene[axis] || score.low < ofScene[axis].low)) ofScene[axis] = score;
+      if (!ofScene[axis] || low < ofScene[axis].low)
+        ofScene[axis] = { axis, angleId: angle.id, low, high };
     }
   }
   return scores;
+}
+
+/** A finding of this angle, or of the whole plan where it names the scene or none. */
+function concerns({ scene: own, angleId, sceneIds }: Finding, scene: Scene, angle: Angle): boolean {
+  if (own) return own.id === scene.id && angleId === angle.id;
+  return sceneIds === undefined || sceneIds.includes(scene.id);
 }

@@ -29,32 +29,40 @@ describe('what is set', () => {
       project.mainsHz = 60;
       scene(project).fps = 30;
     });
-    expect(sixty.get('Frames a second')!.why).toContain('30 and 60 keep step');
+    expect(sixty.get('Frame rate')!.why).toContain('30 fps keeps step');
+    const off = changed((project) => {
+      scene(project).fps = 24;
+      ownCopy<GearOf<'body'>>(project, 'orrowby-linnet-ii', (gear) =>
+        gear.modes.forEach((mode) => (mode.fps = 24))
+      );
+    });
+    expect(off.get('Frame rate')!.why).toContain('25 and 50 fps would keep step, at 24');
     expect(sixty.get('Shutter')!.set).toBe('1/60 s');
     expect(sixty.get('Shutter')!.why).toContain('0 % of flicker left');
   });
 
   it('the rate the scene asks for under the sky, where no lamp beats', () => {
     const outside = changed(walkOutside);
-    expect(outside.get('Frames a second')!.why).toContain('open sky');
-    expect(outside.get('Shutter')!.why).toBe(
-      'Half the time of a frame: motion looks as the eye expects it.'
-    );
+    expect(outside.get('Frame rate')!.why).toContain('no lamp flickers');
+    expect(outside.get('Shutter')!.why).toBe('Half the frame time: natural motion.');
   });
 
   it('a sensitivity that is a step of the dial, never below the lowest', () => {
     const bright = changed(
       (project) => (scene(project).lightDimLx = scene(project).lightBrightLx = 4000)
     );
-    const lowest = Number(/^ISO (\d+)$/.exec(bright.get('Sensitivity')!.set)![1]);
+    const lowest = Number(/^ISO (\d+)$/.exec(bright.get('ISO')!.set)![1]);
     expect([100, 125, 160, 200, 800]).toContain(lowest);
     const dim = changed((project) => {
       setRig(project, { apertureN: 11 });
       scene(project).lightDimLx = 50;
+      scene(project).lightSource = 'existing light';
     });
-    const high = Number(/^ISO (\d+)$/.exec(dim.get('Sensitivity')!.set)![1]);
+    const high = Number(/^ISO (\d+)$/.exec(dim.get('ISO')!.set)![1]);
     expect(high).toBeGreaterThan(lowest);
-    expect(dim.get('Sensitivity')!.why).toContain('noise shows');
+    expect(dim.get('ISO')!.why).toContain('noise shows');
+    expect(dim.has('Your lamps')).toBe(false);
+    expect(settings(calmKit()).get('Your lamps')!.set).toMatch(/^turned down to \d+ %/);
   });
 
   it('an aperture with the other school beside it, whichever is chosen', () => {
@@ -62,10 +70,9 @@ describe('what is set', () => {
     expect(settings(calmKit()).get('Aperture')!.others).toContain('One stop down');
     const closed = changed((project) => {
       scene(project).wantsFaceSharp = true;
-      setRig(project, { apertureN: 5.6 });
     }).get('Aperture')!;
-    expect(closed.set).toBe('f/5.6');
-    expect(closed.why).toBe('Stopped down until nose and ears are both sharp.');
+    expect(closed.set).toBe('f/4');
+    expect(closed.why).toBe('Stopped down until all that should be sharp is.');
     expect(closed.others).toContain('Wide open');
     const own = changed((project) => setRig(project, { apertureN: 2 })).get('Aperture')!;
     expect(own.why).toBe('As you have set it.');
@@ -78,20 +85,30 @@ describe('what is set', () => {
   });
 
   it('a filter outdoors: off in the shade, in place in the sun, wanted where none is on', () => {
-    const out = (lx: number, filter?: string) =>
+    const out = (lx: number, filter?: string, more: (p: Project) => void = () => undefined) =>
       changed((project) => {
         walkOutside(project);
+        more(project);
         Object.assign(scene(project), { lightSource: 'sky', lightDimLx: lx, lightBrightLx: lx });
         if (filter) activePlan(project).lines.push(line(filter));
         ownCopy<GearOf<'lens'>>(project, lens, (gear) => {
           gear.filterThreadMm = 62;
           gear.ports.forEach((port) => port.family === 'thread' && (port.type = '62 mm'));
         });
-      }).get('Neutral density')!.set;
-    expect(out(20)).toBe('off');
-    expect(out(20_000)).toMatch(/^\d\.\d stops are needed, none is on$/);
-    expect(out(8_000, 'pellamund-dusk-2-5-62-mm')).toMatch(/^Dusk 2–5, 62 mm, \d(\.\d)? stops$/);
-    expect(settings(calmKit()).has('Neutral density')).toBe(false);
+      }).get('Neutral density (ND)')!;
+    expect(out(20)).toMatchObject({
+      set: 'off',
+      why: expect.stringContaining('no more light') as string
+    });
+    expect(out(100_000)).toMatchObject({
+      set: 'off',
+      why: expect.stringContaining('would keep natural') as string
+    });
+    const on = (p: Project) => setRig(p, { filterLineId: 'pellamund-dusk-2-5-62-mm' });
+    expect(out(100_000, 'pellamund-dusk-2-5-62-mm', on).set).toMatch(
+      /^Dusk 2–5, 62 mm at \d(\.\d)? stops$/
+    );
+    expect(settings(calmKit()).has('Neutral density (ND)')).toBe(false);
   });
 
   it('a colour: the lamp’s own indoors, daylight under the sky, a grey card where lamps are found', () => {

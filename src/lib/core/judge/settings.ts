@@ -1,41 +1,23 @@
 import { figureOf } from '../figures/record';
-import { figureWords, minutesWords, shutterWords } from '../figures/figure-words';
+import { figureWords, minutesWords } from '../figures/figure-words';
 import type { FigureId } from '../figures/table';
-import { CLEAN_STOPS_BELOW_USABLE } from '../figures/light-rows';
 import { fullName } from '../model/gear';
 import { AIM_PEAK_DBFS } from '../relations/sound/level-set-up';
-import { widestApertureN } from '../rigs/place-lens';
+import { exposureSettings, type Setting } from './exposure-settings';
+
+export type { Setting };
 import type { AngleJudgement } from './incremental';
 
-/** One thing to set before the take, and why it is set so. */
-export interface Setting {
-  name: string;
-  set: string;
-  why: string;
-  /** What another school would do, and for which reason. */
-  others?: string;
-  /** The figure it rests on, for its own why. */
-  figure?: FigureId;
-}
-
-/** Sensitivities a body can be set to, in thirds of a stop. */
-const isoSteps = [50, 64, 80, 100, 125, 160, 200, 250, 320, 400, 500, 640].flatMap((iso) => [
-  iso,
-  ...(iso >= 400 ? [iso * 2, iso * 4, iso * 8, iso * 16, iso * 32] : [])
-]);
-isoSteps.sort((a, b) => a - b);
 /** Colour of daylight through a window or under the sky. */
 const DAYLIGHT_K = 5600;
 /** Lamps that go from warm to cool stand best in the middle of the room's own colour. */
 const WARM_ROOM_K = 4300;
 
-const stepUp = (iso: number) => isoSteps.find((step) => step >= iso * 0.97) ?? Math.round(iso);
-
 /**
  * The settings that follow for one angle, in the order one goes through the camera. Nothing is
  * decided here that the figures do not say; where they are unknown, the setting says what to measure.
  */
-export function settingsOf({ rig, record, scene }: AngleJudgement): Setting[] {
+export function settingsOf({ rig, record, scene, angle }: AngleJudgement): Setting[] {
   const { body, mode, lens, mic, overrides, project } = rig;
   if (!body || !mode) return [];
   const figure = (id: FigureId) => figureOf(record, id);
@@ -53,80 +35,15 @@ export function settingsOf({ rig, record, scene }: AngleJudgement): Setting[] {
         : 'Film in 3840 and crop later.',
     figure: 'pixelsAcross'
   });
-  list.push({
-    name: 'Frames a second',
-    set: figureWords(mode.fps, 'fps'),
-    why: scene.room
-      ? `Lamps here pulse with ${project.mainsHz} Hz mains; ${project.mainsHz === 50 ? '25 and 50' : '30 and 60'} keep step with them.`
-      : 'It is what the scene asks for; under the open sky no lamp beats with it.',
-    others: 'One rate everywhere, so that all scenes cut together.',
-    figure: 'fps'
-  });
-  const shutter = figure('shutter');
-  if (shutter !== undefined)
+  if (lens && rig.focalLengthMm !== undefined && lens.focalLengthMinMm < lens.focalLengthMaxMm)
     list.push({
-      name: 'Shutter',
-      set: shutterWords(shutter),
-      why:
-        figure('flickerLeft') === undefined
-          ? 'Half the time of a frame: motion looks as the eye expects it.'
-          : `Half the time of a frame, at the step nearest to it that leaves lamps steady (${figureWords(figure('flickerLeft')!, '%')} of flicker left).`,
-      figure: 'shutter'
+      name: 'Zoom',
+      set: figureWords(rig.focalLengthMm, 'mm'),
+      why: 'The framing at the measured distance; mark it on the ring with tape.',
+      figure: 'focalLength'
     });
-  if (lens && rig.apertureN !== undefined && rig.focalLengthMm !== undefined) {
-    const widest = widestApertureN(lens, rig.focalLengthMm);
-    const need = figure('apertureForFace') ?? figure('apertureForRow');
-    const wideOpen = rig.apertureN <= widest + 0.01;
-    list.push({
-      name: 'Aperture',
-      set: figureWords(rig.apertureN, 'f/'),
-      why: wideOpen
-        ? `The widest ${lens.name} has here: most light, softest background.`
-        : need !== undefined && rig.apertureN >= need - 0.05
-          ? 'Stopped down until nose and ears are both sharp.'
-          : 'As you have set it.',
-      others: wideOpen
-        ? 'One stop down, so that nose and ears are sharp together.'
-        : 'Wide open: the blur is the look.',
-      figure: 'aperture'
-    });
-    if (lens.focalLengthMinMm < lens.focalLengthMaxMm)
-      list.push({
-        name: 'Zoom',
-        set: figureWords(rig.focalLengthMm, 'mm'),
-        why: 'The framing at the measured distance; mark it on the ring with tape.',
-        figure: 'focalLength'
-      });
-  }
-  const base = figure('baseIso');
-  const dim = figure('isoNeededDim');
-  if (base !== undefined && dim !== undefined && Number.isFinite(dim)) {
-    const iso = stepUp(Math.max(base, dim));
-    const usable = figure('highestUsableIso');
-    const noisy = usable !== undefined && iso > usable / 2 ** CLEAN_STOPS_BELOW_USABLE;
-    list.push({
-      name: 'Sensitivity',
-      // A step of the dial, not a measure: 125 is not 130.
-      set: `ISO ${iso}`,
-      why: `${figureWords(figure('faceDim')!, 'lx')} fall on the face at the dimmest${noisy ? '; noise shows, more light would lower it' : ''}. Turn the lamps up before this.`,
-      figure: 'isoNeededDim'
-    });
-  }
-  const density = figure('densityNeeded');
-  if (density !== undefined && !scene.room)
-    list.push({
-      name: 'Neutral density',
-      set:
-        density <= 0.3
-          ? 'off'
-          : rig.filter && rig.filterFits
-            ? `${rig.filter.gear.model}, ${figureWords(Math.min(density, rig.filter.gear.stopsMax ?? density), 'stops')}`
-            : `${figureWords(density, 'stops')} are needed, none is on`,
-      why: 'Takes away what is too bright for this shutter and aperture, so that neither has to change.',
-      others: 'Stop down instead, and live with a sharper background.',
-      figure: 'densityNeeded'
-    });
-  list.push(whiteBalance({ rig, record, scene } as AngleJudgement));
+  list.push(...exposureSettings({ rig, record, scene, angle }));
+  list.push(whiteBalance({ rig, record, scene, angle }));
   const flat = body.gear.profiles?.find(({ name }) => name === overrides?.profile);
   list.push({
     name: 'Picture profile',

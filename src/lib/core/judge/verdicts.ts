@@ -1,9 +1,12 @@
 import { type Axis, axes } from '../merit/axis-curves';
 import { compareKits, type KitMerit, meritOfKit } from '../merit/kit-merit';
 import { meritOfScene } from '../merit/scene-merit';
-import { schools } from '../merit/schools';
+import { putsBlurFirst, schools } from '../merit/schools';
+import type { Plan } from '../model/plan';
 import type { Project, SchoolId } from '../model/project';
+import type { Shelf } from '../model/shelf';
 import { schoolIds } from '../model/word-lists';
+import { judgePlan } from './judge-plan';
 import type { Judgement } from './judgement';
 
 type Weights = Readonly<Record<Axis, number>>;
@@ -22,12 +25,24 @@ export interface SchoolVerdict {
   merit: KitMerit;
 }
 
-/** What each of the six schools makes of one kit. */
-export function verdictsUnderSchools(project: Project, judgement: Judgement): SchoolVerdict[] {
-  return schoolIds.map((school) => ({
-    school,
-    merit: weighedAs(project, judgement, schools[school].weights)
-  }));
+/**
+ * What each of the six schools makes of one kit: the same figures weighed otherwise, save under a school that
+ * would set the camera otherwise too.
+ */
+export function verdictsUnderSchools(
+  project: Project,
+  plan: Plan,
+  shelf: Shelf,
+  judgement: Judgement
+): SchoolVerdict[] {
+  return schoolIds.map((school) => {
+    const { weights } = schools[school];
+    const seen =
+      putsBlurFirst({ school }) === putsBlurFirst(project)
+        ? judgement
+        : judgePlan({ ...project, school }, plan, shelf);
+    return { school, merit: weighedAs(project, seen, weights) };
+  });
 }
 
 /** Weights that are tried, in whole points; past sixty an axis drowns all others. */

@@ -1,6 +1,10 @@
+import { EXPOSURE_SIZE } from '../findings/exposure-severity';
+import type { FindingCode } from '../findings/finding-codes';
 import { isHandheld, isIndoors, showsFace } from '../model/scene-facts';
 import type { FigureId } from '../figures/table';
+import { FRAMING_RATIO } from '../relations/optics/framing-ratio';
 import { NEAR_STRETCH } from '../relations/optics/stretch';
+import { directToReverberantBands } from '../relations/sound/critical-distance';
 import { PAYLOAD_WARN_SHARE } from '../relations/support/payload';
 import { hearsVoice, type PlacedRig } from '../rigs/placed-rig';
 
@@ -16,20 +20,58 @@ export const axes = [
 ] as const;
 export type Axis = (typeof axes)[number];
 
-/** From figure to points: straight lines between these pairs, flat never: ends keep a small slope. */
+/** What practitioners call good: no loss, no rise. */
+export const GOOD_POINTS = 70;
+/** As far as a figure lifts an axis past good. */
+export const MOST_RISE = 29;
+/** What a figure costs where its finding begins to weaken, and what a weakening finding costs that has none. */
+export const WEAKENS_LOSS = 8;
+
+/** From figure to points above or below good: straight lines between these pairs, flat past either end. */
 export type CurvePoints = readonly (readonly [figure: number, points: number])[];
 
 export interface Curve {
   figure: FigureId;
+  /**
+   * Below zero what is lost short of good, −8 exactly where the finding begins to weaken and as steep beyond;
+   * above zero what it rises past good, spread as far as physics or the shelf allows.
+   */
   points: CurvePoints;
-  /** When the figure is nothing to be judged in this scene, its absence costs nothing. */
-  wanted?: (rig: PlacedRig) => boolean;
+  /** The scene decides whether the figure counts, never the kit. */
+  wanted?: (rig: Pick<PlacedRig, 'scene' | 'angle' | 'index'>) => boolean;
+  /** Findings of the same cause: where the curve counts, they cost nothing more. */
+  tells?: readonly FindingCode[];
 }
 
 const speaks = hearsVoice;
-const indoors = (rig: PlacedRig) => isIndoors(rig.scene);
-const lit = (rig: PlacedRig) => rig.scene.lightSource === 'lamps';
-const carried = (rig: PlacedRig) => isHandheld(rig.angle);
+
+/** Light costs this much a stop past good, down to a picture nobody can use. */
+const LIGHT_COST_AT_WORST = 6.4;
+const POINTS_A_STOP = WEAKENS_LOSS / (EXPOSURE_SIZE.weakens - EXPOSURE_SIZE.note);
+
+const { dryDb, roomyDb } = directToReverberantBands;
+const DIRECT_POINTS_A_DB = WEAKENS_LOSS / (dryDb - roomyDb);
+const LEAST_DIRECT_DB = -10;
+
+const fineMiss = Math.log2(FRAMING_RATIO.fine);
+const MISS_POINTS_A_STOP = WEAKENS_LOSS / (Math.log2(FRAMING_RATIO.warn) - fineMiss);
+const WORST_MISS_STOPS = 2;
+
+const STRETCH_POINTS = WEAKENS_LOSS / (NEAR_STRETCH.warn - NEAR_STRETCH.note);
+const WORST_STRETCH = 1.6;
+
+/** Half the rating is where nobody thinks of it. */
+const PAYLOAD_GOOD_SHARE = 0.5;
+const PAYLOAD_POINTS = WEAKENS_LOSS / (PAYLOAD_WARN_SHARE - PAYLOAD_GOOD_SHARE);
+const WORST_PAYLOAD_SHARE = 1.5;
+
+/** Power and storage that last a fifth longer than needed are good; three times the need is as good as it gets. */
+const lasts: CurvePoints = [
+  [0, -6 * WEAKENS_LOSS],
+  [1, -WEAKENS_LOSS],
+  [1.2, 0],
+  [3, MOST_RISE]
+];
 
 /** Each figure feeds one axis only. */
 export const axisCurves: Record<Axis, readonly Curve[]> = {
@@ -37,232 +79,149 @@ export const axisCurves: Record<Axis, readonly Curve[]> = {
     {
       figure: 'speechMargin',
       points: [
-        [-35, 2],
-        [-10, 50],
-        [0, 85],
-        [15, 99]
+        [-40, -4 * WEAKENS_LOSS],
+        [-10, -WEAKENS_LOSS],
+        [0, 0],
+        [25, MOST_RISE]
       ],
-      wanted: speaks
+      wanted: speaks,
+      tells: ['A1', 'A3', 'A9', 'L7']
     },
     {
       figure: 'directToReverberant',
       points: [
-        [-10, 5],
-        [6, 45],
-        [12, 85],
-        [25, 99]
+        [LEAST_DIRECT_DB, -(dryDb - LEAST_DIRECT_DB) * DIRECT_POINTS_A_DB],
+        [dryDb, 0],
+        [dryDb + 20, MOST_RISE]
       ],
-      wanted: (rig) => speaks(rig) && indoors(rig)
+      wanted: (rig) => speaks(rig) && isIndoors(rig.scene),
+      tells: ['A2']
     }
   ],
   light: [
     {
-      figure: 'lightMargin',
+      figure: 'exposureCost',
       points: [
-        [-6, 2],
-        [-2, 35],
-        [0, 85],
-        [3, 97],
-        [10, 99]
-      ]
+        [0, MOST_RISE],
+        [EXPOSURE_SIZE.note, 0],
+        [LIGHT_COST_AT_WORST, -(LIGHT_COST_AT_WORST - EXPOSURE_SIZE.note) * POINTS_A_STOP]
+      ],
+      tells: ['L4', 'L5', 'L6', 'L8', 'L10', 'G1', 'G4', 'G5']
     },
     {
       figure: 'keySoftness',
       points: [
-        [2, 15],
-        [5, 40],
-        [15, 75],
-        [30, 92],
-        [60, 99]
+        [0, -6],
+        [15, 0],
+        [60, MOST_RISE]
       ],
-      wanted: lit
-    },
-    {
-      figure: 'densityShort',
-      points: [
-        [0, 99],
-        [0.5, 92],
-        [3, 35],
-        [8, 3]
-      ],
-      wanted: (rig) => rig.scene.lightSource === 'sky'
-    },
-    {
-      figure: 'flickerLeft',
-      points: [
-        [0, 99],
-        [2, 92],
-        [5, 55],
-        [20, 5]
-      ],
-      wanted: indoors
+      wanted: ({ scene, angle }) => scene.lightSource === 'lamps' && showsFace(angle),
+      tells: ['G2']
     }
   ],
   picture: [
     {
       figure: 'framingMiss',
       points: [
-        [0, 99],
-        [0.2, 92],
-        [0.43, 70],
-        [1, 25],
-        [2, 2]
-      ]
-    },
-    {
-      figure: 'blurShare',
-      points: [
-        [0, 15],
-        [0.5, 55],
-        [1, 92],
-        [3, 99]
+        [0, MOST_RISE],
+        [fineMiss, 0],
+        [WORST_MISS_STOPS, -(WORST_MISS_STOPS - fineMiss) * MISS_POINTS_A_STOP]
       ],
-      wanted: (rig) => rig.scene.wantsBlurPercent > 0
-    },
-    {
-      figure: 'faceFocusMargin',
-      points: [
-        [-5, 8],
-        [-2, 45],
-        [0, 92],
-        [4, 99]
-      ],
-      wanted: (rig) => rig.scene.wantsFaceSharp && showsFace(rig.angle)
+      tells: ['L2']
     },
     {
       figure: 'nearStretch',
       points: [
-        [1, 99],
-        [NEAR_STRETCH.note, 88],
-        [NEAR_STRETCH.warn, 65],
-        [1.6, 15]
+        [1, MOST_RISE],
+        [NEAR_STRETCH.note, 0],
+        [WORST_STRETCH, -(WORST_STRETCH - NEAR_STRETCH.note) * STRETCH_POINTS]
       ],
-      wanted: (rig) => showsFace(rig.angle)
-    },
-    {
-      figure: 'highestUsableIso',
-      points: [
-        [150, 20],
-        [860, 55],
-        [1480, 68],
-        [2700, 82],
-        [6400, 95],
-        [12800, 99]
-      ]
+      wanted: ({ angle }) => showsFace(angle),
+      tells: ['L3']
     },
     {
       figure: 'pixelsShare',
       points: [
-        [0.25, 10],
-        [0.5, 50],
-        [1, 95],
-        [2, 99]
+        [0.25, -WEAKENS_LOSS],
+        [0.5, 0],
+        [1, 0],
+        [2, MOST_RISE]
       ]
     },
     {
       figure: 'seesSelf',
       points: [
-        [0, 35],
-        [1, 97]
+        [0, -WEAKENS_LOSS],
+        [1, MOST_RISE]
       ],
-      wanted: (rig) => rig.scene.wantsSeeSelf
+      wanted: ({ scene }) => scene.wantsSeeSelf,
+      tells: ['B1']
     }
   ],
   steadiness: [
     {
       figure: 'steadying',
       points: [
-        [0, 15],
-        [1, 45],
-        [2, 70],
-        [3, 85],
-        [4, 96],
-        [5, 98]
-      ]
+        [0, -WEAKENS_LOSS],
+        [2, 0],
+        [3, 8],
+        [5, MOST_RISE]
+      ],
+      tells: ['B9']
     },
     {
       figure: 'payloadShare',
       points: [
-        [0, 99],
-        [0.35, 93],
-        [PAYLOAD_WARN_SHARE, 80],
-        [1, 35],
-        [1.5, 3]
+        [0, MOST_RISE],
+        [PAYLOAD_GOOD_SHARE, 0],
+        [WORST_PAYLOAD_SHARE, -(WORST_PAYLOAD_SHARE - PAYLOAD_GOOD_SHARE) * PAYLOAD_POINTS]
       ],
-      wanted: (rig) => rig.support !== undefined
+      wanted: ({ angle }) => !isHandheld(angle),
+      tells: ['S1']
     },
     {
-      figure: 'holdMinutes',
+      figure: 'holdShare',
       points: [
-        [0, 15],
-        [1, 45],
-        [2.5, 75],
-        [6, 96]
+        [0, -2 * WEAKENS_LOSS],
+        [0.5, -WEAKENS_LOSS],
+        [1, 0],
+        [3, MOST_RISE]
       ],
-      wanted: carried
+      wanted: ({ angle }) => isHandheld(angle),
+      tells: ['L9']
     }
   ],
   endurance: [
-    {
-      figure: 'dayPowerShare',
-      points: [
-        [0, 2],
-        [0.5, 30],
-        [1, 80],
-        [1.5, 93],
-        [3, 99]
-      ]
-    },
-    {
-      figure: 'takePowerShare',
-      points: [
-        [0, 2],
-        [0.7, 30],
-        [1, 82],
-        [2, 95],
-        [4, 99]
-      ]
-    },
-    {
-      figure: 'storageShare',
-      points: [
-        [0, 2],
-        [0.5, 30],
-        [1, 82],
-        [1.5, 94],
-        [3, 99]
-      ]
-    }
+    { figure: 'dayPowerShare', points: lasts, tells: ['P2'] },
+    { figure: 'takePowerShare', points: lasts, tells: ['P1'] },
+    { figure: 'storageShare', points: lasts, tells: ['T1'] }
   ],
   ease: [
     {
       figure: 'rigMass',
       points: [
-        [0, 99],
-        [0.7, 93],
-        [2, 78],
-        [5, 50],
-        [12, 8]
+        [0, MOST_RISE],
+        [2, 0],
+        [8, -WEAKENS_LOSS],
+        [20, -3 * WEAKENS_LOSS]
       ]
     },
     {
       figure: 'setUp',
       points: [
-        [0, 99],
-        [3, 90],
-        [8, 72],
-        [15, 45],
-        [40, 3]
+        [0, MOST_RISE],
+        [8, 0],
+        [20, -WEAKENS_LOSS],
+        [44, -3 * WEAKENS_LOSS]
       ]
     },
     {
       figure: 'switches',
       points: [
-        [0, 99],
-        [1, 93],
-        [3, 75],
-        [6, 40],
-        [12, 3]
+        [1, MOST_RISE],
+        [3, 0],
+        [8, -WEAKENS_LOSS],
+        [18, -3 * WEAKENS_LOSS]
       ]
     }
   ],
@@ -270,29 +229,112 @@ export const axisCurves: Record<Axis, readonly Curve[]> = {
     {
       figure: 'recordings',
       points: [
-        [0, 5],
-        [1, 50],
-        [2, 92],
-        [3, 99]
+        [1, 0],
+        [3, MOST_RISE]
       ]
     },
     {
       figure: 'spareBatteries',
       points: [
-        [0, 40],
-        [1, 82],
-        [3, 96],
-        [6, 99]
+        [0, -6],
+        [1, 0],
+        [6, MOST_RISE]
       ]
     },
     {
       figure: 'copies',
       points: [
-        [0, 5],
-        [1, 50],
-        [2, 90],
-        [3, 98]
-      ]
+        [1, -6],
+        [2, 0],
+        [4, MOST_RISE]
+      ],
+      tells: ['T4']
     }
   ]
+};
+
+/**
+ * The axis that pays for a finding which weakens a scene; where a curve tells the same cause, that curve does.
+ * Money is no axis: what a kit costs is told beside its worth.
+ */
+export const axisOfCode: Readonly<Record<FindingCode, Axis | undefined>> = {
+  B1: 'picture',
+  B2: 'picture',
+  B3: 'sound',
+  B4: 'endurance',
+  B5: 'safety net',
+  B6: 'picture',
+  B7: 'endurance',
+  B8: 'picture',
+  B9: 'steadiness',
+  B10: 'sound',
+  B11: 'safety net',
+  B12: 'safety net',
+  B13: 'safety net',
+  B14: 'light',
+  B15: 'endurance',
+  L1: 'picture',
+  L2: 'picture',
+  L3: 'picture',
+  L4: 'light',
+  L5: 'light',
+  L6: 'light',
+  L7: 'sound',
+  L8: 'light',
+  L9: 'steadiness',
+  L10: 'light',
+  A1: 'sound',
+  A2: 'sound',
+  A3: 'sound',
+  A4: 'ease',
+  A5: 'endurance',
+  A6: 'sound',
+  A7: 'safety net',
+  A8: 'sound',
+  A9: 'sound',
+  A10: 'sound',
+  A11: 'sound',
+  A12: 'sound',
+  A13: 'sound',
+  G1: 'light',
+  G2: 'light',
+  G3: 'light',
+  G4: 'light',
+  G5: 'light',
+  G6: 'light',
+  G7: 'light',
+  G8: 'light',
+  G9: 'light',
+  S1: 'steadiness',
+  S2: 'picture',
+  S3: 'steadiness',
+  S4: 'steadiness',
+  S5: 'steadiness',
+  S6: 'steadiness',
+  S7: 'ease',
+  T1: 'endurance',
+  T2: 'endurance',
+  T3: 'endurance',
+  T4: 'safety net',
+  T5: 'safety net',
+  P1: 'endurance',
+  P2: 'endurance',
+  P3: 'endurance',
+  P4: 'endurance',
+  P5: 'endurance',
+  P6: 'ease',
+  P7: 'endurance',
+  M1: undefined,
+  M2: undefined,
+  M3: undefined,
+  M4: undefined,
+  M5: undefined,
+  M6: undefined,
+  M7: undefined,
+  W1: 'ease',
+  W2: 'ease',
+  W3: 'safety net',
+  W4: 'ease',
+  W5: 'safety net',
+  Q1: undefined
 };

@@ -1,34 +1,24 @@
 import { type FigureRecord, known, unknown } from '../figures/record';
 import { type FigureId, figureIndex } from '../figures/table';
+import type { Finding } from '../findings/finding';
 import type { PlacedRig } from '../rigs/placed-rig';
-import { type Axis, axes, axisCurves, type CurvePoints } from './axis-curves';
+import {
+  type Axis,
+  axes,
+  axisCurves,
+  axisOfCode,
+  type Curve,
+  type CurvePoints,
+  GOOD_POINTS,
+  WEAKENS_LOSS
+} from './axis-curves';
 
-/** Points fall or rise this little past the ends, so that no two kits tie because both are off the chart. */
-const END_SLOPE_POINTS = 1;
-
-/** Straight lines between the points, a gentle slope past either end. */
+/** Straight lines between the points, flat past either end. */
 export function pointsOn(curve: CurvePoints, figure: number): number {
   const first = curve[0]!;
   const last = curve[curve.length - 1]!;
-  const rises = last[1] >= first[1] ? 1 : -1;
-  if (figure <= first[0]) {
-    const beyond = first[0] - figure;
-    return (
-      first[1] -
-      rises *
-        END_SLOPE_POINTS *
-        (beyond === Infinity ? 1 : beyond / (beyond + Math.abs(last[0] - first[0])))
-    );
-  }
-  if (figure >= last[0]) {
-    const beyond = figure - last[0];
-    return (
-      last[1] +
-      rises *
-        END_SLOPE_POINTS *
-        (beyond === Infinity ? 1 : beyond / (beyond + Math.abs(last[0] - first[0])))
-    );
-  }
+  if (figure <= first[0]) return first[1];
+  if (figure >= last[0]) return last[1];
   let at = 1;
   while (curve[at]![0] < figure) at += 1;
   const from = curve[at - 1]!;
@@ -36,6 +26,7 @@ export function pointsOn(curve: CurvePoints, figure: number): number {
   return from[1] + ((to[1] - from[1]) * (figure - from[0])) / (to[0] - from[0]);
 }
 
+/** What a figure adds to an axis, above or below good; low and high differ while it is unknown. */
 export interface AxisPart {
   figure: FigureId;
   value: number | undefined;
@@ -52,16 +43,13 @@ export interface AxisScore {
   high: number;
 }
 
-function ends(curve: CurvePoints): { least: number; most: number } {
-  const a = curve[0]![1];
-  const b = curve[curve.length - 1]![1];
-  return { least: Math.min(a, b) - END_SLOPE_POINTS, most: Math.max(a, b) + END_SLOPE_POINTS };
-}
-
-/** ½·mean + ½·worst, so that one bad figure is felt; endurance takes the worst alone. */
-function together(axis: Axis, sum: number, worst: number, count: number): number {
-  const points = axis === 'endurance' ? worst : 0.5 * (sum / count) + 0.5 * worst;
-  return Math.min(100, Math.max(0, points));
+/**
+ * What the figures of an axis come to before its findings: good, plus the rise (the mean; of endurance the
+ * least), less all losses. Below zero where much is lost.
+ */
+export interface AxisSum {
+  low: number;
+  high: number;
 }
 
 /** A curve made ready: where its figure stands in the record, and how low and high its points can be. */
@@ -71,27 +59,27 @@ interface PreparedCurve {
   points: CurvePoints;
   least: number;
   most: number;
-  wanted: ((rig: PlacedRig) => boolean) | undefined;
+  wanted: Curve['wanted'];
 }
 
 const prepared = Object.fromEntries(
   axes.map((axis) => [
     axis,
     axisCurves[axis].map(({ figure, points, wanted }): PreparedCurve => {
-      const { least, most } = ends(points);
+      const ends = points.map(([, value]) => value);
       return {
         figure,
         at: figureIndex[figure],
         points,
-        least,
-        most,
+        least: Math.min(...ends),
+        most: Math.max(...ends),
         wanted
       };
     })
   ])
 ) as Record<Axis, PreparedCurve[]>;
 
-const isWanted = ({ wanted }: PreparedCurve, rig: PlacedRig): boolean =>
+const isWanted = ({ wanted }: Pick<Curve, 'wanted'>, rig: PlacedRig): boolean =>
   wanted === undefined || wanted(rig);
 
 /** Places in the record of the figures an axis is made of. */
@@ -114,33 +102,67 @@ export function unknownsOfAxis(axis: Axis, rig: PlacedRig, record: FigureRecord)
     .map(({ figure }) => figure);
 }
 
-/** Points of an axis in an angle; `undefined` when it has nothing to judge there. */
-export function scoreAxis(axis: Axis, rig: PlacedRig, record: FigureRecord): AxisScore | undefined {
-  const curves = prepared[axis];
-  let count = 0;
-  let lowSum = 0;
-  let lowWorst = Infinity;
-  let highSum = 0;
-  let highWorst = Infinity;
-  for (let i = 0; i < curves.length; i++) {
-    const curve = curves[i]!;
+/** Adds up the figures of an axis in an angle; `undefined` when it has nothing to judge there. */
+export function sumAxis(axis: Axis, rig: PlacedRig, record: FigureRecord): AxisSum | undefined {
+  const low = new Sum();
+  const high = new Sum();
+  for (const curve of prepared[axis]) {
     if (!isWanted(curve, rig)) continue;
-    const low = lowOf(curve, record);
-    const high = highOf(curve, record, low);
-    count += 1;
-    lowSum += low;
-    highSum += high;
-    if (low < lowWorst) lowWorst = low;
-    if (high < highWorst) highWorst = high;
+    const least = lowOf(curve, record);
+    low.add(least);
+    high.add(highOf(curve, record, least));
   }
-  if (count === 0) return undefined;
-  return {
-    axis,
-    angleId: rig.angle.id,
-    low: together(axis, lowSum, lowWorst, count),
-    high: together(axis, highSum, highWorst, count)
-  };
+  if (low.count === 0) return undefined;
+  return { low: low.points(axis), high: high.points(axis) };
 }
+
+class Sum {
+  count = 0;
+  private rise = 0;
+  private leastRise = Infinity;
+  private loss = 0;
+
+  add(points: number): void {
+    this.count += 1;
+    const rise = Math.max(0, points);
+    this.rise += rise;
+    if (rise < this.leastRise) this.leastRise = rise;
+    this.loss += Math.max(0, -points);
+  }
+
+  points(axis: Axis): number {
+    const rise = axis === 'endurance' ? this.leastRise : this.rise / this.count;
+    return GOOD_POINTS + rise - this.loss;
+  }
+}
+
+/** Below this what is lost counts a quarter, so that mending still shows. */
+const FAINT_BELOW = 20;
+const FAINT_SHARE = 0.25;
+
+/** Points between 0 and 100 for what the figures of an axis come to. */
+export function axisPoints(sum: number): number {
+  return sum >= FAINT_BELOW
+    ? Math.min(100, sum)
+    : Math.max(0, FAINT_BELOW - (FAINT_BELOW - sum) * FAINT_SHARE);
+}
+
+/** What the findings that weaken an angle take off an axis, beside those a curve tells already. */
+export function lossByFinding(axis: Axis, rig: PlacedRig, findings: readonly Finding[]): number {
+  let loss = 0;
+  for (const finding of findings)
+    if (
+      finding.severity === 'warn' &&
+      axisOfCode[finding.code] === axis &&
+      !isToldByCurve(axis, finding, rig)
+    )
+      loss += WEAKENS_LOSS;
+  return loss;
+}
+
+const isToldByCurve = (axis: Axis, { code, row }: Finding, rig: PlacedRig): boolean =>
+  row.ownCause !== true &&
+  axisCurves[axis].some((curve) => curve.tells?.includes(code) === true && isWanted(curve, rig));
 
 function lowOf({ at, points, least }: PreparedCurve, record: FigureRecord): number {
   return record.states[at] === known ? pointsOn(points, record.values[at]!) : least;

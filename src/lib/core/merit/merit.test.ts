@@ -2,8 +2,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { schoolIds } from '../model/word-lists';
 import { pockets } from '../model/pocket';
-import { pointsOn } from './axis-scores';
-import { type Axis, axes, axisCurves } from './axis-curves';
+import { axisPoints, pointsOn } from './axis-scores';
+import { type Axis, axes, axisCurves, MOST_RISE } from './axis-curves';
 import { nonDominated } from './front';
 import { compareKits, type KitMerit, meritOfKit } from './kit-merit';
 import { combineAxes, noScores } from './scene-merit';
@@ -49,17 +49,42 @@ describe('curves', () => {
     expect(new Set(figures).size).toBe(figures.length);
   });
 
-  it('stay within 0 and 100 and go on sloping past their ends', () => {
+  it('rise at most to what is left above good, one way, and are flat past their ends', () => {
     for (const axis of axes) {
       for (const { points, figure } of axisCurves[axis]) {
-        const [first, last] = [points[0]!, points.at(-1)!];
-        for (const at of [-1e6, first[0] - 1, first[0], last[0], last[0] + 1, 1e6, Infinity]) {
-          expect(pointsOn(points, at), figure).toBeGreaterThanOrEqual(0);
-          expect(pointsOn(points, at), figure).toBeLessThanOrEqual(100);
-        }
-        expect(pointsOn(points, last[0] + 1), figure).not.toBe(pointsOn(points, last[0] + 2));
+        const values = points.map(([, value]) => value);
+        expect(Math.max(...values), figure).toBeLessThanOrEqual(MOST_RISE);
+        const steps = values.slice(1).map((value, at) => value - values[at]!);
+        expect(steps.every((step) => step >= 0) || steps.every((step) => step <= 0), figure).toBe(
+          true
+        );
+        expect(pointsOn(points, -Infinity), figure).toBe(values[0]);
+        expect(pointsOn(points, Infinity), figure).toBe(values.at(-1));
       }
     }
+  });
+
+  it('lose eight points exactly where their finding begins to weaken', () => {
+    const at = (axis: Axis, figure: string, value: number) =>
+      pointsOn(axisCurves[axis].find((curve) => curve.figure === figure)!.points, value);
+    // Speech 10 dB short of clean is where usable ends, indoors (35 to 25) and outdoors (20 to 10).
+    expect(at('sound', 'speechMargin', -10)).toBeCloseTo(-8, 12);
+    expect(at('sound', 'directToReverberant', 6)).toBeCloseTo(-8, 12);
+    expect(at('light', 'exposureCost', 0.8)).toBeCloseTo(-8, 12);
+    expect(at('light', 'exposureCost', 0)).toBe(29);
+    expect(at('light', 'exposureCost', 1.4)).toBeCloseTo(-20, 12);
+    expect(at('picture', 'framingMiss', Math.log2(1.35))).toBeCloseTo(-8, 12);
+    expect(at('picture', 'nearStretch', 1.34)).toBeCloseTo(-8, 12);
+    expect(at('steadiness', 'payloadShare', 2 / 3)).toBeCloseTo(-8, 12);
+    expect(at('steadiness', 'holdShare', 0.5)).toBeCloseTo(-8, 12);
+    for (const share of ['dayPowerShare', 'takePowerShare', 'storageShare'])
+      expect(at('endurance', share, 1), share).toBeCloseTo(-8, 12);
+  });
+});
+
+describe('what the figures of an axis come to', () => {
+  it('counts a quarter below twenty, and ends at nothing', () => {
+    expect([99, 70, 20, 12, -20, -60, -200].map(axisPoints)).toEqual([99, 70, 20, 18, 10, 0, 0]);
   });
 });
 

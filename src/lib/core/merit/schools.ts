@@ -62,7 +62,7 @@ export const schools: Readonly<Record<SchoolId, School>> = {
     othersAnswer: 'nobody watches a beautiful picture they cannot hear.',
     pocketOrder: ['lens', 'body', 'sound', 'light', 'support', 'power', 'storage', 'accessories'],
     split: share(30, 32, 12, 9, 7, 3, 3, 4),
-    weights: weigh(15, 15, 30, 10, 10, 10, 10)
+    weights: weigh(15, 25, 20, 10, 10, 10, 10)
   },
   'body first': {
     name: 'Body first',
@@ -97,6 +97,10 @@ export const schools: Readonly<Record<SchoolId, School>> = {
     weights: weigh(16, 10, 14, 14, 14, 24, 8)
   }
 };
+
+/** Lenses first: where both cannot be had, a soft background goes before depth of field. */
+export const putsBlurFirst = ({ school }: Pick<Project, 'school'>): boolean =>
+  school === 'lenses first';
 
 /** The weights a project is judged by: the person's own where they are complete, else the school's. */
 export function weightsOf({

@@ -27,18 +27,25 @@ export function filterScrewsOn(
   return reached.has(filterThreadMm);
 }
 
-/** The filter fixed for the angle, else the strongest neutral density that screws on. */
+const isDensity = ({ gear: { form } }: KitPart<FilterGear>): boolean =>
+  form === 'fixed density' || form === 'variable density';
+
+/**
+ * The neutral density an angle can choose from: what screws on, itself or through rings of the kit, and says how
+ * much it takes; where one is fixed for the angle, that alone. Beside it the one to be joined to the lens: the
+ * fixed one, else the strongest that screws on, else the strongest.
+ */
 export function placeFilter(
   kit: Kit,
   lens: UsedLens | undefined,
   overrides: Rig | undefined,
   allocated: Allocated
-): Pick<PlacedRig, 'filter' | 'filterFits'> {
+): Pick<PlacedRig, 'filter' | 'filterFits' | 'densityFilters'> {
   let filter: KitPart<FilterGear> | undefined;
   let filterFits = false;
+  let densityFilters = none;
   for (const part of kit.of('filter')) {
-    if (part.gear.form !== 'fixed density' && part.gear.form !== 'variable density') continue;
-    if (!isFree(part, allocated)) continue;
+    if (!isDensity(part) || !isFree(part, allocated)) continue;
     if (overrides?.filterLineId !== undefined && part.line.id !== overrides.filterLineId) continue;
     const fits = filterScrewsOn(kit, part.gear.threadMm, lens?.gear?.filterThreadMm);
     const stronger = (part.gear.stopsMax ?? 0) > (filter?.gear.stopsMax ?? -1);
@@ -46,6 +53,8 @@ export function placeFilter(
       filter = part;
       filterFits = fits;
     }
+    if (fits && part.gear.stopsMax !== undefined) densityFilters = [...densityFilters, part];
   }
-  return { filter, filterFits };
+  return { filter, filterFits, densityFilters };
 }
+const none: readonly KitPart<FilterGear>[] = [];

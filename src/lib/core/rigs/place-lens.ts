@@ -78,7 +78,7 @@ export function mountOf(body: PlacedRig['body']): string | undefined {
   return body?.gear.ports.find((port) => port.role === 'lens')?.type;
 }
 
-/** The lens that comes nearest to the framing asked for, and what it is set to. */
+/** The lens that comes nearest to the framing asked for, and at which focal length. */
 export function placeLens(
   {
     kit,
@@ -89,7 +89,7 @@ export function placeLens(
     overrides
   }: Pick<PlacedRig, 'kit' | 'scene' | 'angle' | 'body' | 'mode' | 'overrides'>,
   allocated: Allocated
-): Pick<PlacedRig, 'lens' | 'focalLengthMm' | 'apertureN'> {
+): Pick<PlacedRig, 'lens' | 'focalLengthMm'> {
   const { side, sizeM } = framedSize(scene, angle);
   let wantedFocalMm: number | undefined;
   if (body) {
@@ -124,13 +124,5 @@ export function placeLens(
         overrides?.focalLengthMm === undefined ? focal : reach(overrides.focalLengthMm);
     }
   }
-  let apertureN: number | undefined;
-  if (lens && focalLengthMm !== undefined) {
-    const widest = widestApertureN(lens, focalLengthMm);
-    apertureN = Math.max(
-      widest,
-      Math.min(overrides?.apertureN ?? widest, lens.apertureSmallestN ?? Infinity)
-    );
-  }
-  return { lens, focalLengthMm, apertureN };
+  return { lens, focalLengthMm };
 }

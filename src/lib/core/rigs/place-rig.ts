@@ -59,7 +59,7 @@ export function placeRig(
   const mode = body && chooseMode(body.gear.modes, scene);
   const hasSocket = scene.daysWithoutSocket === 0;
 
-  const { lens, focalLengthMm, apertureN } = placeLens(
+  const { lens, focalLengthMm } = placeLens(
     { kit, scene, angle, body, mode, overrides },
     allocated
   );
@@ -69,7 +69,7 @@ export function placeRig(
       : { mic: undefined, micPlace: undefined };
   const support = placeSupport(kit, angle, overrides, allocated);
   const head = placeHead(kit, scene, support, allocated);
-  const { filter, filterFits } = placeFilter(kit, lens, overrides, allocated);
+  const { filter, filterFits, densityFilters } = placeFilter(kit, lens, overrides, allocated);
   // What the last angle holds, no other has to do without.
   if (index < scene.angles.length - 1) {
     allocate(body?.line.id, allocated);
@@ -94,7 +94,6 @@ export function placeRig(
     mode,
     lens,
     focalLengthMm,
-    apertureN,
     mic,
     micPlace,
     cover,
@@ -109,6 +108,7 @@ export function placeRig(
         : undefined,
     filter,
     filterFits,
+    densityFilters,
     hasSocket,
     memory: freshMemory()
   };

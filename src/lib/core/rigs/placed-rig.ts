@@ -56,7 +56,6 @@ export interface PlacedRig extends Remembering {
   mode: RecordingMode | undefined;
   lens: UsedLens | undefined;
   focalLengthMm: number | undefined;
-  apertureN: number | undefined;
   mic: KitPart<MicrophoneGear> | undefined;
   micPlace: MicPlace | undefined;
   cover: Windscreen;
@@ -70,6 +69,8 @@ export interface PlacedRig extends Remembering {
   filter: KitPart<FilterGear> | undefined;
   /** The filter screws on, itself or through rings of the kit. */
   filterFits: boolean;
+  /** The neutral density the exposure plan can choose from. */
+  densityFilters: readonly KitPart<FilterGear>[];
   hasSocket: boolean;
 }
 

@@ -47,7 +47,7 @@ describe('what a pocket says beneath its parts', () => {
       filled: 1
     });
     expect(path.lens!.left).toBe('0.83 m wide at 0.65 m');
-    expect(path.lens!.right).toBe('17 mm f/1.5');
+    expect(path.lens!.right).toBe('17 mm f/9');
     expect(path.support!.left).toMatch(/^carries 0\.\d+ kg of 1\.2 kg$/);
     expect(path.storage!.left).toBe('4 h 44 min, need 45 min');
     expect(lesson.power).toMatchObject({ left: '83 min, need 95 min', short: true });

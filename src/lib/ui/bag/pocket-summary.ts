@@ -68,9 +68,10 @@ export const pocketSummaries: Readonly<Record<Pocket, Summarise>> = {
     if (!rig.lens || width === undefined)
       return { ...nothing, left: rig.lens ? 'not on a body' : 'empty' };
     const ratio = figureOf(record, 'framingRatio') ?? 1;
+    const aperture = figureOf(record, 'aperture');
     return {
       left: `${lengthWords(width, rig.project.units)} wide at ${lengthWords(rig.angle.distanceM, rig.project.units)}`,
-      right: `${figureWords(rig.focalLengthMm!, 'mm')} ${figureWords(rig.apertureN!, 'f/')}`,
+      right: `${figureWords(rig.focalLengthMm!, 'mm')}${aperture === undefined ? '' : ` ${figureWords(aperture, 'f/')}`}`,
       filled: capped(Math.min(ratio, 1 / ratio)),
       short: framingMissRatio(ratio) > FRAMING_RATIO.fine
     };

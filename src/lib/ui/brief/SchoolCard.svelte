@@ -27,7 +27,7 @@
   );
   let weighing = $state(false);
   const weights = $derived(weightsOf(project));
-  const verdicts = $derived(verdictsUnderSchools(project, judgement));
+  const verdicts = $derived(verdictsUnderSchools(project, activePlan(project), shelf, judgement));
   const points = (low: number) => Math.round(low);
 </script>
 

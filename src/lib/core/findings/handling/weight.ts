@@ -9,18 +9,22 @@ import { cheapestOf, leaveOut, swapTo } from '../part-candidates';
 const heldWords = (reachM: number, units: UnitSystem) =>
   reachM > 0 ? `on a grip of ${lengthWords(reachM, units)}` : 'in the bare hand';
 
+/** Half the take is where it begins to show. */
+const HOLD_WEAKENS_SHARE = 0.5;
+
 /** L9, S7. */
 export const weightFindings: readonly AngleFindingRow[] = [
   figureRow({
     code: 'L9',
     family: 'lens',
     about: 'heavy or long for the arm',
-    reads: ['holdMinutes', 'heldOut', 'heldReach', 'armMoment'],
+    reads: ['holdShare', 'holdMinutes', 'heldOut', 'heldReach', 'armMoment'],
     judge: (rig, figures) => {
-      const hold = figures.holdMinutes;
-      if (hold === undefined || hold >= rig.scene.longestTakeMin) return undefined;
+      const share = figures.holdShare;
+      if (share === undefined || share >= 1) return undefined;
+      const hold = figures.holdMinutes!;
       return {
-        severity: hold < rig.scene.longestTakeMin / 2 ? 'warn' : 'note',
+        severity: share < HOLD_WEAKENS_SHARE ? 'warn' : 'note',
         lineIds: [...(rig.body ? [rig.body.line.id] : []), ...lensLines(rig.lens)],
         figure: 'holdMinutes',
         has: hold,

@@ -1,53 +1,93 @@
-import { FRAMING_RATIO } from '../../relations/optics/framing-ratio';
 import { figureWords } from '../../figures/figure-words';
+import { FRAMING_RATIO } from '../../relations/optics/framing-ratio';
 import { fullName } from '../../model/gear';
-import { widestApertureN } from '../../rigs/place-lens';
-import { figureRow, type AngleFindingRow, type Proposal } from '../finding';
+import type { PlacedRig } from '../../rigs/placed-rig';
+import { exposureSeverity } from '../exposure-severity';
+import {
+  type AngleContext,
+  type AngleFindingRow,
+  figureRow,
+  type Held,
+  type Proposal
+} from '../finding';
 import { lensLine, otherLens } from '../lens-proposals';
-import { cheapestOf, setRig } from '../part-candidates';
+import { cheapestOf } from '../part-candidates';
+import { releasedSettings } from '../release-settings';
 
-/** Past the highest usable ISO by this much the picture is lost. */
-const ISO_LOST_STOPS = 2;
+const figuresRead = [
+  'tooDark',
+  'tooDarkBlocked',
+  'isoNeededDim',
+  'highestUsableIso',
+  'faceInUse',
+  'aperture',
+  'shutter'
+] as const;
+type Read = { readonly [id in (typeof figuresRead)[number]]: number | undefined };
+
+/** Noise, smear and underexposure as one finding: of the place's light (L6) or of one's own lamps (G1). */
+export function tooDark(rig: PlacedRig, figures: Read, lineIds: readonly string[]) {
+  const size = figures.tooDark;
+  if (size === undefined) return undefined;
+  const blocks = figures.tooDarkBlocked! > 0;
+  const severity = exposureSeverity(size, blocks);
+  if (!severity) return undefined;
+  const needed = figures.isoNeededDim!;
+  const usable = figures.highestUsableIso!;
+  const lx = figures.faceInUse!;
+  return {
+    severity,
+    lineIds,
+    figure: 'isoNeededDim',
+    has: usable,
+    needs: needed,
+    unit: 'ISO',
+    title: () =>
+      lx > 0
+        ? `${rig.scene.name}: ${blocks ? 'too dark, needs' : 'needs'} ${figureWords(needed, 'ISO')}, usable up to about ${figureWords(usable, 'ISO')}`
+        : `${rig.scene.name}: there is no light to film by`,
+    why: () =>
+      lx > 0
+        ? `${figureWords(lx, 'lx')} on the face at ${figureWords(figures.aperture!, 'f/')} and ${figureWords(figures.shutter!, 's')} needs ${figureWords(needed, 'ISO')}; ${rig.body ? fullName(rig.body.gear) : 'the body'} is clean up to about ${figureWords(usable / 4, 'ISO')} and usable up to ${figureWords(usable, 'ISO')}.`
+        : 'The brief says no light at the dimmest, and no lamp of the kit is lit here.'
+  } satisfies Held;
+}
+
+/** A lens as fast as any for the framing, for who needs more light or a softer background. */
+export const fasterLens = (context: AngleContext): Proposal[] => {
+  const focal = context.figures.focalLengthWanted ?? 0;
+  const widest = context.figures.apertureWidest ?? 0;
+  return otherLens(
+    context,
+    (gear) =>
+      gear.apertureWideN < widest - 0.05 &&
+      gear.focalLengthMinMm <= focal * FRAMING_RATIO.fine &&
+      gear.focalLengthMaxMm >= focal / FRAMING_RATIO.fine
+  );
+};
+
+/** One's own lamps light the scene: what is missing is told of them. */
+export const litByOwnLamps = ({ scene, keyLamp }: PlacedRig): boolean =>
+  scene.lightSource === 'lamps' || keyLamp !== undefined;
 
 /** L6. */
 export const exposureFindings: readonly AngleFindingRow[] = [
   figureRow({
     code: 'L6',
     family: 'lens',
-    about: 'not enough light at this aperture',
-    reads: ['isoMargin', 'isoNeededDim', 'highestUsableIso', 'faceDim'],
-    judge: (rig, figures) => {
-      const margin = figures.isoMargin;
-      if (margin === undefined || margin >= 0) return undefined;
-      const needed = figures.isoNeededDim!;
-      const usable = figures.highestUsableIso!;
-      return {
-        severity: margin < -ISO_LOST_STOPS ? 'stop' : 'warn',
-        lineIds: [...lensLine(rig), ...(rig.body ? [rig.body.line.id] : [])],
-        figure: 'isoNeededDim',
-        has: usable,
-        needs: needed,
-        unit: 'ISO',
-        title: () => `${rig.scene.name}: too dark for ${figureWords(rig.apertureN!, 'f/')}`,
-        why: () =>
-          `${figureWords(figures.faceDim!, 'lx')} on the face needs ${Number.isFinite(needed) ? figureWords(needed, 'ISO') : 'more than any ISO'}; ${fullName(rig.body!.gear)} is clean up to about ${figureWords(usable, 'ISO')}.`
-      };
-    },
+    about: 'not enough light for a clean picture',
+    reads: figuresRead,
+    judge: (rig, figures) =>
+      litByOwnLamps(rig)
+        ? undefined
+        : tooDark(rig, figures, [...lensLine(rig), ...(rig.body ? [rig.body.line.id] : [])]),
     propose: (context) => {
-      const { rig, shelf, project, figures } = context;
-      const focal = figures.focalLengthWanted ?? 0;
-      const proposals: Proposal[] = [];
-      if (rig.lens && rig.apertureN! > widestApertureN(rig.lens, rig.focalLengthMm!) + 0.01) {
-        proposals.push({
-          label: 'Open the aperture',
-          act: setRig(context, { apertureN: undefined })
-        });
-      }
+      const { rig, shelf, project } = context;
+      const proposals: Proposal[] = [...releasedSettings(context)];
       if (rig.scene.room) {
-        const ownLight = rig.scene.lightSource === 'lamps';
         proposals.push({
           parts: cheapestOf(shelf, project, 'lamp'),
-          label: (gear) => `${ownLight ? 'Add' : 'Light it with'} ${gear.model}`,
+          label: (gear) => `Light it with ${gear.model}`,
           act: (line) => ({
             type: 'batch',
             acts: [
@@ -57,16 +97,7 @@ export const exposureFindings: readonly AngleFindingRow[] = [
           })
         });
       }
-      proposals.push(
-        ...otherLens(
-          context,
-          (gear) =>
-            gear.apertureWideN < rig.apertureN! &&
-            gear.focalLengthMinMm <= focal * FRAMING_RATIO.fine &&
-            gear.focalLengthMaxMm >= focal / FRAMING_RATIO.fine
-        )
-      );
-      return proposals;
+      return [...proposals, ...fasterLens(context)];
     }
   })
 ];

@@ -1,89 +1,83 @@
 import { figureWords, lengthWords } from '../../figures/figure-words';
-import { stoppedDownTo } from '../../relations/exposure/aperture-steps';
-import { figureRow, type AngleFindingRow } from '../finding';
+import { exposureSeverity } from '../exposure-severity';
+import { type AngleFindingRow, figureRow, type Proposal } from '../finding';
 import { lensLine } from '../lens-proposals';
-import { setRig } from '../part-candidates';
+import { cheapestOf } from '../part-candidates';
+import { releasedSettings } from '../release-settings';
 import { severityOfWant } from '../wants';
-import { lensLines } from './lens-lines';
 
 /** L4. */
 export const lensFocusFindings: readonly AngleFindingRow[] = [
   figureRow({
     code: 'L4',
     family: 'lens',
-    about: 'the face is deeper than the depth in focus',
-    reads: ['faceFocusMargin', 'apertureForFace'],
+    about: 'the face or the row is deeper than the depth of field',
+    reads: [
+      'depthShort',
+      'apertureForSharp',
+      'apertureForFace',
+      'apertureForRow',
+      'rowFocus',
+      'aperture',
+      'apertureBright'
+    ],
     judge: (rig, figures) => {
-      const margin = figures.faceFocusMargin;
-      if (margin === undefined || margin >= -0.05) return undefined;
-      const need = figures.apertureForFace!;
+      const size = figures.depthShort;
+      const severity = size === undefined ? undefined : exposureSeverity(size);
+      if (!severity) return undefined;
+      const need = figures.apertureForSharp!;
+      const have = Math.min(figures.aperture!, figures.apertureBright!);
+      const isRow = (figures.apertureForRow ?? 0) > (figures.apertureForFace ?? 0);
       return {
-        severity: severityOfWant(rig.scene, 'face sharp', margin < -1 ? 'warn' : 'note'),
+        severity: isRow ? severity : severityOfWant(rig.scene, 'face sharp', severity),
+        ...(isRow ? { about: 'row' } : {}),
         lineIds: lensLine(rig),
-        figure: 'aperture',
-        has: rig.apertureN!,
+        figure: isRow ? 'apertureForRow' : 'apertureForFace',
+        has: have,
         needs: need,
         unit: 'f/',
-        title: () => `${rig.scene.name}: nose and ears are not both in focus`,
+        title: () =>
+          isRow
+            ? `${rig.scene.name}: not everyone is sharp at ${figureWords(have, 'f/')} (needs ${figureWords(need, 'f/')})`
+            : `${rig.scene.name}: nose and ears are not both in focus at ${figureWords(have, 'f/')} (needs ${figureWords(need, 'f/')})`,
         why: () =>
-          `At ${lengthWords(rig.angle.distanceM, rig.project.units)} and ${figureWords(rig.focalLengthMm!, 'mm')} a face from nose to ears needs ${figureWords(need, 'f/')}; the lens stands at ${figureWords(rig.apertureN!, 'f/')}.`
+          `${
+            isRow
+              ? `Focused at ${lengthWords(figures.rowFocus!, rig.project.units)} the whole row needs ${figureWords(need, 'f/')}`
+              : `At ${lengthWords(rig.angle.distanceM, rig.project.units)} and ${figureWords(rig.focalLengthMm!, 'mm')} a face from nose to ears needs ${figureWords(need, 'f/')}`
+          }; in this light, and with the blur asked for, ${figureWords(have, 'f/')} costs the picture least.`
       };
     },
-    propose: (context) => {
-      const need = context.figures.apertureForFace;
-      if (need === undefined) return [];
-      const apertureN = stoppedDownTo(need);
-      return [
-        { label: `Stop down to f/${apertureN}`, act: setRig(context, { apertureN }) },
-        {
-          label: 'Soft ears are fine here',
-          act: {
-            type: 'change scene',
-            sceneId: context.rig.scene.id,
-            patch: { wantsFaceSharp: false }
-          }
-        }
+    propose: (context, held) => {
+      const { rig, shelf, project } = context;
+      const proposals: Proposal[] = [
+        ...releasedSettings(context),
+        held.about === 'row'
+          ? {
+              label: 'Stand in one line',
+              act: {
+                type: 'change angle',
+                sceneId: rig.scene.id,
+                angleId: rig.angle.id,
+                patch: { rowDepthM: undefined }
+              }
+            }
+          : {
+              label: 'Soft ears are fine here',
+              act: {
+                type: 'change scene',
+                sceneId: rig.scene.id,
+                patch: { wantsFaceSharp: false }
+              }
+            }
       ];
-    }
-  }),
-  figureRow({
-    code: 'L4',
-    family: 'lens',
-    about: 'the row is deeper than the depth in focus',
-    reads: ['rowFocusMargin', 'apertureForRow', 'rowFocus'],
-    judge: (rig, figures) => {
-      const margin = figures.rowFocusMargin;
-      if (margin === undefined || margin >= -0.05) return undefined;
-      const need = figures.apertureForRow!;
-      return {
-        severity: 'warn',
-        about: 'row',
-        lineIds: lensLines(rig.lens),
-        figure: 'aperture',
-        has: rig.apertureN!,
-        needs: need,
-        unit: 'f/',
-        title: () => `${rig.scene.name}: not everyone is sharp`,
-        why: () =>
-          `Focused at ${lengthWords(figures.rowFocus!, rig.project.units)} the whole row needs ${figureWords(need, 'f/')}; the lens stands at ${figureWords(rig.apertureN!, 'f/')}.`
-      };
-    },
-    propose: (context) => {
-      const need = context.figures.apertureForRow;
-      if (need === undefined) return [];
-      const apertureN = stoppedDownTo(need);
-      return [
-        { label: `Stop down to f/${apertureN}`, act: setRig(context, { apertureN }) },
-        {
-          label: 'Stand in one line',
-          act: {
-            type: 'change angle',
-            sceneId: context.rig.scene.id,
-            angleId: context.rig.angle.id,
-            patch: { rowDepthM: undefined }
-          }
-        }
-      ];
+      // In the dark more light lets the aperture close.
+      if (rig.scene.lightSource === 'lamps')
+        proposals.push({
+          parts: cheapestOf(shelf, project, 'lamp'),
+          label: (gear) => `Add ${gear.model}`
+        });
+      return proposals;
     }
   })
 ];

@@ -137,6 +137,7 @@ export const framingFindings: readonly AngleFindingRow[] = [
     code: 'L3',
     family: 'lens',
     about: 'a face at the edge is pulled outwards',
+    ownCause: true,
     reads: ['edgeStretch'],
     judge: (rig, figures) => {
       const stretch = figures.edgeStretch;

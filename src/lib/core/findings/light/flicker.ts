@@ -1,12 +1,9 @@
 import { figureWords } from '../../figures/figure-words';
-import {
-  FLICKER_PERCENT,
-  bandsExpected,
-  flickerLeftPercent
-} from '../../relations/exposure/flicker';
-import { shutterForRateS, shutterSteps } from '../../relations/exposure/shutter';
-import { figureRow, type AngleFindingRow, type Proposal } from '../finding';
+import { FLICKER_PERCENT, STEADY_FPS } from '../../relations/exposure/flicker';
+import { exposureSeverity } from '../exposure-severity';
+import { type AngleFindingRow, figureRow, type Proposal } from '../finding';
 import { setRig } from '../part-candidates';
+import { releasedSettings } from '../release-settings';
 
 /** G5. */
 export const flickerFindings: readonly AngleFindingRow[] = [
@@ -14,62 +11,44 @@ export const flickerFindings: readonly AngleFindingRow[] = [
     code: 'G5',
     family: 'light',
     about: 'flicker: shutter and mains frequency disagree',
-    reads: ['flickerLeft', 'shutter'],
+    reads: ['flickerSize', 'flickerLeft', 'shutter', 'fps'],
     judge: (rig, figures) => {
-      if (rig.scene.lightSource === 'window') return undefined;
-      const left = figures.flickerLeft;
-      const shutter = figures.shutter;
-      if (left === undefined || shutter === undefined) return undefined;
-      const bands = bandsExpected(shutter, rig.project.mainsHz);
-      if (left < FLICKER_PERCENT.fine && !bands) return undefined;
+      const size = figures.flickerSize;
+      if (size === undefined) return undefined;
+      const left = figures.flickerLeft ?? 0;
+      // Flicker is told from where it can be seen, smear from the usual size on.
+      const severity = exposureSeverity(size, false, left >= FLICKER_PERCENT.fine ? 0 : undefined);
+      if (!severity) return undefined;
+      const shutter = figures.shutter!;
+      const flickers = left >= FLICKER_PERCENT.fine;
       return {
-        severity: left > FLICKER_PERCENT.warn || bands ? 'warn' : 'note',
-        figure: 'flickerLeft',
-        has: left,
-        needs: FLICKER_PERCENT.fine,
-        unit: '%',
+        severity,
+        ...(flickers ? {} : { about: 'smear' }),
+        figure: flickers ? 'flickerLeft' : 'shutter',
+        has: flickers ? left : shutter,
+        needs: flickers ? FLICKER_PERCENT.fine : 1 / (2 * figures.fps!),
+        unit: flickers ? '%' : 's',
         title: () =>
-          `${rig.scene.name}: ${figureWords(shutter, 's')} under ${rig.project.mainsHz} Hz lamps ${bands ? 'bands' : 'flickers'}`,
+          flickers
+            ? `${rig.scene.name}: ${figureWords(left, '%')} of flicker at ${figureWords(shutter, 's')} under ${rig.project.mainsHz} Hz mains`
+            : `${rig.scene.name}: ${figureWords(shutter, 's')} smears motion at ${figureWords(figures.fps!, 'fps')}`,
         why: () =>
-          `Up to ${figureWords(left, '%')} of a mains lamp’s ripple stays in the picture; below ${FLICKER_PERCENT.fine} % nobody sees it. Lamps with a good driver ripple less.`
+          flickers
+            ? `Up to ${figureWords(left, '%')} of the light’s ripple stays in the picture; below ${FLICKER_PERCENT.fine} % nobody sees it. Lamps with a good driver ripple less.`
+            : `Half the frame time is ${figureWords(1 / (2 * figures.fps!), 's')}; a longer one is taken because a shorter one would flicker under ${rig.project.mainsHz} Hz mains.`
       };
     },
     propose: (context) => {
-      const { rig, figures, project } = context;
-      const mains = project.mainsHz;
-      const shutter = figures.shutter!;
-      const safe = shutterSteps
-        .filter(
-          (step) =>
-            step >= rig.scene.fps &&
-            flickerLeftPercent(1 / step, mains) < FLICKER_PERCENT.fine &&
-            !bandsExpected(1 / step, mains)
-        )
-        .sort((a, b) => Math.abs(Math.log2(a * shutter)) - Math.abs(Math.log2(b * shutter)));
-      const proposals: Proposal[] = [];
-      if (
-        rig.overrides?.shutterS !== undefined &&
-        Math.abs(shutterForRateS(rig.scene.fps, mains) - shutter) > 1e-9
-      ) {
+      const { rig, project } = context;
+      const proposals: Proposal[] = [...releasedSettings(context)];
+      const steady = STEADY_FPS[project.mainsHz];
+      if (rig.scene.fps !== steady) {
         proposals.push({
-          label: 'Shutter by the frame rate',
-          act: setRig(context, { shutterS: undefined })
-        });
-      }
-      if (safe[0] !== undefined) {
-        proposals.push({
-          label: `Set 1/${safe[0]} s`,
-          act: setRig(context, { shutterS: 1 / safe[0] })
-        });
-      }
-      const calmRate = mains === 50 ? 25 : 30;
-      if (rig.scene.fps !== calmRate) {
-        proposals.push({
-          label: `Film at ${calmRate} frames`,
+          label: `Film at ${steady} fps`,
           act: {
             type: 'batch',
             acts: [
-              { type: 'change scene', sceneId: rig.scene.id, patch: { fps: calmRate } },
+              { type: 'change scene', sceneId: rig.scene.id, patch: { fps: steady } },
               setRig(context, { shutterS: undefined })
             ]
           }

@@ -1,46 +1,35 @@
-import { figureWords, lengthWords } from '../../figures/figure-words';
+import { lengthWords } from '../../figures/figure-words';
 import { lampDistanceForM } from '../../relations/lighting/lamp-illuminance';
-import { widestApertureN } from '../../rigs/place-lens';
-import { figureRow, type AngleFindingRow, type Proposal } from '../finding';
+import { type AngleFindingRow, figureRow, type Proposal } from '../finding';
+import { fasterLens, litByOwnLamps, tooDark } from '../lens/exposure';
 import { cheapestOf, setRig } from '../part-candidates';
+import { releasedSettings } from '../release-settings';
 import { NEAREST_LAMP_M } from './nearest-lamp';
-
-/** A third of a stop is below what anyone sees. */
-const LIGHT_TOLERANCE_STOPS = 0.33;
-
-const LIGHT_WARN_STOPS = 1;
 
 /** G1. */
 export const illuminanceFindings: readonly AngleFindingRow[] = [
   figureRow({
     code: 'G1',
     family: 'light',
-    about: 'too little light for the settings',
-    reads: ['lightMargin', 'faceDim', 'lightNeeded', 'shutter', 'isoNeededDim'],
-    judge: (rig, figures) => {
-      if (!rig.scene.room || rig.scene.lightSource === 'existing light') return undefined;
-      const margin = figures.lightMargin;
-      if (margin === undefined || margin >= -LIGHT_TOLERANCE_STOPS) return undefined;
-      const have = figures.faceDim!;
-      const need = figures.lightNeeded!;
-      return {
-        severity: margin < -LIGHT_WARN_STOPS ? 'warn' : 'note',
-        lineIds: rig.keyLamp ? [rig.keyLamp.part.line.id] : [],
-        figure: 'faceDim',
-        has: have,
-        needs: need,
-        unit: 'lx',
-        title: () =>
-          `${rig.scene.name}: ${figureWords(have, 'lx')} of ${figureWords(need, 'lx')} wanted`,
-        why: () =>
-          `At ${figureWords(rig.apertureN!, 'f/')} and ${figureWords(figures.shutter!, 's')} a clean picture needs that much on the face; now it is made up with ${figureWords(figures.isoNeededDim!, 'ISO')}.`
-      };
-    },
+    about: 'too little light of your own for a clean picture',
+    reads: [
+      'tooDark',
+      'tooDarkBlocked',
+      'isoNeededDim',
+      'highestUsableIso',
+      'faceInUse',
+      'aperture',
+      'shutter'
+    ],
+    judge: (rig, figures) =>
+      litByOwnLamps(rig)
+        ? tooDark(rig, figures, rig.keyLamp ? [rig.keyLamp.part.line.id] : [])
+        : undefined,
     propose: (context) => {
       const { rig, figures, shelf, project } = context;
-      const proposals: Proposal[] = [];
-      const need = figures.lightNeeded!;
-      const rest = need - figures.lightDim! - (figures.fillLight ?? 0);
+      const proposals: Proposal[] = [...releasedSettings(context)];
+      const rest =
+        (figures.lightNeeded ?? 0) - (figures.placeLightDim ?? 0) - (figures.fillLight ?? 0);
       const { keyLamp } = rig;
       if (keyLamp && rest > 0) {
         const { illuminanceAt1mLx, sourceRadiusM } = keyLamp.part.gear;
@@ -65,17 +54,11 @@ export const illuminanceFindings: readonly AngleFindingRow[] = [
           }
         }
       }
-      if (rig.lens && rig.apertureN! > widestApertureN(rig.lens, rig.focalLengthMm!) + 0.01) {
-        proposals.push({
-          label: 'Open the aperture',
-          act: setRig(context, { apertureN: undefined })
-        });
-      }
       proposals.push({
         parts: cheapestOf(shelf, project, 'lamp'),
         label: (gear) => `Add ${gear.model}`
       });
-      return proposals;
+      return [...proposals, ...fasterLens(context)];
     }
   })
 ];

@@ -62,6 +62,7 @@ export const speechToNoiseFindings: readonly AngleFindingRow[] = [
     code: 'A1',
     family: 'sound',
     about: 'the voice overloads the microphone input',
+    ownCause: true,
     reads: ['gainForPeaks', 'micOutput', 'inputFullScale'],
     judge: (rig, figures) => {
       const gain = figures.gainForPeaks;

@@ -112,7 +112,7 @@ describe('what a computation read', () => {
       angleId: scene.angles[0]!.id,
       patch: { apertureN: 8 }
     };
-    expect(dependsOn(stopDown, ({ apertureN }) => apertureN)).toBe(true);
+    expect(dependsOn(stopDown, ({ overrides }) => overrides?.apertureN)).toBe(true);
     expect(dependsOn(stopDown, ({ focalLengthMm }) => focalLengthMm)).toBe(false);
   });
 
@@ -125,7 +125,7 @@ describe('what a computation read', () => {
       'lens',
       'mic',
       'keyLamp',
-      'apertureN',
+      'overrides',
       'hasSocket'
     ] as const)
       expect(tracked[key], key).toBe(rig[key]);

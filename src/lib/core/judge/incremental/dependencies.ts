@@ -25,7 +25,6 @@ const fields = [
   'mode',
   'lens',
   'focalLengthMm',
-  'apertureN',
   'mic',
   'micPlace',
   'cover',
@@ -37,6 +36,7 @@ const fields = [
   'boom',
   'filter',
   'filterFits',
+  'densityFilters',
   'hasSocket',
   'parts'
 ] as const satisfies readonly (keyof PlacedRig | 'parts')[];
@@ -138,7 +138,6 @@ export function rigDifferences(
       differs('mode', before.mode === after.mode) |
       differs('lens', sameLens(before.lens, after.lens)) |
       differs('focalLengthMm', before.focalLengthMm === after.focalLengthMm) |
-      differs('apertureN', before.apertureN === after.apertureN) |
       differs('mic', samePart(before.mic, after.mic)) |
       differs('micPlace', before.micPlace === after.micPlace) |
       differs('cover', before.cover === after.cover) |
@@ -150,6 +149,7 @@ export function rigDifferences(
       differs('boom', samePart(before.boom, after.boom)) |
       differs('filter', samePart(before.filter, after.filter)) |
       differs('filterFits', before.filterFits === after.filterFits) |
+      differs('densityFilters', sameParts(before.densityFilters, after.densityFilters)) |
       differs('hasSocket', before.hasSocket === after.hasSocket),
     kinds: kits.kinds
   };

@@ -66,7 +66,9 @@ export function recomputeFigures(
   supposed?: Supposed
 ): FigureRecord {
   if (affected.leaves.length === 0) return before;
-  const record = new FigureRecord(before.values.slice(), before.states.slice());
+  const record = new FigureRecord(before.values.slice(), before.states.slice(), {
+    ...before.exposures
+  });
   let any = false;
   for (const at of affected.leaves) {
     computeStep(at, rig, record, supposed);
@@ -88,8 +90,12 @@ export function recomputeFigures(
 }
 
 function differsAt(at: number, record: FigureRecord, before: FigureRecord): boolean {
+  const { solved } = steps[at]!;
   return (
-    record.states[at] !== before.states[at] || !Object.is(record.values[at], before.values[at])
+    record.states[at] !== before.states[at] ||
+    !Object.is(record.values[at], before.values[at]) ||
+    // Two plans may cost the same and be set otherwise.
+    (solved !== undefined && record.exposures[solved.end] !== before.exposures[solved.end])
   );
 }
 

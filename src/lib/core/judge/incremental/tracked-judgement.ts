@@ -1,7 +1,7 @@
 import { FigureRecord, type Supposed } from '../../figures/record';
 import type { Finding } from '../../findings/finding';
 import { angleFindings, judgesOfAngle } from '../../findings/table';
-import { type AxisScore, figuresOfAxis, scoreAxis, wantsOfAxis } from '../../merit/axis-scores';
+import { type AxisSum, figuresOfAxis, sumAxis, wantsOfAxis } from '../../merit/axis-scores';
 import { axes, type Axis } from '../../merit/axis-curves';
 import type { Project } from '../../model/project';
 import type { Angle, Scene } from '../../model/scene';
@@ -171,13 +171,13 @@ export class DifferingAngle {
     return found;
   }
 
-  /** Points of an axis as before, where nothing they stand on differs; otherwise anew. */
-  score(axis: Axis, record: FigureRecord): AxisScore | undefined {
-    const { read, score } = this.before.axis(axis);
+  /** What the figures of an axis come to as before, where none of them differs; otherwise anew. */
+  sum(axis: Axis, record: FigureRecord): AxisSum | undefined {
+    const { read, sum } = this.before.axis(axis);
     return this.#affected.axes.has(axis) &&
       (overlaps(read, this.differs) || this.anyChanged(figuresOfAxis(axis)))
-      ? scoreAxis(axis, this.rig, record)
-      : score;
+      ? sumAxis(axis, this.rig, record)
+      : sum;
   }
 
   private anyChanged(figures: readonly number[]): boolean {
@@ -191,7 +191,7 @@ class TrackedAngle {
   readonly leaves: LeafDependencies;
   readonly connections: Dependencies;
   readonly rows: readonly (TrackedRow | undefined)[];
-  readonly #axes = new Map<Axis, { read: Dependencies; score: AxisScore | undefined }>();
+  readonly #axes = new Map<Axis, { read: Dependencies; sum: AxisSum | undefined }>();
 
   constructor(
     readonly judged: AngleJudgement,
@@ -205,7 +205,7 @@ class TrackedAngle {
     for (const axis of axes) {
       const { rig, read } = trackRig(judged.rig);
       wantsOfAxis(axis, rig);
-      this.#axes.set(axis, { read, score: scoreAxis(axis, judged.rig, judged.record) });
+      this.#axes.set(axis, { read, sum: sumAxis(axis, judged.rig, judged.record) });
     }
   }
 

@@ -26,6 +26,7 @@ export const causes: Record<string, (project: Project) => void> = {
   L3: (p) => (p.scenes[0]!.angles[0]!.distanceM = 0.4),
   L4: (p) => {
     p.scenes[0]!.wantsFaceSharp = true;
+    setRig(p, { apertureN: 1.5 });
   },
   L5: (p) => (p.scenes[0]!.wantsBlurPercent = 3),
   L6: (p) => {
@@ -65,10 +66,11 @@ export const causes: Record<string, (project: Project) => void> = {
   },
   G1: (p) => {
     swap(p, 'quillfeather-ray-65-two-colour-55-cm-dome', 'brackenholt-tile-12');
-    setRig(p, { apertureN: 8 });
+    setRig(p, { apertureN: 14 });
   },
   G2: (p) => swap(p, 'quillfeather-ray-65-two-colour-55-cm-dome', 'brackenholt-tile-12'),
   G5: (p) => setRig(p, { shutterS: 1 / 60 }),
+  'G5/smear': (p) => setRig(p, { shutterS: 1 / 25 }),
   S1: (p) =>
     ownCopy<GearOf<'support'>>(
       p,
@@ -210,13 +212,14 @@ export const causes: Record<string, (project: Project) => void> = {
   'L4/row': (p) => {
     const angle = p.scenes[0]!.angles[0]!;
     Object.assign(angle, { framing: 'group', people: 2, distanceM: 1.8, rowDepthM: 0.6 });
+    setRig(p, { apertureN: 1.5 });
   },
   'L8/corners': (p) => {
     walkOutside(p);
     Object.assign(p.scenes[0]!, { lightSource: 'sky', lightDimLx: 9000, lightBrightLx: 20_000 });
     swap(p, 'pellamund-24-f-1-5', 'orrowby-15-43-f-3-5-5-6');
-    setRig(p, { focalLengthMm: 15 });
     activePlan(p).lines.push(line('pellamund-dusk-2-5-62-mm'));
+    setRig(p, { focalLengthMm: 15, filterLineId: 'pellamund-dusk-2-5-62-mm' });
     ownCopy<GearOf<'lens'>>(p, 'orrowby-15-43-f-3-5-5-6', (gear) => {
       gear.filterThreadMm = 62;
       gear.ports.forEach((port) => port.family === 'thread' && (port.type = '62 mm'));
@@ -230,6 +233,7 @@ export const causes: Record<string, (project: Project) => void> = {
     walkOutside(p);
     Object.assign(p.scenes[0]!, { lightSource: 'sky', lightDimLx: 60_000, lightBrightLx: 80_000 });
     activePlan(p).lines.push(line('pellamund-dusk-6-9-67-mm'));
+    setRig(p, { filterLineId: 'pellamund-dusk-6-9-67-mm' });
     ownCopy<GearOf<'lens'>>(p, 'pellamund-24-f-1-5', (gear) => {
       gear.filterThreadMm = 67;
       gear.ports.forEach((port) => port.family === 'thread' && (port.type = '67 mm'));
@@ -271,8 +275,8 @@ export const causes: Record<string, (project: Project) => void> = {
   G4: (p) =>
     Object.assign(p.scenes[0]!, {
       lightSource: 'window',
-      lightDimLx: 500,
-      lightBrightLx: 3000
+      lightDimLx: 100,
+      lightBrightLx: 30_000
     }),
   'G7/load': (p) =>
     ownCopy<GearOf<'support'>>(p, 'brackenholt-stand-2', (gear) => (gear.payloadKg = 1)),

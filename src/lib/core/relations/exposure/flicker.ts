@@ -3,6 +3,9 @@ import { mustBePositive } from '../argument';
 /** Flicker left in the picture, in percent: below `fine` unseen, above `warn` it pulses. */
 export const FLICKER_PERCENT = { fine: 2, warn: 5 } as const;
 
+/** Frame rates that keep step with the mains, and their doubles: half its frequency. */
+export const STEADY_FPS = { 50: 25, 60: 30 } as const;
+
 /**
  * Share of a lamp's mains ripple that survives the shutter: m·|sin πx/(πx)|, x = 2·f·t.
  *

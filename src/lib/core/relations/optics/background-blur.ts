@@ -58,6 +58,23 @@ export function backgroundBlurPercent(
 }
 
 /**
+ * Largest f-number that still blurs a plane by a share of the long side: blur falls as one over it.
+ *
+ * @returns f-number, 0 where the plane is in focus and no aperture blurs it
+ * @example apertureForBlurN(28, 1.1, 2.6, 23.5, 1.28) // 1.4
+ */
+export function apertureForBlurN(
+  focalLengthMm: number,
+  distanceM: number,
+  planeM: number,
+  longSideMm: number,
+  percent: number
+): number {
+  mustBePositive('percent', percent);
+  return backgroundBlurPercent(focalLengthMm, 1, distanceM, planeM, longSideMm) / percent;
+}
+
+/**
  * Detail at the blurred plane finer than this vanishes: (f/N)·|D − d|/d.
  *
  * @returns mm at that plane

@@ -1,0 +1,106 @@
+import {
+  type ExposurePlan,
+  type ExposureTask,
+  solveExposure,
+  solveSharedExposure
+} from './exposure-plan';
+
+/** A plan with the task it solves. */
+export interface SolvedExposure {
+  task: ExposureTask;
+  plan: ExposurePlan;
+}
+
+/** Without any light nothing can be set right: what stands for the plan then, and costs more than any. */
+const NO_LIGHT_COST = 40;
+
+function planInTheDark(task: ExposureTask): ExposurePlan {
+  const none = { noise: 0, shorter: 0, longer: 0, depth: 0, blur: 0, diffraction: 0 };
+  return {
+    apertureN: task.set?.apertureN ?? task.apertureWidestN,
+    shutterS: task.set?.shutterS ?? 1 / task.fps,
+    iso: task.isoHighest,
+    filter: undefined,
+    densityStops: 0,
+    lampShare: 0,
+    lx: 0,
+    offStops: -NO_LIGHT_COST,
+    flickerPercent: 0,
+    isoAtHalfFrame: Infinity,
+    cost: NO_LIGHT_COST,
+    costs: { ...none, corners: 0, cast: 0, flicker: 0, wrong: NO_LIGHT_COST },
+    sizes: { tooDark: NO_LIGHT_COST, tooBright: 0, depth: 0, blur: 0, cast: 0, flicker: 0 },
+    blocks: true
+  };
+}
+
+interface Slot {
+  inputs: readonly number[];
+  solved: SolvedExposure;
+}
+
+/**
+ * Plans solved lately, by their inputs. Most judgements ask for a plan that was solved for the one before: a
+ * microphone changes none. A list of fixed length, each place taken by the last that fell on it.
+ */
+const slots: (Slot | undefined)[] = new Array<Slot | undefined>(4096).fill(undefined);
+
+function placeOf(inputs: readonly number[]): number {
+  let mixed = 0;
+  for (let at = 0; at < inputs.length; at++)
+    // Any spread will do: what falls together is compared in full.
+    mixed = (Math.imul(mixed, 31) + ((inputs[at]! * 65_536) | 0) + at) | 0;
+  return (mixed ^ (mixed >>> 13)) & (slots.length - 1);
+}
+
+/** The plan of a task that follows from some numbers, or the one solved for the same numbers before. */
+export function solvedFrom(
+  inputs: readonly number[],
+  taskOf: (inputs: readonly number[]) => ExposureTask
+): SolvedExposure {
+  const place = placeOf(inputs);
+  const slot = slots[place];
+  if (slot && sameNumbers(slot.inputs, inputs)) return slot.solved;
+  const kept = inputs.slice();
+  const task = taskOf(kept);
+  const solved = { task, plan: solveExposure(task) ?? planInTheDark(task) };
+  slots[place] = { inputs: kept, solved };
+  return solved;
+}
+
+function sameNumbers(one: readonly number[], other: readonly number[]): boolean {
+  if (one.length !== other.length) return false;
+  for (let at = 0; at < one.length; at++) if (!Object.is(one[at], other[at])) return false;
+  return true;
+}
+
+/** By how much it has to cost more before anybody is told. */
+export const SHARED_SILENT_STOPS = 0.4;
+
+const sharedCosts = new WeakMap<SolvedExposure, { bright: SolvedExposure; cost: number }>();
+
+/**
+ * What it costs more than both plans, in stops, when aperture, shutter and filter stay as they are while the
+ * light goes from its dim to its bright end; up to `SHARED_SILENT_STOPS` it may be any figure below that.
+ */
+export function costOfSharing(dim: SolvedExposure, bright: SolvedExposure): number {
+  const { plan: one } = dim;
+  const { plan: other } = bright;
+  if (
+    one.apertureN === other.apertureN &&
+    one.shutterS === other.shutterS &&
+    one.filter === other.filter &&
+    one.densityStops === other.densityStops
+  )
+    return 0;
+  if (!(one.lx > 0) || !(other.lx > 0)) return 0;
+  const known = sharedCosts.get(dim);
+  if (known?.bright === bright) return known.cost;
+  const apart = one.cost + other.cost;
+  const cost = Math.max(
+    0,
+    solveSharedExposure(dim.task, bright.task, apart + SHARED_SILENT_STOPS) - apart
+  );
+  sharedCosts.set(dim, { bright, cost });
+  return cost;
+}
