@@ -177,30 +177,35 @@ function readLeaf(at: number, read: LeafRow['read'], rig: PlacedRig, record: Fig
   }
 }
 
-/** Begun with a fraction, so that the engine keeps it as doubles. */
-const scratch: number[] = [0.5];
+/** Begun with fractions, so that the engine keeps it as doubles. */
+const scratch: number[] = Array.from({ length: 24 }, () => 0.5);
 
 function derive(at: number, step: Step, record: FigureRecord): void {
-  const { inputs, whenAbsent, mustBeThere } = step;
+  if (step.ofPlans) deriveFromPlans(at, step, record);
+  else if (step.solved) solve(at, step, step.solved, record);
+  else compute(at, step, record);
+}
+
+function compute(at: number, { compute: relation, inputs, whenAbsent }: Step, record: FigureRecord) {
   const { values, states } = record;
-  let state = known;
-  for (let i = 0; i < inputs.length; i++) {
+  const first = inputs[0]!;
+  // The first input is what the figure is of; only the others may be stood in for.
+  let state = states[first]!;
+  if (state === absent) return;
+  scratch[0] = values[first]!;
+  for (let i = 1; i < inputs.length; i++) {
     const input = inputs[i]!;
     const inputState = states[input]!;
     if (inputState === known) scratch[i] = values[input]!;
-    else if (inputState === absent) {
-      // The first input is what the figure is of; only the others may be stood in for.
-      if (i === 0 && mustBeThere === 1) return;
-      if (i < mustBeThere || Number.isNaN(whenAbsent)) state = absent;
-      else scratch[i] = whenAbsent;
-    } else if (inputState > state) state = inputState;
+    else if (inputState === absent && !Number.isNaN(whenAbsent)) scratch[i] = whenAbsent;
+    else if (inputState > state) state = inputState;
   }
   if (state !== known) {
     states[at] = state;
     return;
   }
   try {
-    const value = valueOf(step, record);
+    const value = computeFrom(relation, inputs.length);
     if (Number.isNaN(value))
       throw new RelationError(figureOrder[at]!, value, 'must come out as a number');
     states[at] = known;
@@ -210,15 +215,43 @@ function derive(at: number, step: Step, record: FigureRecord): void {
   }
 }
 
-function valueOf({ solved, ofPlans, compute, inputs }: Step, { exposures }: FigureRecord): number {
-  if (solved) {
-    scratch.length = inputs.length;
-    const exposure = solved.solve(scratch);
-    exposures[solved.end] = exposure;
-    return exposure.plan.cost;
+/** An exposure plan: what must be there and is not makes it absent, what may be missing counts as 0. */
+function solve(
+  at: number,
+  { inputs, mustBeThere }: Step,
+  { end, solve: solvePlan }: SolvedRow,
+  record: FigureRecord
+): void {
+  const { values, states } = record;
+  let state = known;
+  const numbers: number[] = [];
+  for (let i = 0; i < inputs.length; i++) {
+    const input = inputs[i]!;
+    const inputState = states[input]!;
+    numbers.push(inputState === known ? values[input]! : 0);
+    if (inputState === unknown || (inputState === absent && i < mustBeThere))
+      state = Math.max(state, inputState);
   }
-  if (ofPlans) return ofPlans(exposures.dim!, exposures.bright!);
-  return computeFrom(compute, inputs.length);
+  if (state !== known) {
+    states[at] = state;
+    return;
+  }
+  try {
+    const exposure = solvePlan(numbers);
+    record.exposures[end] = exposure;
+    states[at] = known;
+    values[at] = exposure.plan.cost;
+  } catch (error) {
+    refuse(at, record, error);
+  }
+}
+
+function deriveFromPlans(at: number, { inputs, ofPlans }: Step, record: FigureRecord): void {
+  const { values, states, exposures } = record;
+  let state = known;
+  for (let i = 0; i < inputs.length; i++) if (states[inputs[i]!]! > state) state = states[inputs[i]!]!;
+  if (state === known) values[at] = ofPlans!(exposures.dim!, exposures.bright!);
+  states[at] = state;
 }
 
 /** The relation on the scratch inputs; spelt out, for spreading an array costs more than most relations. */

@@ -1,6 +1,6 @@
 import { Finding, severityRank } from '../findings/finding';
 import { angleFindings, planFindings } from '../findings/table';
-import { axisPoints, lossByFinding, sumAxis } from '../merit/axis-scores';
+import { axisPoints, lossesByFinding, sumAxis } from '../merit/axis-scores';
 import { axes } from '../merit/axis-curves';
 import { meritOfKit } from '../merit/kit-merit';
 import { meritOfScene, noScores, type SceneScores } from '../merit/scene-merit';
@@ -142,12 +142,15 @@ function scoresOf(
   for (let at = 0; at < angles.length; at++) {
     const { rig, record, scene, angle } = angles[at]!;
     const ofScene = scores[scenes.indexOf(scene)]!;
-    const ofAngle = weakening.filter((finding) => concerns(finding, scene, angle));
+    const losses = lossesByFinding(
+      rig,
+      weakening.filter((finding) => concerns(finding, scene, angle))
+    );
     const difference = differences?.[at];
     for (const axis of axes) {
       const sum = difference ? difference.sum(axis, record) : sumAxis(axis, rig, record);
       if (!sum) continue;
-      const loss = lossByFinding(axis, rig, ofAngle);
+      const loss = losses[axis] ?? 0;
       const low = axisPoints(sum.low - loss);
       const high = sum.high === sum.low ? low : axisPoints(sum.high - loss);
       // The worst angle speaks for each axis: a scene is as good as what it shows at its weakest.

@@ -147,17 +147,18 @@ export function axisPoints(sum: number): number {
     : Math.max(0, FAINT_BELOW - (FAINT_BELOW - sum) * FAINT_SHARE);
 }
 
-/** What the findings that weaken an angle take off an axis, beside those a curve tells already. */
-export function lossByFinding(axis: Axis, rig: PlacedRig, findings: readonly Finding[]): number {
-  let loss = 0;
-  for (const finding of findings)
-    if (
-      finding.severity === 'warn' &&
-      axisOfCode[finding.code] === axis &&
-      !isToldByCurve(axis, finding, rig)
-    )
-      loss += WEAKENS_LOSS;
-  return loss;
+/** What the findings that weaken an angle take off each axis, beside those a curve tells already. */
+export function lossesByFinding(
+  rig: PlacedRig,
+  weakening: readonly Finding[]
+): Partial<Record<Axis, number>> {
+  const losses: Partial<Record<Axis, number>> = {};
+  for (const finding of weakening) {
+    const axis = axisOfCode[finding.code];
+    if (axis !== undefined && !isToldByCurve(axis, finding, rig))
+      losses[axis] = (losses[axis] ?? 0) + WEAKENS_LOSS;
+  }
+  return losses;
 }
 
 const isToldByCurve = (axis: Axis, { code, row }: Finding, rig: PlacedRig): boolean =>

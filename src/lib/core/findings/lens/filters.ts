@@ -1,5 +1,7 @@
 import { cornersCostOf, diffractionCost, exposureCosts, shutterCost } from '../../exposure/costs';
 import { figureWords } from '../../figures/figure-words';
+import type { Figures } from '../../figures/record';
+import type { FigureUnit } from '../../figures/rows';
 import { fullName } from '../../model/gear';
 import { MIRED_DIFFERENCE } from '../../relations/lighting/colour';
 import type { PlacedRig } from '../../rigs/placed-rig';
@@ -12,7 +14,6 @@ import {
   type Proposal,
   rigRow
 } from '../finding';
-import { lensLine } from '../lens-proposals';
 import { cheapestOf, leaveOut, swapFor, swapTo } from '../part-candidates';
 import { releasedSettings } from '../release-settings';
 
@@ -52,20 +53,88 @@ export function densityProposals(context: AngleContext): Proposal[] {
 
 type Cause = 'overexposure' | 'short shutter' | 'small aperture' | 'dark corners';
 
+const brightFigures = [
+  'overexposed',
+  'shutterBright',
+  'fps',
+  'apertureBright',
+  'diffractionCap',
+  'cornerChange',
+  'densityNeeded',
+  'densityBright',
+  'faceBright',
+  'equivalentFocalLength'
+] as const;
+type BrightFigures = Figures<(typeof brightFigures)[number]>;
+
 /** What costs the picture most in bright light. */
-function causeOf(figures: {
-  readonly [
-    id in
-      'overexposed' | 'shutterBright' | 'fps' | 'apertureBright' | 'diffractionCap' | 'cornerChange'
-  ]: number | undefined;
-}): Cause {
-  const costs: [Cause, number][] = [
-    ['overexposure', exposureCosts.wrong * figures.overexposed!],
-    ['short shutter', shutterCost(figures.shutterBright!, figures.fps!).shorter],
-    ['dark corners', cornersCostOf(figures.cornerChange!)],
-    ['small aperture', diffractionCost(figures.apertureBright!, figures.diffractionCap!)]
-  ];
-  return costs.sort((one, other) => other[1] - one[1])[0]![0];
+function causeOf(figures: BrightFigures): Cause {
+  const over = exposureCosts.wrong * figures.overexposed!;
+  const short = shutterCost(figures.shutterBright!, figures.fps!).shorter;
+  const corners = cornersCostOf(figures.cornerChange!);
+  const small = diffractionCost(figures.apertureBright!, figures.diffractionCap!);
+  const most = Math.max(over, short, corners, small);
+  if (most === over) return 'overexposure';
+  if (most === short) return 'short shutter';
+  return most === corners ? 'dark corners' : 'small aperture';
+}
+
+interface Told {
+  figure: (typeof brightFigures)[number];
+  unit: FigureUnit;
+  needs: (figures: BrightFigures) => number;
+  title: (figures: BrightFigures) => string;
+  why: (figures: BrightFigures) => string;
+}
+
+const halfFrameS = ({ fps }: BrightFigures) => 1 / (2 * fps!);
+const inLight = ({ faceBright }: BrightFigures) => `In ${figureWords(faceBright!, 'lx')}`;
+const atBright = ({ apertureBright }: BrightFigures) => figureWords(apertureBright!, 'f/');
+
+/** Each cause in words. */
+const told: Readonly<Record<Cause, Told>> = {
+  overexposure: {
+    figure: 'overexposed',
+    unit: 'stops',
+    needs: () => 0,
+    title: ({ overexposed }) =>
+      `overexposed by ${figureWords(overexposed!, 'stops')} in the brightest light`,
+    why: (figures) =>
+      `${inLight(figures)} even the base ISO is too much at ${atBright(figures)} and ${figureWords(figures.shutterBright!, 's')}.`
+  },
+  'short shutter': {
+    figure: 'shutterBright',
+    unit: 's',
+    needs: halfFrameS,
+    title: (figures) =>
+      `${figureWords(figures.shutterBright!, 's')} makes motion choppy in the brightest light (natural is ${figureWords(halfFrameS(figures), 's')})`,
+    why: (figures) =>
+      `${inLight(figures)} the shutter has to be that short at ${atBright(figures)} and base ISO.`
+  },
+  'dark corners': {
+    figure: 'cornerChange',
+    unit: 'stops',
+    needs: () => exposureCosts.corners.to,
+    title: ({ cornerChange }) =>
+      `the variable filter changes the corners by ${figureWords(cornerChange!, 'stops')}`,
+    why: ({ densityBright, equivalentFocalLength }) =>
+      `Set to ${figureWords(densityBright!, 'stops')} at ${figureWords(equivalentFocalLength!, 'mm')} equivalent, two corners darken and two brighten. A fixed filter does not.`
+  },
+  'small aperture': {
+    figure: 'apertureBright',
+    unit: 'f/',
+    needs: ({ diffractionCap }) => diffractionCap!,
+    title: (figures) =>
+      `${atBright(figures)} softens the picture (sharpest up to ${figureWords(figures.diffractionCap!, 'f/')})`,
+    why: (figures) =>
+      `${inLight(figures)} the lens is closed past the point where diffraction shows.`
+  }
+};
+
+function remedyWords(rig: PlacedRig, { densityNeeded }: BrightFigures): string {
+  return densityNeeded! >= 1
+    ? ` ND of ${figureWords(densityNeeded!, 'stops')} would keep natural motion. ${filterWords(rig)}`
+    : '';
 }
 
 function filterWords(rig: PlacedRig): string {
@@ -84,89 +153,29 @@ export const filtersFindings: readonly AngleFindingRow[] = [
     code: 'L8',
     family: 'lens',
     about: 'too bright: a short shutter, a small aperture, dark corners or overexposure',
-    reads: [
-      'tooBright',
-      'tooBrightBlocked',
-      'overexposed',
-      'shutterBright',
-      'fps',
-      'apertureBright',
-      'diffractionCap',
-      'cornerChange',
-      'densityNeeded',
-      'densityBright',
-      'faceBright',
-      'equivalentFocalLength'
-    ],
+    reads: ['tooBright', 'tooBrightBlocked', ...brightFigures],
     judge: (rig, figures) => {
       const size = figures.tooBright;
       if (size === undefined) return undefined;
       const severity = exposureSeverity(size, figures.tooBrightBlocked! > 0);
       if (!severity) return undefined;
       const cause = causeOf(figures);
-      const shutter = figures.shutterBright!;
-      const half = 1 / (2 * figures.fps!);
-      const n = figures.apertureBright!;
-      const shared = {
+      const { figure, unit, needs, title, why } = told[cause];
+      const { lens, filter } = rig;
+      const lineIds = lens ? [lens.lineId] : [];
+      if (filter) lineIds.push(filter.line.id);
+      return {
         severity,
-        lineIds: [...lensLine(rig), ...(rig.filter ? [rig.filter.line.id] : [])]
+        about: cause === 'dark corners' ? 'corners' : '',
+        lineIds,
+        figure,
+        has: figures[figure]!,
+        needs: needs(figures),
+        unit,
+        title: () => `${rig.scene.name}: ${title(figures)}`,
+        why: () =>
+          why(figures) + (cause === 'dark corners' ? '' : remedyWords(rig, figures))
       };
-      const light = () => figureWords(figures.faceBright!, 'lx');
-      const needed = () =>
-        figures.densityNeeded! >= 1
-          ? ` ND of ${figureWords(figures.densityNeeded!, 'stops')} would keep natural motion. ${filterWords(rig)}`
-          : '';
-      switch (cause) {
-        case 'overexposure':
-          return {
-            ...shared,
-            figure: 'overexposed',
-            has: figures.overexposed!,
-            needs: 0,
-            unit: 'stops',
-            title: () =>
-              `${rig.scene.name}: overexposed by ${figureWords(figures.overexposed!, 'stops')} in the brightest light`,
-            why: () =>
-              `At ${figureWords(n, 'f/')} and ${figureWords(shutter, 's')} in ${light()} even the base ISO is too much.${needed()}`
-          };
-        case 'short shutter':
-          return {
-            ...shared,
-            figure: 'shutterBright',
-            has: shutter,
-            needs: half,
-            unit: 's',
-            title: () =>
-              `${rig.scene.name}: ${figureWords(shutter, 's')} makes motion choppy in the brightest light (natural is ${figureWords(half, 's')})`,
-            why: () =>
-              `In ${light()} the shutter has to be that short at ${figureWords(n, 'f/')} and base ISO.${needed()}`
-          };
-        case 'dark corners':
-          return {
-            ...shared,
-            about: 'corners',
-            figure: 'cornerChange',
-            has: figures.cornerChange!,
-            needs: exposureCosts.corners.to,
-            unit: 'stops',
-            title: () =>
-              `${rig.scene.name}: the variable filter changes the corners by ${figureWords(figures.cornerChange!, 'stops')}`,
-            why: () =>
-              `Set to ${figureWords(figures.densityBright!, 'stops')} at ${figureWords(figures.equivalentFocalLength!, 'mm')} equivalent, two corners darken and two brighten. A fixed filter does not.`
-          };
-        case 'small aperture':
-          return {
-            ...shared,
-            figure: 'apertureBright',
-            has: n,
-            needs: figures.diffractionCap!,
-            unit: 'f/',
-            title: () =>
-              `${rig.scene.name}: ${figureWords(n, 'f/')} softens the picture (sharpest up to ${figureWords(figures.diffractionCap!, 'f/')})`,
-            why: () =>
-              `In ${light()} the lens is closed past the point where diffraction shows.${needed()}`
-          };
-      }
     },
     propose: (context, held) => {
       const { rig, figures } = context;

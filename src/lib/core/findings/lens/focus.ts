@@ -30,7 +30,7 @@ export const lensFocusFindings: readonly AngleFindingRow[] = [
       const isRow = (figures.apertureForRow ?? 0) > (figures.apertureForFace ?? 0);
       return {
         severity: isRow ? severity : severityOfWant(rig.scene, 'face sharp', severity),
-        ...(isRow ? { about: 'row' } : {}),
+        about: isRow ? 'row' : '',
         lineIds: lensLine(rig),
         figure: isRow ? 'apertureForRow' : 'apertureForFace',
         has: have,

@@ -23,7 +23,7 @@ export const flickerFindings: readonly AngleFindingRow[] = [
       const flickers = left >= FLICKER_PERCENT.fine;
       return {
         severity,
-        ...(flickers ? {} : { about: 'smear' }),
+        about: flickers ? '' : 'smear',
         figure: flickers ? 'flickerLeft' : 'shutter',
         has: flickers ? left : shutter,
         needs: flickers ? FLICKER_PERCENT.fine : 1 / (2 * figures.fps!),
