@@ -35,6 +35,12 @@ export function minutesWords(minutes: number): string {
     : `${Math.floor(whole / 60)} h ${String(whole % 60).padStart(2, '0')} min`;
 }
 
+/** Two ends of minutes, said once where they are the same in words. */
+export function minutesRange(least: number, most: number): string {
+  const [one, other] = [minutesWords(least), minutesWords(most)];
+  return one === other ? one : `${one} to ${other}`;
+}
+
 /** A length; imperial shows inches with centimetres beside them. */
 export function lengthWords(metres: number, units: UnitSystem): string {
   if (!Number.isFinite(metres)) return 'far away';

@@ -186,7 +186,11 @@ function derive(at: number, step: Step, record: FigureRecord): void {
   else compute(at, step, record);
 }
 
-function compute(at: number, { compute: relation, inputs, whenAbsent }: Step, record: FigureRecord) {
+function compute(
+  at: number,
+  { compute: relation, inputs, whenAbsent }: Step,
+  record: FigureRecord
+) {
   const { values, states } = record;
   const first = inputs[0]!;
   // The first input is what the figure is of; only the others may be stood in for.
@@ -249,7 +253,8 @@ function solve(
 function deriveFromPlans(at: number, { inputs, ofPlans }: Step, record: FigureRecord): void {
   const { values, states, exposures } = record;
   let state = known;
-  for (let i = 0; i < inputs.length; i++) if (states[inputs[i]!]! > state) state = states[inputs[i]!]!;
+  for (let i = 0; i < inputs.length; i++)
+    if (states[inputs[i]!]! > state) state = states[inputs[i]!]!;
   if (state === known) values[at] = ofPlans!(exposures.dim!, exposures.bright!);
   states[at] = state;
 }

@@ -28,6 +28,12 @@ import { WALKING_WIND_MPS, windNoiseDbA } from '../relations/sound/wind';
 import { EYES_ABOVE_MOUTH_M, micPlaceDistanceM } from '../rigs/places';
 import { type FigureRows, wordIndex } from './rows';
 
+/**
+ * The microphones in a body, as far as one can tell: omnidirectional, and with the noise of the small input behind
+ * them; an estimate.
+ */
+export const BODY_MICROPHONE = { pattern: 'omni', selfNoiseDbA: 32 } as const;
+
 /** Fans and motors stand about square to the microphone's axis. */
 const MACHINE_OFF_AXIS_DEG = 90;
 
@@ -37,7 +43,13 @@ export const soundRows = {
     unit: 'word',
     words: micPlaces,
     source: 'setting',
-    read: ({ micPlace }) => (micPlace === undefined ? null : micPlaces.indexOf(micPlace))
+    // The body's own hears from where the camera stands, as one on the shoe does.
+    read: ({ micPlace, hearsByBody }) =>
+      micPlace !== undefined
+        ? micPlaces.indexOf(micPlace)
+        : hearsByBody
+          ? micPlaces.indexOf('shoe')
+          : null
   },
   micPattern: {
     name: 'pickup pattern',
@@ -49,7 +61,12 @@ export const soundRows = {
       between: [0, patternNames.length - 1],
       field: 'pattern'
     },
-    read: ({ mic }) => (mic ? wordIndex(patternNames, mic.gear.pattern) : null)
+    read: ({ mic, hearsByBody }) =>
+      mic
+        ? wordIndex(patternNames, mic.gear.pattern)
+        : hearsByBody
+          ? patternNames.indexOf(BODY_MICROPHONE.pattern)
+          : null
   },
   micQ: {
     name: 'directivity Q',
@@ -127,7 +144,7 @@ export const soundRows = {
     unit: 'word',
     words: windscreens,
     source: 'kit',
-    read: ({ mic, cover }) => (mic ? windscreens.indexOf(cover) : null)
+    read: ({ mic, cover, hearsByBody }) => (mic || hearsByBody ? windscreens.indexOf(cover) : null)
   },
   windNoise: {
     name: 'wind at the capsule, roughly',
@@ -145,7 +162,8 @@ export const soundRows = {
       between: [8, 32],
       field: 'selfNoiseDbA'
     },
-    read: ({ mic }) => (mic ? mic.gear.selfNoiseDbA : null)
+    read: ({ mic, hearsByBody }) =>
+      mic ? mic.gear.selfNoiseDbA : hearsByBody ? BODY_MICROPHONE.selfNoiseDbA : null
   },
   inputNoise: {
     name: 'noise of the camera input',
@@ -189,8 +207,10 @@ export const soundRows = {
     unit: 'dB(A)',
     source: 'lamp',
     asks: { question: 'How loud is the fan of %?', between: [0, 38], field: 'fanLevelDbA' },
-    read: ({ keyLamp, mic }) =>
-      !keyLamp || !mic || keyLamp.part.gear.fanLevelDbA === 0 ? null : keyLamp.part.gear.fanLevelDbA
+    read: ({ keyLamp, mic, hearsByBody }) =>
+      !keyLamp || !(mic || hearsByBody) || keyLamp.part.gear.fanLevelDbA === 0
+        ? null
+        : keyLamp.part.gear.fanLevelDbA
   },
   roomVolume: {
     name: 'volume of the room',
@@ -237,9 +257,11 @@ export const soundRows = {
       field: 'fanLevelDbA',
       of: ({ kit }) => kit.of('computer')[0]
     },
-    read: ({ kit, mic, scene }) => {
+    read: ({ kit, mic, hearsByBody, scene }) => {
       const computer = kit.of('computer')[0];
-      return computer && mic && scene.live && scene.room ? computer.gear.fanLevelDbA : null;
+      return computer && (mic || hearsByBody) && scene.live && scene.room
+        ? computer.gear.fanLevelDbA
+        : null;
     }
   },
   computerDistance: {

@@ -26,7 +26,10 @@ const joints: Partial<Record<string, readonly ConnectionPurpose[]>> = {
   T3: ['card in its slot'],
   S5: ['camera held', 'microphone held', 'lamp held']
 };
-const jointRows = angleFindings.flatMap(({ code }, row) => (code in joints ? row : []));
+/** Of what tells too much light only the filter that does not screw on is a joint. */
+const jointRows = angleFindings.flatMap(({ code, reads }, row) =>
+  code in joints && (code !== 'L8' || reads === undefined) ? row : []
+);
 const partRows = planFindings.flatMap(({ mayComeAlong }, row) =>
   mayComeAlong === true ? row : []
 );

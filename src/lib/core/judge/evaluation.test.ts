@@ -52,11 +52,14 @@ describe('an evaluation', () => {
         const changed = applyAct(project, act);
         const after = judgePlan(changed, activePlan(changed), catalogue);
         expect(after.money.firmMinor - evaluation.money.firmMinor, label).toBe(costMinor);
+        // One title may stand in several scenes; the remedy is for one of them.
+        const standing = (findings: readonly { title: string }[]) =>
+          findings.filter((one) => one.title === title).length;
         if (mends)
           expect(
-            after.findings.map((one) => one.title()),
+            standing(after.findings.map((one) => ({ title: one.title() }))),
             label
-          ).not.toContain(title);
+          ).toBeLessThan(standing(evaluation.findings));
       }
   });
 

@@ -96,6 +96,7 @@ export function placeRig(
     focalLengthMm,
     mic,
     micPlace,
+    hearsByBody: index === 0 && scene.voice !== 'none' && !mic && body?.gear.ownMicrophone === true,
     cover,
     coverPart,
     keyLamp,

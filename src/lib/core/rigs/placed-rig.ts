@@ -58,6 +58,8 @@ export interface PlacedRig extends Remembering {
   focalLengthMm: number | undefined;
   mic: KitPart<MicrophoneGear> | undefined;
   micPlace: MicPlace | undefined;
+  /** No microphone of the kit goes here, and the body's own hears the voice from where the camera stands. */
+  hearsByBody: boolean;
   cover: Windscreen;
   coverPart: KitPart<WindscreenGear> | undefined;
   keyLamp: PlacedLamp | undefined;

@@ -1,4 +1,5 @@
-import { figureWords, minutesWords } from '../../figures/figure-words';
+import { figureWords, minutesRange, minutesWords } from '../../figures/figure-words';
+import type { Figures } from '../../figures/record';
 import { cageFor, hasUse, heatEnds } from '../../figures/heat-rows';
 import { fullName } from '../../model/gear';
 import { heatRelief } from '../../relations/power/heat';
@@ -12,6 +13,20 @@ function leftToRelieve(rig: PlacedRig): number {
   return (cageFor(rig) ? 1 : heatRelief.cage) * (hasUse(rig, 'fan') ? 1 : heatRelief.fan);
 }
 
+/** Minutes a take lasts with the cage and the fan that are not there yet. */
+const relievedMin = (
+  rig: PlacedRig,
+  figures: Figures<'heatAt20' | 'heatRelief' | 'temperature'>
+): number =>
+  Math.min(
+    ...heatEnds(
+      figures.heatAt20!,
+      figures.heatRelief! * leftToRelieve(rig),
+      1,
+      figures.temperature!
+    )
+  );
+
 /** B15, B4. */
 export const recordingFindings: readonly AngleFindingRow[] = [
   figureRow({
@@ -24,31 +39,26 @@ export const recordingFindings: readonly AngleFindingRow[] = [
       'heatAt20',
       'heatRelief',
       'temperature',
-      'heatMinutesMost'
+      'heatMinutesMost',
+      'recordLimit'
     ],
     judge: (rig, figures) => {
       const minutes = figures.heatMinutes;
       const take = figures.longestTake!;
       if (minutes === undefined || minutes >= take) return undefined;
-      const relieved = Math.min(
-        ...heatEnds(
-          figures.heatAt20!,
-          figures.heatRelief! * leftToRelieve(rig),
-          1,
-          figures.temperature!
-        )
-      );
-      if (relieved < take) return undefined;
+      const relieved = relievedMin(rig, figures);
+      if (relieved < take || (figures.recordLimit ?? Infinity) < minutes) return undefined;
       return {
-        severity: 'note',
+        severity: rig.scene.live ? 'stop' : 'warn',
         lineIds: [rig.body!.line.id],
         figure: 'heatMinutes',
         has: minutes,
         needs: take,
         unit: 'min',
-        title: () => 'Shade, a cage or a fan would carry the take',
+        title: () =>
+          `${rig.scene.name}: overheats after about ${minutesWords(minutes)} (takes of ${minutesWords(take)}); shade, a cage or a fan carries it`,
         why: () =>
-          `${fullName(rig.body!.gear)} overheats after ${minutesWords(minutes)} to ${minutesWords(figures.heatMinutesMost!)}, about; kept cool it lasts ${minutesWords(relieved)} or more. Turn the screen off the body as well.`
+          `${fullName(rig.body!.gear)} overheats after about ${minutesRange(minutes, figures.heatMinutesMost!)}; ${Number.isFinite(relieved) ? `kept cool it lasts ${minutesWords(relieved)} or more` : 'kept cool it lasts the whole take'}. Turn the screen off the body as well.`
       };
     },
     propose: (context) => [
@@ -61,7 +71,15 @@ export const recordingFindings: readonly AngleFindingRow[] = [
     code: 'B4',
     family: 'body',
     about: 'the longest take exceeds the record limit or the heat limit',
-    reads: ['recordLimit', 'heatMinutes', 'longestTake', 'heatMinutesMost', 'temperature'],
+    reads: [
+      'recordLimit',
+      'heatMinutes',
+      'longestTake',
+      'heatMinutesMost',
+      'temperature',
+      'heatAt20',
+      'heatRelief'
+    ],
     judge: (rig, figures) => {
       const clip = figures.recordLimit ?? Infinity;
       const heat = figures.heatMinutes ?? Infinity;
@@ -69,9 +87,12 @@ export const recordingFindings: readonly AngleFindingRow[] = [
       const limit = Math.min(clip, heat);
       if (take === undefined || take <= limit) return undefined;
       const hot = heat < clip;
+      // Where something to keep it cool is enough, that is told instead.
+      if (hot && relievedMin(rig, figures) >= take) return undefined;
       return {
         severity: rig.scene.live ? 'stop' : 'warn',
         lineIds: bodyLine(rig),
+        about: hot ? 'heat' : '',
         figure: hot ? 'heatMinutes' : 'recordLimit',
         has: limit,
         needs: take,
@@ -82,7 +103,7 @@ export const recordingFindings: readonly AngleFindingRow[] = [
             : `Clips end after ${minutesWords(limit)}`,
         why: () =>
           hot
-            ? `${rig.scene.name} has takes of ${minutesWords(take)}; ${fullName(rig.body!.gear)} switches itself off after ${minutesWords(limit)} to ${minutesWords(figures.heatMinutesMost!)} in this mode at ${figureWords(figures.temperature!, '°C', rig.project.units)}, about.`
+            ? `${rig.scene.name} has takes of ${minutesWords(take)}; ${fullName(rig.body!.gear)} switches itself off after about ${minutesRange(limit, figures.heatMinutesMost!)} in this mode at ${figureWords(figures.temperature!, '°C', rig.project.units)}.`
             : `${rig.scene.name} has takes of ${minutesWords(take)}; ${fullName(rig.body!.gear)} stops this mode after ${minutesWords(limit)} and has to be started again.`
       };
     },

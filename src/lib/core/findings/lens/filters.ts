@@ -4,6 +4,7 @@ import type { Figures } from '../../figures/record';
 import type { FigureUnit } from '../../figures/rows';
 import { fullName } from '../../model/gear';
 import { MIRED_DIFFERENCE } from '../../relations/lighting/colour';
+import { openConnection } from '../../rigs/closings';
 import type { PlacedRig } from '../../rigs/placed-rig';
 import { chainProposals } from '../chain-proposals';
 import { EXPOSURE_SIZE, exposureSeverity } from '../exposure-severity';
@@ -173,8 +174,7 @@ export const filtersFindings: readonly AngleFindingRow[] = [
         needs: needs(figures),
         unit,
         title: () => `${rig.scene.name}: ${title(figures)}`,
-        why: () =>
-          why(figures) + (cause === 'dark corners' ? '' : remedyWords(rig, figures))
+        why: () => why(figures) + (cause === 'dark corners' ? '' : remedyWords(rig, figures))
       };
     },
     propose: (context, held) => {
@@ -201,6 +201,28 @@ export const filtersFindings: readonly AngleFindingRow[] = [
         });
       return proposals;
     }
+  }),
+  rigRow({
+    code: 'L8',
+    family: 'lens',
+    about: 'the filter does not screw on',
+    judge: (rig) => {
+      const open = openConnection(rig, 'filter on lens');
+      if (!open || !rig.filter) return undefined;
+      const { filter, lens } = rig;
+      return {
+        severity: 'note',
+        about: 'ring',
+        lineIds: [filter.line.id],
+        has: filter.gear.threadMm,
+        needs: lens!.gear!.filterThreadMm,
+        unit: 'mm',
+        title: () => `${filter.gear.model} does not screw on ${lens!.gear!.model}`,
+        why: () =>
+          `It has ${filter.gear.threadMm} mm and the lens ${lens!.gear!.filterThreadMm} mm: a step-up ring is missing.`
+      };
+    },
+    propose: (context) => chainProposals(context, 'filter on lens')
   }),
   // What nobody states counts as no filter; where one would help, its seller is asked.
   figureRow({

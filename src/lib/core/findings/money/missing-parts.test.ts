@@ -31,7 +31,13 @@ describe('a part without which nothing is filmed', () => {
       (p) => scene(p).angles.push({ ...angle(p), id: 'b' })
     ],
     ['No lens for Linnet II', (p) => without(p, 'pellamund-24-f-1-5')],
-    ['Nothing carries the voice', (p) => without(p, 'dunmarrow-burr')],
+    [
+      'Nothing carries the voice',
+      (p) => {
+        without(p, 'dunmarrow-burr');
+        ownCopy<GearOf<'body'>>(p, body, (gear) => (gear.ownMicrophone = false));
+      }
+    ],
     ['Nothing to record on', (p) => without(p, 'quillfeather-sd-128-v30')],
     ['Nothing to stand the camera on', (p) => without(p, 'nibsworth-hob-mini-tripod-wide')],
     [
@@ -58,6 +64,14 @@ describe('a part without which nothing is filmed', () => {
     ]
   ])('%s', (title, change) => {
     expect(missing(made(change))).toContain(title);
+  });
+
+  it('hears with the body’s own microphone where no other is there, and says how well', () => {
+    const bare = made((p) => without(p, 'dunmarrow-burr'));
+    expect(missing(bare)).not.toContain('Nothing carries the voice');
+    const heard = judged(bare).findings.find(({ code }) => code === 'A1')!;
+    expect(heard.severity).toBe('warn');
+    expect(heard.why()).toMatch(/^The microphone in Orrowby Linnet II hears/);
   });
 
   it('needs no support in the hand, and no lamp under the sky', () => {

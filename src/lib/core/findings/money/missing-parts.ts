@@ -70,7 +70,7 @@ function missingRoles({ rigs, kit, shelf, project }: PlanContext): MissingRole[]
           mount === undefined ? [] : add('lens', (gear: { mount: string }) => gear.mount === mount)
       }));
     }
-    if (hearsVoice(rig) && !rig.mic) {
+    if (hearsVoice(rig) && !rig.mic && !rig.hearsByBody) {
       const unusable = kit.of('microphone').length > 0;
       miss('microphone', scene, () => ({
         kind: 'microphone',

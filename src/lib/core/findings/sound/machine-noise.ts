@@ -1,11 +1,15 @@
 import { figureWords } from '../../figures/figure-words';
 import { levelAtDistanceDb } from '../../relations/sound/level';
 import { hearsVoice } from '../../rigs/placed-rig';
-import { figureRow, type AngleFindingRow } from '../finding';
+import { figureRow, type AngleFindingRow, type Severity } from '../finding';
 import { cheapestOf, setRig, swapTo } from '../part-candidates';
 
-/** A fan this far under the room is lost in it. */
-const FAN_UNDER_ROOM_DB = 3;
+/** A machine this far under the noise of the place is lost in it. */
+const UNDER_PLACE_DB = 3;
+
+/** One rule for fans and motors: louder than the place as heard weakens, near it is worth knowing. */
+const machineSeverity = (heardDbA: number, placeDbA: number): Severity | undefined =>
+  heardDbA > placeDbA ? 'warn' : heardDbA > placeDbA - UNDER_PLACE_DB ? 'note' : undefined;
 
 const MOTOR_TO_SHOE_M = 0.15;
 
@@ -25,16 +29,17 @@ export const machineNoiseFindings: readonly AngleFindingRow[] = [
       const lamp = figures.fanHeard ?? -Infinity;
       const computer = figures.computerHeard ?? -Infinity;
       const loudest = Math.max(lamp, computer);
-      if (loudest <= room - FAN_UNDER_ROOM_DB) return undefined;
+      const severity = machineSeverity(loudest, room);
+      if (!severity) return undefined;
       const isLamp = lamp >= computer;
       const part = isLamp ? rig.keyLamp!.part : rig.kit.of('computer')[0]!;
       return {
-        severity: loudest > room ? 'warn' : 'note',
+        severity,
         about: isLamp ? 'lamp' : 'computer',
         lineIds: [part.line.id],
         figure: isLamp ? 'fanHeard' : 'computerHeard',
         has: loudest,
-        needs: room - FAN_UNDER_ROOM_DB,
+        needs: room - UNDER_PLACE_DB,
         unit: 'dB(A)',
         title: () => `${rig.scene.name}: the fan of ${part.gear.model} is heard`,
         why: () =>
@@ -79,27 +84,29 @@ export const machineNoiseFindings: readonly AngleFindingRow[] = [
     code: 'L7',
     family: 'lens',
     about: 'the focus motor is heard by a microphone on the camera',
-    reads: ['noiseAtMic'],
+    ownCause: true,
+    reads: ['roomNoiseHeard'],
     judge: (rig, figures) => {
       const motor = rig.lens?.gear?.motorLevelDbA;
-      const noise = figures.noiseAtMic;
+      const room = figures.roomNoiseHeard;
       if (
         motor === undefined ||
-        noise === undefined ||
+        room === undefined ||
         (rig.micPlace !== 'shoe' && rig.micPlace !== 'side arm')
       )
         return undefined;
       const heard = levelAtDistanceDb(motor, MOTOR_TO_SHOE_M / MOTOR_MEASURED_M);
-      if (heard <= noise) return undefined;
+      const severity = machineSeverity(heard, room);
+      if (!severity) return undefined;
       return {
-        severity: 'note',
+        severity,
         lineIds: [rig.lens!.lineId, rig.mic!.line.id],
         has: heard,
-        needs: noise,
+        needs: room - UNDER_PLACE_DB,
         unit: 'dB(A)',
         title: () => `${rig.scene.name}: the focus motor is heard`,
         why: () =>
-          `${rig.lens!.name} hums at ${figureWords(heard, 'dB(A)')} where the microphone sits; the rest of the noise there is ${figureWords(noise, 'dB(A)')}.`
+          `${rig.lens!.name} hums at ${figureWords(heard, 'dB(A)')} where the microphone sits; the place itself is heard at ${figureWords(room, 'dB(A)')}.`
       };
     },
     propose: (context) => {

@@ -1,8 +1,13 @@
+import { fullName } from '../../model/gear';
 import type { PlacedRig } from '../../rigs/placed-rig';
 import type { AngleContext, Proposal } from '../finding';
 import { cheapestOf, setRig } from '../part-candidates';
 
 export const micLine = (rig: PlacedRig) => (rig.mic ? [rig.mic.line.id] : []);
+
+/** What hears the voice, by name. */
+export const pickupName = ({ mic, body }: PlacedRig): string =>
+  mic ? fullName(mic.gear) : body ? `The microphone in ${fullName(body.gear)}` : 'The microphone';
 
 export function furryCover(context: AngleContext): Proposal[] {
   const { rig, shelf, project } = context;
@@ -59,6 +64,9 @@ export function wayNearer(context: AngleContext): Proposal[] {
     (rig.mic?.gear.form === 'shoe' || rig.mic?.gear.form === 'short shotgun');
   return [
     ...(canBoom ? [boomIt(context)] : []),
+    ...(rig.hearsByBody
+      ? [otherMic(context, (form) => form === 'shoe' || form === 'short shotgun', 'Add')]
+      : []),
     otherMic(context, (form) => form.startsWith('lavalier'), 'Add'),
     ...(rig.scene.room
       ? [otherMic(context, (form) => form === 'desk' || form === 'dynamic', 'Add')]

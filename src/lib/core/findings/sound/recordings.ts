@@ -75,7 +75,9 @@ export const recordingsFindings: readonly AngleFindingRow[] = [
     about: 'no second recording',
     reads: ['recordings'],
     judge: (rig, figures) => {
-      if (!hearsVoice(rig) || !rig.scene.mustDo || (figures.recordings ?? 2) >= 2) return undefined;
+      // What cannot be repeated is told of the picture already.
+      if (!hearsVoice(rig) || !rig.scene.mustDo || rig.scene.onceOnly === true) return undefined;
+      if ((figures.recordings ?? 2) >= 2) return undefined;
       return {
         severity: 'note',
         figure: 'recordings',

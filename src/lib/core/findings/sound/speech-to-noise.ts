@@ -8,7 +8,10 @@ import {
 } from '../../relations/sound/speech-to-noise';
 import { figureRow, type AngleContext, type AngleFindingRow, type Proposal } from '../finding';
 import { setRig } from '../part-candidates';
-import { furryCover, micLine, wayNearer } from './microphone-remedies';
+import { furryCover, micLine, pickupName, wayNearer } from './microphone-remedies';
+
+/** Two levels this alike are the same to any meter. */
+const SAME_DB = 0.5;
 
 /** Speaking up is the oldest remedy and costs nothing but breath. */
 function louder({ rig }: AngleContext): Proposal[] {
@@ -33,7 +36,7 @@ export const speechToNoiseFindings: readonly AngleFindingRow[] = [
       if (db === undefined) return undefined;
       const place = rig.scene.room ? 'indoors' : 'outdoors';
       const band = speechToNoiseBands[place];
-      if (db >= band.cleanDb) return undefined;
+      if (db >= band.cleanDb - SAME_DB) return undefined;
       return {
         severity: db < UNINTELLIGIBLE_BELOW_DB ? 'stop' : db < band.usableDb ? 'warn' : 'note',
         lineIds: micLine(rig),
@@ -46,7 +49,7 @@ export const speechToNoiseFindings: readonly AngleFindingRow[] = [
             ? `${rig.scene.name}: voice is ${figureWords(Math.round(-db), 'dB')} below the noise`
             : `${rig.scene.name}: voice is ${figureWords(Math.round(db), 'dB')} above the noise`,
         why: () =>
-          `${fullName(rig.mic!.gear)} hears ${figureWords(figures.voiceAtMic!, 'dB(A)')} of voice from ${lengthWords(figures.micDistance!, rig.project.units)} and ${figureWords(figures.noiseAtMic!, 'dB(A)')} of everything else: ${speechWord(db, place)}; clean begins at ${band.cleanDb} dB here.`
+          `${pickupName(rig)} hears ${figureWords(figures.voiceAtMic!, 'dB(A)')} of voice from ${lengthWords(figures.micDistance!, rig.project.units)} and ${figureWords(figures.noiseAtMic!, 'dB(A)')} of everything else: ${speechWord(db, place)}; clean begins at ${band.cleanDb} dB here.`
       };
     },
     propose: (context) => [

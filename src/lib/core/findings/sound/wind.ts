@@ -1,8 +1,7 @@
 import { figureWords } from '../../figures/figure-words';
-import { fullName } from '../../model/gear';
 import { STILL_BELOW_MPS } from '../../relations/sound/wind';
 import { figureRow, type AngleFindingRow } from '../finding';
-import { furryCover, micLine, otherMic } from './microphone-remedies';
+import { furryCover, micLine, otherMic, pickupName } from './microphone-remedies';
 
 /** From a breeze on, an open capsule is lost. */
 const WIND_WARN_MPS = 3;
@@ -16,7 +15,12 @@ export const windFindings: readonly AngleFindingRow[] = [
     reads: ['airSpeed', 'windNoise'],
     judge: (rig, figures) => {
       const v = figures.airSpeed;
-      if (v === undefined || v < STILL_BELOW_MPS || !rig.mic || rig.cover !== 'none')
+      if (
+        v === undefined ||
+        v < STILL_BELOW_MPS ||
+        !(rig.mic || rig.hearsByBody) ||
+        rig.cover !== 'none'
+      )
         return undefined;
       return {
         severity: v >= WIND_WARN_MPS ? 'warn' : 'note',
@@ -25,9 +29,9 @@ export const windFindings: readonly AngleFindingRow[] = [
         has: v,
         needs: STILL_BELOW_MPS,
         unit: 'm/s',
-        title: () => `${rig.scene.name}: wind on a bare microphone`,
+        title: () => `${rig.scene.name}: wind on a microphone without a windscreen`,
         why: () =>
-          `${figureWords(v, 'm/s', rig.project.units)} of air, walking included, rumbles at about ${figureWords(figures.windNoise ?? NaN, 'dB(A)')} in ${fullName(rig.mic!.gear)} without a cover.`
+          `${figureWords(v, 'm/s', rig.project.units)} of air, walking included, rumbles at about ${figureWords(figures.windNoise ?? NaN, 'dB(A)')} in ${pickupName(rig).replace(/^The/, 'the')} without a windscreen.`
       };
     },
     propose: (context) => [

@@ -6,6 +6,9 @@ import { addOne, swapTo } from '../part-candidates';
 /** A bag this small is made up by the legs. */
 const BAG_TOLERANCE_KG = 0.2;
 
+/** Legs are not measured finer than this. */
+const SAME_DEG = 0.5;
+
 /** S4. */
 export const tippingFindings: readonly AngleFindingRow[] = [
   figureRow({
@@ -23,7 +26,7 @@ export const tippingFindings: readonly AngleFindingRow[] = [
     ],
     judge: (rig, figures) => {
       const lean = figures.tipAngle;
-      if (lean !== undefined && lean < TIP_WARN_DEG)
+      if (lean !== undefined && lean < TIP_WARN_DEG - SAME_DEG)
         return {
           severity: lean <= 0 ? 'stop' : 'warn',
           about: 'legs',

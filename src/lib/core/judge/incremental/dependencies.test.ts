@@ -55,7 +55,7 @@ describe('what a computation read', () => {
     const fields = (Object.keys(before) as (keyof typeof before)[]).filter(
       (field) => !notFields.includes(field)
     );
-    expect(fields).toHaveLength(23);
+    expect(fields).toHaveLength(24);
     for (const field of fields) {
       const tracked = trackRig(before);
       void tracked.rig[field];

@@ -27,6 +27,7 @@ const fields = [
   'focalLengthMm',
   'mic',
   'micPlace',
+  'hearsByBody',
   'cover',
   'coverPart',
   'keyLamp',
@@ -140,6 +141,7 @@ export function rigDifferences(
       differs('focalLengthMm', before.focalLengthMm === after.focalLengthMm) |
       differs('mic', samePart(before.mic, after.mic)) |
       differs('micPlace', before.micPlace === after.micPlace) |
+      differs('hearsByBody', before.hearsByBody === after.hearsByBody) |
       differs('cover', before.cover === after.cover) |
       differs('coverPart', samePart(before.coverPart, after.coverPart)) |
       differs('keyLamp', sameLamp(before.keyLamp, after.keyLamp)) |

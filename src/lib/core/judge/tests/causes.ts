@@ -16,6 +16,12 @@ export const causes: Record<string, (project: Project) => void> = {
     swap(p, 'orrowby-linnet-ii', 'orrowby-linnet');
     p.scenes[0]!.longestTakeMin = 40;
   },
+  'B4/heat': (p) => {
+    ownCopy<GearOf<'body'>>(p, 'orrowby-linnet-ii', (gear) =>
+      gear.modes.forEach((mode) => (mode.heatMinutesAt20C = 8))
+    );
+    p.scenes[0]!.longestTakeMin = 60;
+  },
   B5: (p) => {
     swap(p, 'orrowby-linnet-ii', 'orrowby-linnet');
     p.scenes[0]!.live = true;
@@ -221,6 +227,14 @@ export const causes: Record<string, (project: Project) => void> = {
     activePlan(p).lines.push(line('pellamund-dusk-2-5-62-mm'));
     setRig(p, { focalLengthMm: 15, filterLineId: 'pellamund-dusk-2-5-62-mm' });
     ownCopy<GearOf<'lens'>>(p, 'orrowby-15-43-f-3-5-5-6', (gear) => {
+      gear.filterThreadMm = 62;
+      gear.ports.forEach((port) => port.family === 'thread' && (port.type = '62 mm'));
+    });
+  },
+  'L8/ring': (p) => {
+    walkOutside(p);
+    activePlan(p).lines.push(line('pellamund-dusk-6-9-67-mm'));
+    ownCopy<GearOf<'lens'>>(p, 'pellamund-24-f-1-5', (gear) => {
       gear.filterThreadMm = 62;
       gear.ports.forEach((port) => port.family === 'thread' && (port.type = '62 mm'));
     });
