@@ -83,13 +83,7 @@ function partFrom(table: ShelfTable, row: unknown[]): GearItem {
         part.ports = (cell as string[]).map(portFrom);
         break;
       case 'modes':
-        part.modes = (cell as unknown[][]).map((mode) =>
-          Object.fromEntries(
-            table
-              .modeColumns!.map((name, index) => [name, mode[index]])
-              .filter(([, value]) => value !== null)
-          )
-        );
+        part.modes = (cell as unknown[][]).map((mode) => modeFrom(table.modeColumns!, mode));
         break;
       case 'more':
         Object.assign(part, cell);
@@ -111,6 +105,15 @@ function alike(parts: readonly GearItem[]): GearItem[] {
       .map((field) => [field, undefined])
   );
   return parts.map((part) => ({ ...unsaid, ...part }));
+}
+
+/** A row of a body's modes; no figure where clips end says that they do not. */
+function modeFrom(columns: readonly string[], cells: readonly unknown[]) {
+  const stated = columns
+    .map((name, at) => [name, cells[at]] as const)
+    .filter(([, value]) => value !== null);
+  const endless = cells[columns.indexOf('recordLimitMin')] === null;
+  return { ...Object.fromEntries(stated), ...(endless ? { noRecordLimit: true } : {}) };
 }
 
 /** The shelf that ships with the app: invented makers, models, mounts and cells. */

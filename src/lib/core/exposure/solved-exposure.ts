@@ -17,8 +17,11 @@ const NO_LIGHT_COST = 40;
 function planInTheDark(task: ExposureTask): ExposurePlan {
   const none = { noise: 0, shorter: 0, longer: 0, depth: 0, blur: 0, diffraction: 0 };
   return {
-    apertureN: task.set?.apertureN ?? task.apertureWidestN,
-    shutterS: task.set?.shutterS ?? 1 / task.fps,
+    apertureN: Math.min(
+      Math.max(task.set?.apertureN ?? task.apertureWidestN, task.apertureWidestN),
+      task.apertureSmallestN
+    ),
+    shutterS: Math.min(task.set?.shutterS ?? 1 / task.fps, 1 / task.fps),
     iso: task.isoHighest,
     filter: undefined,
     densityStops: 0,

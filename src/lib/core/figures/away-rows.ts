@@ -3,7 +3,7 @@ import { BANK_INTO_BATTERY, offGridEnergyWh } from '../relations/power/off-grid'
 import { bankEnergyAtPlugWh } from '../relations/power/bank';
 import { codecFactors, editingLoad } from '../relations/storage/editing-load';
 import { offloadMinutes } from '../relations/storage/offload';
-import type { FigureRows } from './rows';
+import { type FigureRows, unstatedOf } from './rows';
 
 /** Hours from the last take to the first of the next day, less supper and breakfast. */
 export const NIGHT_HOURS = 8;
@@ -225,7 +225,7 @@ export const awayRows = {
     name: 'pixels down in this mode',
     unit: 'px',
     source: 'body',
-    read: ({ mode }) => (mode ? mode.pixelsDown : null)
+    read: ({ mode, body }) => (mode ? mode.pixelsDown : unstatedOf(body))
   },
   anglesCut: {
     name: 'angles played at once',

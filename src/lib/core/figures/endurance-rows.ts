@@ -10,7 +10,7 @@ import { isClosedInBag } from '../rigs/closings';
 import { bodyPowerConnections } from '../rigs/supply-connections';
 import { type Kit, type KitPart, piecesOf } from '../rigs/kit';
 import type { BatterySupply, PlacedRig } from '../rigs/placed-rig';
-import { type FigureRows } from './rows';
+import { type FigureRows, unstatedOf } from './rows';
 
 /** Kept free on a card so that it is swapped between takes and not within one. */
 export const SWAP_MARGIN = 0.05;
@@ -150,7 +150,11 @@ export const enduranceRows = {
     name: 'bit rate',
     unit: 'Mb/s',
     source: 'body',
-    read: ({ mode }) => (mode ? mode.bitRateMbps : null)
+    asks: {
+      question: 'How many megabits a second does % write?',
+      between: [20, 200]
+    },
+    read: ({ mode, body }) => (mode ? mode.bitRateMbps : unstatedOf(body))
   },
   sizeNeeded: {
     name: 'space the recordings need',
@@ -389,6 +393,13 @@ export const enduranceRows = {
     name: 'longest clip of the mode',
     unit: 'min',
     source: 'body',
-    read: ({ mode }) => (mode ? (mode.recordLimitMin ?? Infinity) : null)
+    asks: {
+      question: 'After how many minutes does % end a clip in this mode, if ever?',
+      between: [29, 1440]
+    },
+    read: ({ mode, body }) =>
+      mode
+        ? (mode.recordLimitMin ?? (mode.noRecordLimit === true ? Infinity : undefined))
+        : unstatedOf(body)
   }
 } satisfies FigureRows;

@@ -38,7 +38,8 @@ export function minutesWords(minutes: number): string {
 /** Two ends of minutes, said once where they are the same in words. */
 export function minutesRange(least: number, most: number): string {
   const [one, other] = [minutesWords(least), minutesWords(most)];
-  return one === other ? one : `${one} to ${other}`;
+  if (one === other) return one;
+  return most === Infinity ? `${one}, or not at all` : `${one} to ${other}`;
 }
 
 /** A length; imperial shows inches with centimetres beside them. */
@@ -95,7 +96,7 @@ export function figureWords(value: number, unit: FigureUnit, units: UnitSystem =
     case '%':
       return unit === '°' ? `${plain(value, 0)}°` : `${plain(value, 2)} %`;
     case 'stops':
-      return `${plain(value, 1)} stops`;
+      return plain(value, 1) === '1' ? '1 stop' : `${plain(value, 1)} stops`;
     case 'dB':
     case 'dB(A)':
     case 'dBV':

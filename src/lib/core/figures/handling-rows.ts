@@ -129,6 +129,13 @@ export const handlingRows = {
     name: 'weight held out by hand, without a filter',
     unit: 'kg',
     source: 'kit',
+    asks: {
+      question: 'How much does % weigh?',
+      between: [0.1, 2],
+      field: 'massG',
+      perUnit: 1000,
+      of: (rig) => partsOnSupport(rig).find(({ gear }) => gear.massG === undefined)
+    },
     read: (rig) => (rig.body && isHandheld(rig.angle) ? massKg(partsOnSupport(rig)) : null)
   },
   heldOut: {
@@ -143,7 +150,13 @@ export const handlingRows = {
     name: 'reach of the grip',
     unit: 'm',
     source: 'support',
-    read: ({ support, angle }) => (isHandheld(angle) ? (support?.gear.reachM ?? 0) : null)
+    asks: {
+      question: 'How far does % hold the camera off?',
+      between: [0.1, 1],
+      field: 'reachM'
+    },
+    // The bare hand holds it off by nothing.
+    read: ({ support, angle }) => (isHandheld(angle) ? (support ? support.gear.reachM : 0) : null)
   },
   armMoment: {
     name: 'moment at the shoulder',

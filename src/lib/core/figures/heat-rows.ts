@@ -1,6 +1,6 @@
 import { heatMinutes, heatRelief, heatRiseFromTime } from '../relations/power/heat';
 import type { PlacedRig } from '../rigs/placed-rig';
-import type { FigureRows } from './rows';
+import { type FigureRows, unstatedOf } from './rows';
 
 /** Skin temperature at which bodies switch themselves off; an estimate. */
 export const BODY_HEAT_LIMIT_C = 60;
@@ -38,8 +38,8 @@ export const heatRows = {
       question: 'After how many minutes does % overheat in this mode, at 20 °C?',
       between: [10, 120]
     },
-    read: ({ mode }) => {
-      if (!mode) return null;
+    read: ({ mode, body }) => {
+      if (!mode) return unstatedOf(body);
       if (mode.heatMinutesAt20C !== undefined) return mode.heatMinutesAt20C;
       const cool = mode.pixelsAcross * mode.pixelsDown * mode.fps <= COOL_PIXELS_PER_S;
       return mode.noHeatLimit === true || cool ? null : undefined;

@@ -4,7 +4,8 @@ import { lampIlluminanceLx } from '../relations/lighting/lamp-illuminance';
 import { monitorContrast, screenReflectance } from '../relations/lighting/monitor-contrast';
 import { softnessDeg } from '../relations/lighting/softness';
 import { windowIlluminanceLx } from '../relations/lighting/window';
-import { countPieces } from '../rigs/kit';
+import type { BatteryGear } from '../model/gear';
+import { countPieces, type KitPart } from '../rigs/kit';
 import type { PlacedLamp, PlacedRig } from '../rigs/placed-rig';
 import type { FigureRow, FigureRows } from './rows';
 
@@ -143,6 +144,47 @@ export const lightRows = {
     source: 'kit',
     read: ({ kit }) => countPieces(kit.of('lamp'), () => true)
   },
+  lampEnergy: {
+    name: 'energy for the key lamp between sockets',
+    unit: 'Wh',
+    source: 'lamp',
+    asks: {
+      question: 'How many watt-hours has %?',
+      between: [10, 150],
+      field: 'energyWh',
+      of: (rig) => lampBatteries(rig).find(({ gear }) => gear.energyWh === undefined)
+    },
+    read: (rig) => {
+      const { keyLamp, hasSocket } = rig;
+      if (!keyLamp || (hasSocket && keyLamp.part.gear.runsFromMains === true)) return null;
+      const { gear, line } = keyLamp.part;
+      // One that is fed by loose batteries only has none inside.
+      let wattHours = (gear.internalBatteryWh ?? 0) * line.quantity;
+      for (const battery of lampBatteries(rig)) {
+        if (battery.gear.energyWh === undefined) return undefined;
+        wattHours += battery.gear.energyWh * battery.line.quantity;
+      }
+      return wattHours;
+    }
+  },
+  lampDraw: {
+    name: 'draw of the key lamp at full light',
+    unit: 'W',
+    source: 'lamp',
+    asks: {
+      question: 'How many watts does % draw at full light?',
+      between: [5, 150],
+      field: 'drawW'
+    },
+    read: ({ keyLamp }) => lampFigure(keyLamp, (lamp) => lamp.part.gear.drawW)
+  },
+  lampMinutes: {
+    name: 'key lamp lasts at full light',
+    unit: 'min',
+    from: ['lampEnergy', 'lampDraw'],
+    relation: '60·Wh/W',
+    compute: (wattHours, watts) => (60 * wattHours!) / watts!
+  },
   lightSwing: {
     name: 'swing of the light of the place',
     unit: 'stops',
@@ -206,6 +248,12 @@ export const lightRows = {
     name: 'white of the monitor',
     unit: 'cd/m²',
     source: 'kit',
+    asks: {
+      question: 'How bright is the screen of %, in cd/m² (nit)?',
+      between: [250, 1500],
+      field: 'luminanceCdM2',
+      of: ({ kit }) => kit.of('monitor')[0]
+    },
     read: ({ kit, index, scene }) => {
       const monitor = kit.of('monitor')[0];
       return monitor && index === 0 && !scene.room ? monitor.gear.luminanceCdM2 : null;
@@ -295,6 +343,14 @@ function lampRows<P extends LampPrefix>(
     }
   };
   return rows as Record<LampRowId<P>, FigureRow>;
+}
+
+/** Loose batteries of the kit that the key lamp takes. */
+function lampBatteries({ kit, keyLamp }: PlacedRig): readonly KitPart<BatteryGear>[] {
+  const type = keyLamp?.part.gear.batteryType;
+  return type === undefined
+    ? []
+    : kit.of('battery').filter(({ gear }) => gear.batteryType === type);
 }
 
 function lampFigure(

@@ -25,7 +25,7 @@ import { subjectDistanceM } from '../relations/optics/subject-distance';
 import { edgeStretch, nearStretch } from '../relations/optics/stretch';
 import { walkingBlurPx } from '../relations/optics/walking-blur';
 import { framedSize } from '../rigs/framed-size';
-import { type FigureRows, yesNo } from './rows';
+import { type FigureRows, yesNo, unstatedOf } from './rows';
 
 /** Which side of the picture a framing is measured on. */
 export const framedSides = ['height', 'width'] as const;
@@ -104,7 +104,7 @@ export const opticsRows = {
     unit: '×',
     source: 'body',
     asks: { question: 'How much does % crop the picture in this mode?', between: [1, 1.7] },
-    read: ({ mode }) => (mode ? mode.crop : null)
+    read: ({ mode, body }) => (mode ? mode.crop : unstatedOf(body))
   },
   areaWidth: {
     name: 'width of the picture area in use',
@@ -342,7 +342,11 @@ export const opticsRows = {
     name: 'pixels across in this mode',
     unit: 'px',
     source: 'body',
-    read: ({ mode }) => (mode ? mode.pixelsAcross : null)
+    asks: {
+      question: 'How many pixels across does % film at this rate?',
+      between: [1280, 3840]
+    },
+    read: ({ mode, body }) => (mode ? mode.pixelsAcross : unstatedOf(body))
   },
   pixelsShare: {
     name: 'pixels against what is wanted',

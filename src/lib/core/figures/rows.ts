@@ -102,3 +102,6 @@ export function wordIndex<T extends string>(
 ): number | undefined {
   return word === undefined ? undefined : list.indexOf(word);
 }
+
+/** What a part does not state is unknown; where there is no part, there is nothing to state. */
+export const unstatedOf = (part: object | undefined): undefined | null => (part ? undefined : null);

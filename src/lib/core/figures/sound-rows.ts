@@ -87,8 +87,14 @@ export const soundRows = {
     unit: 'm',
     from: ['topAboveMouth', 'subjectDistance'],
     relation: '√(x² + y²), y = h + (y_top − h)(d − x)/d + 0.05',
+    // Filmed from very near the boom hangs by the camera.
     compute: (top, d) =>
-      boomDistanceM(top!, d!, nearestBoomForwardM(top!, d!, EYES_ABOVE_MOUTH_M), EYES_ABOVE_MOUTH_M)
+      boomDistanceM(
+        top!,
+        d!,
+        Math.min(nearestBoomForwardM(top!, d!, EYES_ABOVE_MOUTH_M), MOST_FORWARD_SHARE * d!),
+        EYES_ABOVE_MOUTH_M
+      )
   },
   micDistance: {
     name: 'mouth to microphone',
@@ -334,6 +340,12 @@ export const soundRows = {
     name: 'reach of the boom',
     unit: 'm',
     source: 'support',
+    asks: {
+      question: 'How far does % reach?',
+      between: [0.5, 2.5],
+      field: 'reachM',
+      of: ({ boom }) => boom
+    },
     read: ({ boom }) => (boom ? boom.gear.reachM : null)
   },
   boomReachNeeded: {
@@ -448,6 +460,8 @@ export const soundRows = {
   }
 } satisfies FigureRows;
 
+/** A boom hangs no nearer to the camera than this share of the way. */
+const MOST_FORWARD_SHARE = 0.9;
 /** A stand is left out of the picture with this much beside it. */
 const STAND_BESIDE_PICTURE_M = 0.2;
 /** A laptop stands about an arm away while one talks into it. */

@@ -57,6 +57,12 @@ const worlds: Project[] = [
     delete scene.room;
     project.scenes[0]!.lightSource = 'lamps';
   }),
+  // A lamp that lives by batteries, away from mains.
+  fullBag((project, scene) => {
+    scene.daysWithoutSocket = 1;
+    swap(project, 'quillfeather-ray-65-two-colour-55-cm-dome', 'brackenholt-tile-45-cloth');
+    activePlan(project).lines.push(line('brackenholt-slab-48-block'));
+  }),
   fullBag((project, scene) => {
     scene.daysWithoutSocket = 2;
     swap(project, 'dunmarrow-burr', 'withrick-thimble-one');
@@ -158,7 +164,8 @@ describe('a figure nobody has stated', () => {
         ({ gear }) =>
           (gear as unknown as Record<string, unknown>)[field] !== undefined &&
           judged(withoutField(world, gear, field)).findings.some(
-            (one) => isQuestion(one) && one.figure === id
+            (one) =>
+              isQuestion(one) && one.figure !== undefined && rowOf(one.figure).asks?.field === field
           )
       )
     );

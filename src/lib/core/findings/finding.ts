@@ -92,6 +92,8 @@ interface RowBase {
   about: string;
   /** Another cause than the one a curve of merit tells for this code: it costs its axis by itself. */
   ownCause?: true;
+  /** It is good to know and never weakens a scene: one that stays open costs nothing. */
+  onlyNotes?: true;
 }
 
 interface AngleRowBase extends RowBase {

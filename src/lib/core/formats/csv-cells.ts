@@ -54,6 +54,7 @@ const modeFigures = [
   ['heatMinutesAt20C', 'min to heat']
 ] as const;
 const modeYesNo = [
+  ['noRecordLimit', 'no clip limit', 'clips end'],
   ['noHeatLimit', 'never overheats', 'may overheat'],
   ['faceFocus', 'face focus', 'no face focus']
 ] as const;

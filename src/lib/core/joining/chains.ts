@@ -12,7 +12,9 @@ export type ChainLimit = (parts: readonly JoiningPart[]) => string | undefined;
 
 const portKey = (port: Port) => `${port.family}|${port.type}|${port.end}`;
 /** A port in words; what a chain ends in has no half. */
-export const portWords = (port: Port): string => endWords[port.type] ?? `${port.type} ${port.end}`;
+/** A port in words; one whose type nobody states is any. */
+export const portWords = (port: Port): string =>
+  endWords[port.type] ?? `${port.type ?? 'unstated'} ${port.end}`;
 const endWords: Readonly<Record<string, string>> = {
   energy: 'a source of power',
   recording: 'something to record on',

@@ -30,7 +30,7 @@ export function askForRow(
 ): void {
   ask(
     unknownsReadBy(row, rig, record),
-    `“${row.about}” cannot be ruled out`,
+    `it cannot be said whether this holds: ${row.about}`,
     rig,
     record,
     asked,
@@ -67,7 +67,9 @@ function ask(
   for (const id of unknowns)
     for (const leaf of unknownLeaves(record, id)) {
       const part = partOfLeaf(rig, leaf);
-      const about = `${part?.lineId ?? ''} ${leaf}`;
+      // One field of a part may stand behind several figures, and is asked for once.
+      const row = figureTable[leaf];
+      const about = `${part?.lineId ?? ''} ${(isLeaf(row) && row.asks?.field) || leaf}`;
       if (asked.has(about)) continue;
       asked.add(about);
       findings.push(new Finding(questionRow, questionAbout(leaf, about, part, consequence)));

@@ -1,6 +1,6 @@
-import { Finding, severityRank } from '../findings/finding';
+import { type AngleFindingRow, Finding, severityRank } from '../findings/finding';
 import { angleFindings, planFindings } from '../findings/table';
-import { axisPoints, lossesByFinding, sumAxis } from '../merit/axis-scores';
+import { type AxisLosses, axisPoints, lossesByFinding, sumAxis } from '../merit/axis-scores';
 import { axes } from '../merit/axis-curves';
 import { meritOfKit } from '../merit/kit-merit';
 import { meritOfScene, noScores, type SceneScores } from '../merit/scene-merit';
@@ -40,11 +40,11 @@ export function judgePlan(
 export function completeJudgement(evaluation: PlanEvaluation): Judgement {
   const { project, kit, angles, money } = evaluation;
   const asked = new Set<string>();
-  const found = findingsOf(evaluation, asked);
+  const { findings: found, open } = findingsOf(evaluation, asked);
   const ofPlan: Finding[] = [];
   for (let row = 0; row < planFindings.length; row++)
     for (const held of evaluation.planRow(row)) ofPlan.push(new Finding(planFindings[row]!, held));
-  const scores = scoresOf(evaluation, [...found, ...ofPlan]);
+  const scores = scoresOf(evaluation, [...found, ...ofPlan], open);
   askForAxes(evaluation, scores, project.scenes, asked, found);
   found.push(...ofPlan);
   const findings = worstFirst(found);
@@ -74,8 +74,14 @@ function stops(finding: Finding, { id }: Scene): boolean {
   );
 }
 
+/** Of each angle, the rows that could not be ruled out for a figure nobody states, and that may weaken it. */
+type OpenRows = readonly (readonly AngleFindingRow[])[];
+
 /** Findings angle by angle, in the order of the table, with the questions that keep a row open. */
-function findingsOf(evaluation: PlanEvaluation, asked: Set<string>): Finding[] {
+function findingsOf(
+  evaluation: PlanEvaluation,
+  asked: Set<string>
+): { findings: Finding[]; open: OpenRows } {
   const { angles, differences } = evaluation;
   const found = differences
     ? angles.map(
@@ -84,16 +90,21 @@ function findingsOf(evaluation: PlanEvaluation, asked: Set<string>): Finding[] {
       )
     : foundFromNothing(evaluation, 0, angles.length);
   const findings: Finding[] = [];
+  const open: AngleFindingRow[][] = [];
   for (let at = 0; at < angles.length; at++) {
+    const openHere: AngleFindingRow[] = [];
     for (const one of found[at]!) {
       if (typeof one !== 'number') findings.push(one);
       else {
         const { rig, record } = angles[at]!;
-        askForRow(angleFindings[one]!, rig, record, asked, findings);
+        const row = angleFindings[one]!;
+        if (row.onlyNotes !== true) openHere.push(row);
+        askForRow(row, rig, record, asked, findings);
       }
     }
+    open.push(openHere);
   }
-  return findings;
+  return { findings, open };
 }
 
 /**
@@ -135,7 +146,8 @@ function askForAxes(
 
 function scoresOf(
   { project: { scenes }, angles, differences }: PlanEvaluation,
-  findings: readonly Finding[]
+  findings: readonly Finding[],
+  open: OpenRows
 ): SceneScores[] {
   const scores = scenes.map((): SceneScores => ({ ...noScores }));
   const weakening = findings.filter(({ severity }) => severity === 'warn');
@@ -144,15 +156,18 @@ function scoresOf(
     const ofScene = scores[scenes.indexOf(scene)]!;
     const losses = lossesByFinding(
       rig,
-      weakening.filter((finding) => concerns(finding, scene, angle))
+      weakening.filter((finding) => concerns(finding, scene, angle)).map(({ row }) => row)
     );
+    // What is not ruled out may weaken: the low end counts it, the high end does not.
+    const possible = open[at]!.length === 0 ? noLosses : lossesByFinding(rig, open[at]!);
     const difference = differences?.[at];
     for (const axis of axes) {
       const sum = difference ? difference.sum(axis, record) : sumAxis(axis, rig, record);
       if (!sum) continue;
       const loss = losses[axis] ?? 0;
-      const low = axisPoints(sum.low - loss);
-      const high = sum.high === sum.low ? low : axisPoints(sum.high - loss);
+      const most = loss + (possible[axis] ?? 0);
+      const low = axisPoints(sum.low - most);
+      const high = sum.high === sum.low && most === loss ? low : axisPoints(sum.high - loss);
       // The worst angle speaks for each axis: a scene is as good as what it shows at its weakest.
       if (!ofScene[axis] || low < ofScene[axis].low)
         ofScene[axis] = { axis, angleId: angle.id, low, high };
@@ -160,6 +175,8 @@ function scoresOf(
   }
   return scores;
 }
+
+const noLosses: AxisLosses = {};
 
 /** A finding of this angle, or of the whole plan where it names the scene or none. */
 function concerns({ scene: own, angleId, sceneIds }: Finding, scene: Scene, angle: Angle): boolean {

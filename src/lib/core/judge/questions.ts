@@ -1,25 +1,28 @@
 import { isQuestion } from '../findings/finding-codes';
 import { figureWords } from '../figures/figure-words';
-import { isLeaf } from '../figures/rows';
+import { type Ask, isLeaf, type LeafRow } from '../figures/rows';
 import { type FigureId, figureTable } from '../figures/table';
 import { type Finding, severityRank } from '../findings/finding';
+import { compareKits, type KitMerit } from '../merit/kit-merit';
 import type { GearItem } from '../model/gear';
 import type { FieldAsk } from '../model/stated';
 import { specSheet } from '../model/gear/spec-sheet';
 import type { Project } from '../model/project';
 import { activePlan } from '../model/active-plan';
-import type { Shelf } from '../model/shelf';
+import type { Plan } from '../model/plan';
+import { makeShelf, type Shelf } from '../model/shelf';
 import { judgePlan } from './judge-plan';
 import type { Judgement } from './judgement';
-import { trackJudgement } from './incremental';
+import { type SupposedAnswer, trackJudgement, type TrackedJudgement } from './incremental';
 
-/** What one answer would do. */
+/** What one answer would do, the other open questions answered well. */
 export interface AnswerEffect {
   /** The answer, in words. */
   answer: string;
-  /** Findings it would bring and take away, in the judge's words. */
+  /** Findings it would bring, in the judge's words. */
   brings: string[];
   meritHundredths: number;
+  onceSettledHundredths: number;
 }
 
 /** A plain question to put to a seller before paying, and what either answer would do. */
@@ -49,6 +52,18 @@ export function questionsOf(project: Project, shelf: Shelf, judgement: Judgement
   }
 }
 
+/** A question with the two ends its answer lies between. */
+interface Open {
+  finding: Finding;
+  row: LeafRow & { asks: Ask };
+  lineId: string | undefined;
+  gear: GearItem | undefined;
+  ends: readonly [number, number];
+}
+
+/** Which end of its answer each open question is taken at; left out, it stays open. */
+type Answers = ReadonlyMap<Open, number>;
+
 /** The same question by question, for a worker that has other things to do between. */
 export function* askingQuestions(
   project: Project,
@@ -56,31 +71,45 @@ export function* askingQuestions(
   judgement: Judgement
 ): Generator<void, Question[], void> {
   const before = trackJudgement(project, judgement);
-  const questions: Question[] = [];
+  const plan = activePlan(project);
+  const open = judgement.findings.flatMap(
+    (finding) => openQuestion(finding, judgement, shelf) ?? []
+  );
+  const judged = (answers: Answers): Judgement =>
+    judgeAnswered(project, plan, shelf, before, answers);
+
+  // With several unknown figures each may hide what another would change: the others are held at both ends.
+  const worse = new Map<Open, number>();
+  const better = new Map<Open, number>();
+  for (const one of open) {
+    const [low, high] = one.ends.map((end) => judged(new Map([[one, end]])).merit);
+    const lowIsBetter = compareKits(low!, high!) > 0 || onceSettledIsBetter(low!, high!);
+    worse.set(one, one.ends[lowIsBetter ? 1 : 0]);
+    better.set(one, one.ends[lowIsBetter ? 0 : 1]);
+    yield;
+  }
   const standing = new Set(judgement.findings.map((finding) => finding.key));
-  for (const finding of judgement.findings) {
-    if (!isQuestion(finding) || finding.figure === undefined) continue;
-    const row = figureTable[finding.figure];
-    if (!isLeaf(row) || !row.asks) continue;
-    const lineId = finding.lineIds?.[0];
-    const gear = lineId === undefined ? undefined : judgement.kit.byLine(lineId)?.gear;
-    const ends = row.asks.between.map((value) => {
-      const answer = { leaf: finding.figure!, lineId, value };
-      const judged = judgePlan(project, activePlan(project), shelf, { answer, before });
-      const words = row.words?.[Math.round(value)] ?? figureWords(value, row.unit, project.units);
-      return { judged, effect: effectOf(words, judged, standing) };
-    });
-    const [low, high] = ends as [(typeof ends)[number], (typeof ends)[number]];
+  const questions: Question[] = [];
+  for (const one of open) {
+    const [amongWorse, amongBetter] = [worse, better].map((others) =>
+      one.ends.map((end) => judged(new Map([...others, [one, end]])))
+    ) as [Judgement[], Judgement[]];
+    const pairs = [amongWorse, amongBetter];
+    const effects = one.ends.map((end, at) =>
+      effectOf(answerWords(one, end, project), amongBetter[at]!, standing)
+    );
     questions.push({
-      key: finding.key,
-      question: finding.title(),
-      lineId,
-      leaf: finding.figure,
-      field: fieldOf(gear, row.asks.field),
-      effects: [low.effect, high.effect],
-      movesStop: low.judged.merit.stops !== high.judged.merit.stops,
-      swingHundredths: Math.abs(
-        low.judged.merit.onceSettledHundredths - high.judged.merit.onceSettledHundredths
+      key: one.finding.key,
+      question: one.finding.title(),
+      lineId: one.lineId,
+      leaf: one.finding.figure!,
+      field: fieldOf(one.gear, one.row.asks.field),
+      effects: [effects[0]!, effects[1]!],
+      movesStop: pairs.some(([low, high]) => low!.merit.stops !== high!.merit.stops),
+      swingHundredths: Math.max(
+        ...pairs.map(([low, high]) =>
+          Math.abs(low!.merit.onceSettledHundredths - high!.merit.onceSettledHundredths)
+        )
       )
     });
     yield;
@@ -91,6 +120,58 @@ export function* askingQuestions(
       b.swingHundredths - a.swingHundredths ||
       (a.key < b.key ? -1 : 1)
   );
+}
+
+const onceSettledIsBetter = (one: KitMerit, other: KitMerit): boolean =>
+  compareKits(one, other) === 0 && one.onceSettledHundredths > other.onceSettledHundredths;
+
+function openQuestion(finding: Finding, { kit }: Judgement, shelf: Shelf): Open | undefined {
+  if (!isQuestion(finding) || finding.figure === undefined) return undefined;
+  const row = figureTable[finding.figure];
+  if (!isLeaf(row) || !row.asks) return undefined;
+  const lineId = finding.lineIds?.[0];
+  const gear = kit.byLine(lineId)?.gear;
+  const asked = row as Open['row'];
+  return { finding, row: asked, lineId, gear, ends: endsOf(asked, gear, shelf) };
+}
+
+/** A mass lies between those of its like on the shelf; what else is asked, between the ends its figure knows. */
+function endsOf({ asks }: Open['row'], gear: GearItem | undefined, shelf: Shelf): Open['ends'] {
+  if (asks.field !== 'massG' || !gear) return asks.between;
+  const masses = shelf.ofKind(gear.kind).flatMap(({ massG }) => massG ?? []);
+  return masses.length < 2
+    ? asks.between
+    : [Math.min(...masses) / 1000, Math.max(...masses) / 1000];
+}
+
+/** The plan with some questions answered: where the part has a field for it, on the part itself. */
+function judgeAnswered(
+  project: Project,
+  plan: Plan,
+  shelf: Shelf,
+  before: TrackedJudgement,
+  answers: Answers
+): Judgement {
+  const noted = new Map<string, GearItem>();
+  let supposed: SupposedAnswer | undefined;
+  for (const [{ row, gear, lineId, finding }, value] of answers) {
+    const { field, perUnit = 1 } = row.asks;
+    if (gear && field !== undefined) {
+      const answer = row.words
+        ? row.words[Math.round(value)]
+        : row.unit === 'yes/no'
+          ? value > 0
+          : value * perUnit;
+      noted.set(gear.id, { ...(noted.get(gear.id) ?? gear), [field]: answer });
+    } else supposed ??= { leaf: finding.figure!, lineId, value };
+  }
+  const seen = noted.size === 0 ? shelf : makeShelf(shelf.items, [...noted.values()]);
+  return judgePlan(project, plan, seen, { before, ...(supposed ? { answer: supposed } : {}) });
+}
+
+function answerWords({ row, gear }: Open, value: number, { units }: Project): string {
+  if (row.asks.field === 'massG' && gear) return figureWords(value, 'kg', units);
+  return row.words?.[Math.round(value)] ?? figureWords(value, row.unit, units);
 }
 
 function effectOf(answer: string, judged: Judgement, standing: ReadonlySet<string>): AnswerEffect {
@@ -105,7 +186,8 @@ function effectOf(answer: string, judged: Judgement, standing: ReadonlySet<strin
           .map((finding) => finding.title())
       )
     ],
-    meritHundredths: judged.merit.meritHundredths
+    meritHundredths: judged.merit.meritHundredths,
+    onceSettledHundredths: judged.merit.onceSettledHundredths
   };
 }
 

@@ -1,6 +1,6 @@
 import { type FigureRecord, known, unknown } from '../figures/record';
 import { type FigureId, figureIndex } from '../figures/table';
-import type { Finding } from '../findings/finding';
+import type { FindingRow } from '../findings/finding';
 import type { PlacedRig } from '../rigs/placed-rig';
 import {
   type Axis,
@@ -147,22 +147,29 @@ export function axisPoints(sum: number): number {
     : Math.max(0, FAINT_BELOW - (FAINT_BELOW - sum) * FAINT_SHARE);
 }
 
-/** What the findings that weaken an angle take off each axis, beside those a curve tells already. */
+/** Points by axis; an axis that loses nothing is left out. */
+export type AxisLosses = Partial<Record<Axis, number>>;
+
+/** What findings that weaken an angle take off each axis, beside those a curve tells already. */
 export function lossesByFinding(
   rig: PlacedRig,
-  weakening: readonly Finding[]
-): Partial<Record<Axis, number>> {
-  const losses: Partial<Record<Axis, number>> = {};
-  for (const finding of weakening) {
-    const axis = axisOfCode[finding.code];
-    if (axis !== undefined && !isToldByCurve(axis, finding, rig))
+  rows: readonly Pick<FindingRow, 'code' | 'ownCause'>[]
+): AxisLosses {
+  const losses: AxisLosses = {};
+  for (const row of rows) {
+    const axis = axisOfCode[row.code];
+    if (axis !== undefined && !isToldByCurve(axis, row, rig))
       losses[axis] = (losses[axis] ?? 0) + WEAKENS_LOSS;
   }
   return losses;
 }
 
-const isToldByCurve = (axis: Axis, { code, row }: Finding, rig: PlacedRig): boolean =>
-  row.ownCause !== true &&
+const isToldByCurve = (
+  axis: Axis,
+  { code, ownCause }: Pick<FindingRow, 'code' | 'ownCause'>,
+  rig: PlacedRig
+): boolean =>
+  ownCause !== true &&
   axisCurves[axis].some((curve) => curve.tells?.includes(code) === true && isWanted(curve, rig));
 
 function lowOf({ at, points, least }: PreparedCurve, record: FigureRecord): number {

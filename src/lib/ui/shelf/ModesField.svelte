@@ -20,6 +20,7 @@
   const choiceNames = {
     codec: 'codec',
     faceFocus: 'follows faces',
+    noRecordLimit: 'no clip limit',
     noHeatLimit: 'never overheats'
   } as const;
 </script>

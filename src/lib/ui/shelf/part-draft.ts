@@ -21,6 +21,7 @@ export const modeKeys = [
 export const modeChoices = {
   codec: codecs,
   faceFocus: ['yes', 'no'],
+  noRecordLimit: ['yes', 'no'],
   noHeatLimit: ['yes', 'no']
 } as const satisfies Partial<Record<keyof RecordingMode, readonly string[]>>;
 type ModeChoice = keyof typeof modeChoices;

@@ -142,7 +142,9 @@
                   ? `, crop ${mode.crop}×`
                   : ''}{mode.recordLimitMin
                   ? `, ${mode.recordLimitMin} min a clip`
-                  : ''}{mode.heatMinutesAt20C
+                  : mode.noRecordLimit
+                    ? ', no clip limit'
+                    : ''}{mode.heatMinutesAt20C
                   ? `, warm after ${mode.heatMinutesAt20C} min`
                   : ''}{mode.faceFocus === false ? ', loses the face' : ''}
               </li>

@@ -96,7 +96,7 @@ export const careFindings: readonly AngleFindingRow[] = [
         })
       },
       {
-        label: 'Film it on a dry day',
+        label: 'Film on a dry day',
         act: {
           type: 'change scene',
           sceneId: context.rig.scene.id,

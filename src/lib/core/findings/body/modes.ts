@@ -54,9 +54,9 @@ export const modesFindings: readonly AngleFindingRow[] = [
         needs: 1,
         unit: '×',
         lineIds: bodyLine(rig),
-        title: () => `No mode with ${scene.pixelsAcross} pixels at ${scene.fps} frames`,
-        why: () =>
-          `${fullName(rig.body!.gear)} comes nearest with ${mode.pixelsAcross} pixels at ${mode.fps} frames a second.`
+        title: () =>
+          `${scene.name}: no mode with ${scene.pixelsAcross} pixels at ${figureWords(scene.fps, 'fps')} (nearest ${mode.pixelsAcross} at ${figureWords(mode.fps, 'fps')})`,
+        why: () => `${fullName(rig.body!.gear)} comes no nearer than that.`
       };
     },
     propose: (context) => {

@@ -56,9 +56,9 @@ export const recordingFindings: readonly AngleFindingRow[] = [
         needs: take,
         unit: 'min',
         title: () =>
-          `${rig.scene.name}: overheats after about ${minutesWords(minutes)} (takes of ${minutesWords(take)}); shade, a cage or a fan carries it`,
+          `${rig.scene.name}: overheats after about ${minutesWords(minutes)} (takes of ${minutesWords(take)}) unless it is cooled`,
         why: () =>
-          `${fullName(rig.body!.gear)} overheats after about ${minutesRange(minutes, figures.heatMinutesMost!)}; ${Number.isFinite(relieved) ? `kept cool it lasts ${minutesWords(relieved)} or more` : 'kept cool it lasts the whole take'}. Turn the screen off the body as well.`
+          `${fullName(rig.body!.gear)} overheats after about ${minutesRange(minutes, figures.heatMinutesMost!)}; ${Number.isFinite(relieved) ? `in shade, a cage or with a fan it lasts ${minutesWords(relieved)} or more` : 'in shade, a cage or with a fan it lasts the whole take'}. Turn the screen off the body as well.`
       };
     },
     propose: (context) => [
@@ -99,12 +99,12 @@ export const recordingFindings: readonly AngleFindingRow[] = [
         unit: 'min',
         title: () =>
           hot
-            ? `Overheats after about ${minutesWords(limit)}`
-            : `Clips end after ${minutesWords(limit)}`,
+            ? `${rig.scene.name}: overheats after about ${minutesWords(limit)} (takes of ${minutesWords(take)})`
+            : `${rig.scene.name}: clips end after ${minutesWords(limit)} (takes of ${minutesWords(take)})`,
         why: () =>
           hot
-            ? `${rig.scene.name} has takes of ${minutesWords(take)}; ${fullName(rig.body!.gear)} switches itself off after about ${minutesRange(limit, figures.heatMinutesMost!)} in this mode at ${figureWords(figures.temperature!, '°C', rig.project.units)}.`
-            : `${rig.scene.name} has takes of ${minutesWords(take)}; ${fullName(rig.body!.gear)} stops this mode after ${minutesWords(limit)} and has to be started again.`
+            ? `${fullName(rig.body!.gear)} switches itself off after about ${minutesRange(limit, figures.heatMinutesMost!)} in this mode at ${figureWords(figures.temperature!, '°C', rig.project.units)}.`
+            : `${fullName(rig.body!.gear)} stops this mode after ${minutesWords(limit)} and has to be started again.`
       };
     },
     propose: (context, held) => {

@@ -102,14 +102,14 @@ export const selfViewFindings: readonly AngleFindingRow[] = [
         { label: 'Move it back to the shoe', act: setRig(context, { micPlace: 'shoe' }) },
         {
           parts: sideArms,
-          label: (gear) => `Side arm: ${gear.model}`,
+          label: (gear) => `Move it aside on ${gear.model}`,
           act: (line) => ({ type: 'batch', acts: [{ type: 'add line', line }, aside] })
         },
         {
           parts: cheapestOf(shelf, project, 'microphone', (gear) =>
             gear.form.startsWith('lavalier')
           ),
-          label: (gear) => `Lapel: ${gear.model}`,
+          label: (gear) => `Use ${gear.model} on the lapel`,
           act: (line) => ({
             type: 'batch',
             acts: [
@@ -136,6 +136,7 @@ export const selfViewFindings: readonly AngleFindingRow[] = [
     code: 'B2',
     family: 'body',
     about: 'the monitor is too dark for this light',
+    onlyNotes: true,
     reads: ['screenContrast', 'lightBright'],
     judge: (rig, figures) => {
       const contrast = figures.screenContrast;

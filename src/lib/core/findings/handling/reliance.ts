@@ -115,7 +115,7 @@ export const relianceFindings: readonly AngleFindingRow[] = [
         ...(part.line.worn === true
           ? [
               {
-                label: 'It has been mended',
+                label: 'Mark it as mended',
                 act: {
                   type: 'change line' as const,
                   lineId: part.line.id,

@@ -54,15 +54,16 @@ export const setUpFindings: readonly AngleFindingRow[] = [
         has: minutes,
         needs: limit,
         unit: 'min',
-        title: () => `${rig.scene.name}: ${minutesWords(minutes)} to the first take`,
+        title: () =>
+          `${rig.scene.name}: set-up takes about ${minutesWords(minutes)} (limit ${minutesWords(limit)})`,
         why: () =>
-          `You said ${minutesWords(limit)} at most. The parts of this scene take about that long to stand up; what takes longest is ${slowest(rig)}.`
+          `That is how long the parts of this scene take to set up; what takes longest is ${slowest(rig)}.`
       };
     },
     propose: (context) => [
       ...leaveSpareable(context),
       {
-        label: `Allow ${minutesWords(Math.ceil(context.figures.setUp!))}`,
+        label: `Raise the set-up limit to ${minutesWords(Math.ceil(context.figures.setUp!))}`,
         act: {
           type: 'set project',
           patch: { setUpLimitMin: Math.ceil(context.figures.setUp!) }
@@ -74,6 +75,7 @@ export const setUpFindings: readonly AngleFindingRow[] = [
     code: 'W2',
     family: 'whole',
     about: 'too many switches to remember',
+    onlyNotes: true,
     reads: ['switches'],
     judge: (rig, figures) => {
       const switches = figures.switches;
@@ -85,7 +87,7 @@ export const setUpFindings: readonly AngleFindingRow[] = [
         has: switches,
         needs: limit,
         unit: 'count',
-        title: () => `${rig.scene.name}: ${switches} switches before every take`,
+        title: () => `${rig.scene.name}: ${switches} switches before every take (limit ${limit})`,
         why: () =>
           `Camera, lamps and microphones each have one that can be left off; past ${limit} one is forgotten sooner or later. One multiple socket that turns everything on is the old remedy.`
       };
@@ -105,7 +107,7 @@ export const setUpFindings: readonly AngleFindingRow[] = [
             ]
           : []),
         {
-          label: `Trust yourself with ${figures.switches!}`,
+          label: `Raise the switch limit to ${figures.switches!}`,
           act: {
             type: 'set project',
             patch: { switchLimit: figures.switches! }

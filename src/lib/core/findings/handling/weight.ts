@@ -96,9 +96,9 @@ export const weightFindings: readonly AngleFindingRow[] = [
         has: have,
         needs: limit,
         unit: 'kg',
-        title: () => `The kit weighs ${figureWords(have, 'kg', rig.project.units)}`,
-        why: () =>
-          `${figureWords(limit, 'kg', rig.project.units)} is what you said you carry; computer, drives, reader and sand stay at home and are not counted.`
+        title: () =>
+          `The kit weighs ${figureWords(have, 'kg', rig.project.units)} (limit ${figureWords(limit, 'kg', rig.project.units)})`,
+        why: () => 'Computer, drives, card reader and sandbags stay at home and are not counted.'
       };
     },
     propose: (context) => {
@@ -121,7 +121,7 @@ export const weightFindings: readonly AngleFindingRow[] = [
         })),
         ...heaviest.slice(0, 6).map((part) => leaveOut(part.line, part.gear.model)),
         {
-          label: `Carry ${figureWords(context.figures.carriedMass!, 'kg', project.units)}`,
+          label: `Raise the weight limit to ${figureWords(context.figures.carriedMass!, 'kg', project.units)}`,
           act: {
             type: 'set project' as const,
             patch: {

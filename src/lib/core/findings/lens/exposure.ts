@@ -25,6 +25,9 @@ const figuresRead = [
 ] as const;
 type Read = { readonly [id in (typeof figuresRead)[number]]: number | undefined };
 
+/** No camera has more; beyond it a number says nothing. */
+const MOST_ISO_SAID = 1_000_000;
+
 /** Noise, smear and underexposure as one finding: of the place's light (L6) or of one's own lamps (G1). */
 export function tooDark(rig: PlacedRig, figures: Read, lineIds: readonly string[]) {
   const size = figures.tooDark;
@@ -33,6 +36,8 @@ export function tooDark(rig: PlacedRig, figures: Read, lineIds: readonly string[
   const severity = exposureSeverity(size, blocks);
   if (!severity) return undefined;
   const needed = figures.isoNeededDim!;
+  const isoWords =
+    needed > MOST_ISO_SAID ? 'more ISO than any camera has' : figureWords(needed, 'ISO');
   const usable = figures.highestUsableIso!;
   const lx = figures.faceInUse!;
   return {
@@ -44,11 +49,11 @@ export function tooDark(rig: PlacedRig, figures: Read, lineIds: readonly string[
     unit: 'ISO',
     title: () =>
       lx > 0
-        ? `${rig.scene.name}: ${blocks ? 'too dark, needs' : 'needs'} ${figureWords(needed, 'ISO')}, usable up to about ${figureWords(usable, 'ISO')}`
+        ? `${rig.scene.name}: ${blocks ? 'too dark, needs' : 'needs'} ${isoWords}, usable up to about ${figureWords(usable, 'ISO')}`
         : `${rig.scene.name}: there is no light to film by`,
     why: () =>
       lx > 0
-        ? `${figureWords(lx, 'lx')} on the face at ${figureWords(figures.aperture!, 'f/')} and ${figureWords(figures.shutter!, 's')} needs ${figureWords(needed, 'ISO')}; ${rig.body ? fullName(rig.body.gear) : 'the body'} is clean up to about ${figureWords(usable / 4, 'ISO')} and usable up to ${figureWords(usable, 'ISO')}.`
+        ? `${figureWords(lx, 'lx')} on the face at ${figureWords(figures.aperture!, 'f/')} and ${figureWords(figures.shutter!, 's')} needs ${isoWords}; ${rig.body ? fullName(rig.body.gear) : 'the body'} is clean up to about ${figureWords(usable / 4, 'ISO')} and usable up to ${figureWords(usable, 'ISO')}.`
         : 'The brief says no light at the dimmest, and no lamp of the kit is lit here.'
   } satisfies Held;
 }

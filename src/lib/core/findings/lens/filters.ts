@@ -27,6 +27,10 @@ export function densityProposals(context: AngleContext): Proposal[] {
   const thread = rig.lens?.gear?.filterThreadMm;
   const need = figures.densityNeeded ?? 0;
   if (thread === undefined || need < 1) return [];
+  // A denser one serves as well where the aperture can open for it.
+  const widest = figures.apertureWidest ?? 1;
+  const smallest = Math.min(figures.apertureSmallest ?? widest, figures.diffractionCap ?? Infinity);
+  const most = need + Math.max(0, 2 * Math.log2(smallest / widest));
   const { filter } = rig;
   const proposals: Proposal[] = [];
   if (filter && !rig.filterFits) proposals.push(...chainProposals(context, 'filter on lens'));
@@ -39,7 +43,7 @@ export function densityProposals(context: AngleContext): Proposal[] {
         gear.form === form &&
         gear.threadMm >= thread &&
         (gear.stopsMax ?? 0) >= need - NEAR_ENOUGH_STOPS &&
-        (gear.stopsMin ?? gear.stopsMax ?? 0) <= need + NEAR_ENOUGH_STOPS
+        (gear.stopsMin ?? gear.stopsMax ?? 0) <= most
     );
     if (filter)
       proposals.push({
@@ -109,8 +113,7 @@ const told: Readonly<Record<Cause, Told>> = {
     needs: halfFrameS,
     title: (figures) =>
       `${figureWords(figures.shutterBright!, 's')} makes motion choppy in the brightest light (natural is ${figureWords(halfFrameS(figures), 's')})`,
-    why: (figures) =>
-      `${inLight(figures)} the shutter has to be that short at ${atBright(figures)} and base ISO.`
+    why: (figures) => `${inLight(figures)} at ${atBright(figures)} and base ISO it is that short.`
   },
   'dark corners': {
     figure: 'cornerChange',
@@ -131,6 +134,15 @@ const told: Readonly<Record<Cause, Told>> = {
       `${inLight(figures)} the lens is closed past the point where diffraction shows.`
   }
 };
+
+/** What the plan may not change. */
+function byHandWords({ overrides }: PlacedRig): string {
+  const said = [
+    ...(overrides?.apertureN === undefined ? [] : ['aperture']),
+    ...(overrides?.shutterS === undefined ? [] : ['shutter'])
+  ];
+  return said.length === 0 ? '' : ` Set by hand: ${said.join(' and ')}.`;
+}
 
 function remedyWords(rig: PlacedRig, { densityNeeded }: BrightFigures): string {
   return densityNeeded! >= 1
@@ -174,7 +186,10 @@ export const filtersFindings: readonly AngleFindingRow[] = [
         needs: needs(figures),
         unit,
         title: () => `${rig.scene.name}: ${title(figures)}`,
-        why: () => why(figures) + (cause === 'dark corners' ? '' : remedyWords(rig, figures))
+        why: () =>
+          why(figures) +
+          byHandWords(rig) +
+          (cause === 'dark corners' ? '' : remedyWords(rig, figures))
       };
     },
     propose: (context, held) => {
@@ -212,14 +227,16 @@ export const filtersFindings: readonly AngleFindingRow[] = [
       const { filter, lens } = rig;
       return {
         severity: 'note',
-        about: 'ring',
+        about: `ring ${filter.line.id}`,
         lineIds: [filter.line.id],
         has: filter.gear.threadMm,
         needs: lens!.gear!.filterThreadMm,
         unit: 'mm',
         title: () => `${filter.gear.model} does not screw on ${lens!.gear!.model}`,
         why: () =>
-          `It has ${filter.gear.threadMm} mm and the lens ${lens!.gear!.filterThreadMm} mm: a step-up ring is missing.`
+          lens!.gear!.filterThreadMm === undefined
+            ? `It is not stated which filter thread ${lens!.name} has.`
+            : `It has ${filter.gear.threadMm} mm and the lens ${lens!.gear!.filterThreadMm} mm: a step-up ring is missing.`
       };
     },
     propose: (context) => chainProposals(context, 'filter on lens')
@@ -229,6 +246,7 @@ export const filtersFindings: readonly AngleFindingRow[] = [
     code: 'L8',
     family: 'lens',
     about: 'too bright, and the filter does not say how much it takes',
+    onlyNotes: true,
     reads: ['tooBright', 'blurShort', 'filterMost'],
     judge: (_, figures) => {
       if (Math.max(figures.tooBright ?? 0, figures.blurShort ?? 0) >= EXPOSURE_SIZE.note)

@@ -6,6 +6,9 @@ import { cheapestOf } from '../part-candidates';
 import { releasedSettings } from '../release-settings';
 import { severityOfWant } from '../wants';
 
+/** Within a mark of what is needed the depth is there, and what it costs is sharpness. */
+const SAME_APERTURE = 2 ** (-1 / 6);
+
 /** L4. */
 export const lensFocusFindings: readonly AngleFindingRow[] = [
   figureRow({
@@ -19,7 +22,8 @@ export const lensFocusFindings: readonly AngleFindingRow[] = [
       'apertureForRow',
       'rowFocus',
       'aperture',
-      'apertureBright'
+      'apertureBright',
+      'diffractionCap'
     ],
     judge: (rig, figures) => {
       const size = figures.depthShort;
@@ -27,32 +31,35 @@ export const lensFocusFindings: readonly AngleFindingRow[] = [
       if (!severity) return undefined;
       const need = figures.apertureForSharp!;
       const have = Math.min(figures.aperture!, figures.apertureBright!);
+      const isMet = have >= need * SAME_APERTURE;
       const isRow = (figures.apertureForRow ?? 0) > (figures.apertureForFace ?? 0);
       return {
         severity: isRow ? severity : severityOfWant(rig.scene, 'face sharp', severity),
-        about: isRow ? 'row' : '',
+        about: `${isRow ? 'row' : ''}${isMet ? ' softens' : ''}`.trim(),
         lineIds: lensLine(rig),
         figure: isRow ? 'apertureForRow' : 'apertureForFace',
         has: have,
         needs: need,
         unit: 'f/',
         title: () =>
-          isRow
-            ? `${rig.scene.name}: not everyone is sharp at ${figureWords(have, 'f/')} (needs ${figureWords(need, 'f/')})`
-            : `${rig.scene.name}: nose and ears are not both in focus at ${figureWords(have, 'f/')} (needs ${figureWords(need, 'f/')})`,
+          isMet
+            ? `${rig.scene.name}: the depth of field needs ${figureWords(need, 'f/')}, which softens the picture (sharpest up to ${figureWords(figures.diffractionCap!, 'f/')})`
+            : isRow
+              ? `${rig.scene.name}: not everyone is sharp at ${figureWords(have, 'f/')} (needs ${figureWords(need, 'f/')})`
+              : `${rig.scene.name}: nose and ears are not both in focus at ${figureWords(have, 'f/')} (needs ${figureWords(need, 'f/')})`,
         why: () =>
           `${
             isRow
               ? `Focused at ${lengthWords(figures.rowFocus!, rig.project.units)} the whole row needs ${figureWords(need, 'f/')}`
               : `At ${lengthWords(rig.angle.distanceM, rig.project.units)} and ${figureWords(rig.focalLengthMm!, 'mm')} a face from nose to ears needs ${figureWords(need, 'f/')}`
-          }; in this light, and with the blur asked for, ${figureWords(have, 'f/')} costs the picture least.`
+          }${isMet ? '' : `; ${rig.overrides?.apertureN === undefined ? `in this light, and with the blur asked for, ${figureWords(have, 'f/')} costs the picture least` : `the aperture is set to ${figureWords(have, 'f/')} by hand`}`}.`
       };
     },
     propose: (context, held) => {
       const { rig, shelf, project } = context;
       const proposals: Proposal[] = [
         ...releasedSettings(context),
-        held.about === 'row'
+        held.about?.startsWith('row') === true
           ? {
               label: 'Stand in one line',
               act: {

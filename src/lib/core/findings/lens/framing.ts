@@ -53,9 +53,9 @@ export const framingFindings: readonly AngleFindingRow[] = [
         needs: want,
         unit: 'm',
         title: () =>
-          `${rig.scene.name}: ${ratio < 1 ? 'too tight' : 'too wide'} at ${lengthWords(rig.angle.distanceM, units)}`,
+          `${rig.scene.name}: framing is ${ratio < 1 ? 'too tight' : 'too wide'}, ${lengthWords(have, units)} at the subject (wanted ${lengthWords(want, units)})`,
         why: () =>
-          `${figureWords(rig.focalLengthMm!, 'mm')} shows ${lengthWords(have, units)} where ${lengthWords(want, units)} is wanted; ${figureWords(figures.focalLengthWanted!, 'mm')} would fit.`
+          `${figureWords(rig.focalLengthMm!, 'mm')} shows that at ${lengthWords(rig.angle.distanceM, units)}; ${figureWords(figures.focalLengthWanted!, 'mm')} would fit.`
       };
     },
     propose: (context) => {
@@ -124,9 +124,10 @@ export const framingFindings: readonly AngleFindingRow[] = [
         has: stretch,
         needs: NEAR_STRETCH.note,
         unit: '×',
-        title: () => `${rig.scene.name}: the nose comes forward`,
+        title: () =>
+          `${rig.scene.name}: the nose looks ${figureWords(stretch, '×')} as large as the ears (natural up to ${NEAR_STRETCH.note}×)`,
         why: () =>
-          `At ${lengthWords(rig.angle.distanceM, rig.project.units)} the nose is drawn ${figureWords(stretch, '×')} as large as the ears, whatever the lens; farther away it settles.`
+          `At ${lengthWords(rig.angle.distanceM, rig.project.units)} a face is so near that its nose is drawn larger, whatever the lens. From farther away, with a longer lens, it looks natural.`
       };
     },
     propose: ({ rig, project }) => [
@@ -150,9 +151,10 @@ export const framingFindings: readonly AngleFindingRow[] = [
         has: stretch,
         needs: EDGE_STRETCH_WARN,
         unit: '×',
-        title: () => `${rig.scene.name}: the outer faces are pulled wide`,
+        title: () =>
+          `${rig.scene.name}: the outer faces are stretched ${figureWords(stretch, '×')} wide (seen from ${EDGE_STRETCH_WARN}×)`,
         why: () =>
-          `${rig.angle.people} people beside each other stand so far off the axis at ${lengthWords(rig.angle.distanceM, rig.project.units)} that the outermost are drawn ${figureWords(stretch, '×')} as wide. From farther away it settles.`
+          `${rig.angle.people} people beside each other stand so far off the axis at ${lengthWords(rig.angle.distanceM, rig.project.units)} that the outermost are stretched outwards. From farther away they are not.`
       };
     },
     propose: ({ rig, figures, project }) => {

@@ -39,9 +39,10 @@ export const colourFindings: readonly AngleFindingRow[] = [
         has: difference,
         needs: MIRED_DIFFERENCE.seen,
         unit: 'count',
-        title: () => `${rig.scene.name}: two colours of light`,
+        title: () =>
+          `${rig.scene.name}: two colours of light, ${Math.round(difference)} mired apart (seen from ${MIRED_DIFFERENCE.seen})`,
         why: () =>
-          `${fullName(rig.keyLamp!.part.gear)} and ${fullName(rig.fillLamp!.part.gear)} cannot be brought nearer than ${Math.round(difference)} mired; from ${MIRED_DIFFERENCE.seen} on it is seen, and no white balance serves both.`
+          `${fullName(rig.keyLamp!.part.gear)} and ${fullName(rig.fillLamp!.part.gear)} cannot be brought nearer to each other, and no white balance serves both.`
       };
     },
     propose: ({ rig, shelf, project }) => [

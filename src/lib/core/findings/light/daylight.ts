@@ -9,6 +9,7 @@ export const daylightFindings: readonly AngleFindingRow[] = [
     code: 'G4',
     family: 'light',
     about: 'the light changes by more than ISO alone can follow',
+    onlyNotes: true,
     reads: [
       'lightChangeCost',
       'lightSwing',

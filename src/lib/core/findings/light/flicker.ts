@@ -35,7 +35,7 @@ export const flickerFindings: readonly AngleFindingRow[] = [
         why: () =>
           flickers
             ? `Up to ${figureWords(left, '%')} of the light’s ripple stays in the picture; below ${FLICKER_PERCENT.fine} % nobody sees it. Lamps with a good driver ripple less.`
-            : `Half the frame time is ${figureWords(1 / (2 * figures.fps!), 's')}; a longer one is taken because a shorter one would flicker under ${rig.project.mainsHz} Hz mains.`
+            : `Half the frame time is ${figureWords(1 / (2 * figures.fps!), 's')}; ${rig.overrides?.shutterS === undefined ? `a shorter shutter would flicker under ${rig.project.mainsHz} Hz mains` : 'the shutter is set by hand'}.`
       };
     },
     propose: (context) => {

@@ -1,4 +1,4 @@
-import { figureWords, lengthWords } from '../../figures/figure-words';
+import { lengthWords } from '../../figures/figure-words';
 import type { Figures } from '../../figures/record';
 import type { LampPlacing } from '../../model/plan';
 import type { PlacedRig } from '../../rigs/placed-rig';
@@ -47,6 +47,10 @@ function moveFill(context: AngleContext, factor: number): Proposal[] {
   ];
 }
 
+/** Bright to dark side as people say it. */
+const ratioWords = (ratio: number): string =>
+  ratio === Infinity ? 'no fill' : `${ratio.toFixed(ratio < 10 ? 1 : 0)}:1`;
+
 /** G9. */
 export const keyToFillFindings: readonly AngleFindingRow[] = [
   figureRow({
@@ -66,9 +70,11 @@ export const keyToFillFindings: readonly AngleFindingRow[] = [
         needs: want,
         unit: '×',
         title: () =>
-          `${rig.scene.name}: the shadow side is ${have > want ? 'too dark' : 'too bright'}`,
+          `${rig.scene.name}: the shadow side is too ${have > want ? 'dark' : 'bright'}, ${ratioWords(have)} (asked for ${ratioWords(want)})`,
         why: () =>
-          `The bright side gets ${figureWords(have, '×')} the light of the dark one; ${figureWords(want, '×')} is asked.`
+          have === Infinity
+            ? 'No light at all reaches the dark side of the face.'
+            : `That is the light of the bright side of the face against the dark one.`
       };
     },
     propose: (context) => {
@@ -89,7 +95,7 @@ export const keyToFillFindings: readonly AngleFindingRow[] = [
           ? [addOne(context, 'lamp')]
           : []),
         {
-          label: `Keep ${figureWords(have, '×')}`,
+          label: `Accept ${ratioWords(have)}`,
           act: {
             type: 'change scene',
             sceneId: rig.scene.id,

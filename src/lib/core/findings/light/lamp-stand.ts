@@ -43,9 +43,9 @@ export const lampStandFindings: readonly AngleFindingRow[] = [
         has: tips,
         needs: wind,
         unit: 'm/s',
-        title: () => `${rig.scene.name}: the wind tips the lamp`,
-        why: () =>
-          `${figureWords(tips, 'm/s', rig.project.units)} are enough to tip it, about; ${figureWords(wind, 'm/s', rig.project.units)} blow. Weigh it down, keep people away from under it, or take it in.`
+        title: () =>
+          `${rig.scene.name}: wind of ${figureWords(wind, 'm/s', rig.project.units)} tips the lamp (from about ${figureWords(tips, 'm/s', rig.project.units)})`,
+        why: () => `Weigh it down, keep people away from under it, or take it in.`
       };
     },
     propose: (context) => {

@@ -7,6 +7,7 @@ export const separationFindings: readonly AngleFindingRow[] = [
     code: 'G8',
     family: 'light',
     about: 'no separation from a dark background',
+    onlyNotes: true,
     reads: ['lampsSeen'],
     judge: (rig, figures) => {
       if (rig.scene.darkBackground !== true || !rig.keyLamp || rig.index > 0) return undefined;
@@ -29,7 +30,7 @@ export const separationFindings: readonly AngleFindingRow[] = [
       addOne(context, 'lamp', (gear) => gear.form === 'practical'),
       addOne(context, 'lamp', (gear) => gear.form === 'tube' || gear.form === 'panel'),
       {
-        label: 'The dark is wanted',
+        label: 'Keep the background dark',
         act: {
           type: 'change scene',
           sceneId: context.rig.scene.id,

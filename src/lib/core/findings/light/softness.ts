@@ -12,6 +12,7 @@ export const softnessFindings: readonly AngleFindingRow[] = [
     code: 'G2',
     family: 'light',
     about: 'the source is small: hard shadows',
+    onlyNotes: true,
     reads: ['keySoftness', 'faceInPicture'],
     judge: (rig, figures) => {
       const degrees = figures.keySoftness;
@@ -28,9 +29,10 @@ export const softnessFindings: readonly AngleFindingRow[] = [
         has: degrees,
         needs: SOFTNESS_NOTE_DEG,
         unit: '°',
-        title: () => `${rig.scene.name}: ${softnessWord(degrees)} shadows`,
+        title: () =>
+          `${rig.scene.name}: ${softnessWord(degrees)} shadows, the key light fills ${figureWords(degrees, '°')} (soft from ${SOFTNESS_NOTE_DEG}°)`,
         why: () =>
-          `The key lamp fills ${figureWords(degrees, '°')} as the face sees it; from ${SOFTNESS_NOTE_DEG}° on shadows turn soft.`
+          'As the face sees it the key light is small. Nearer, or through a larger dome or cloth, it is softer.'
       };
     },
     propose: (context) => {

@@ -20,12 +20,27 @@ function dearParts(money: MoneyStatement, limitMinor: number | undefined): Held[
             has: unitMinor,
             needs: limitMinor,
             unit: 'money',
-            title: () => `${gear!.model} costs more than one part may`,
-            why: () =>
-              `It costs ${formatMoney(unitMinor, money.currency)}; you said each thing stays under ${formatMoney(limitMinor, money.currency)}.`
+            title: () =>
+              `${gear!.model} costs ${formatMoney(unitMinor, money.currency)} (maximum per part ${formatMoney(limitMinor, money.currency)})`,
+            why: () => 'That is the maximum price per part you have set.'
           }
         ]
   );
+}
+
+/** What is left to spend once something is set aside. */
+function budgetWords({
+  spendableMinor,
+  limitMinor,
+  reserveMinor,
+  currency
+}: MoneyStatement): string {
+  if (spendableMinor <= 0)
+    return limitMinor > 0
+      ? `all of the limit of ${formatMoney(limitMinor, currency)} is set aside`
+      : 'no limit is set to spend from';
+  const aside = reserveMinor > 0 ? ` once ${formatMoney(reserveMinor, currency)} is set aside` : '';
+  return `the budget is ${formatMoney(spendableMinor, currency)}${aside}`;
 }
 
 function overPocket(
@@ -110,7 +125,7 @@ export const budgetFindings: readonly PlanFindingRow[] = [
     propose: (context) => [
       ...waysToSave(context, context.money.lines),
       {
-        label: `Set aside ${formatMoney(context.money.limitMinor - context.money.firmMinor, context.money.currency, { short: true })}`,
+        label: `Set aside only ${formatMoney(context.money.limitMinor - context.money.firmMinor, context.money.currency, { short: true })}`,
         act: {
           type: 'set project',
           patch: { reserveMinor: context.money.limitMinor - context.money.firmMinor }
@@ -158,7 +173,7 @@ export const budgetFindings: readonly PlanFindingRow[] = [
           unit: 'money',
           title: () => `${formatMoney(-money.remainingMinor, money.currency)} over budget`,
           why: () =>
-            `The lines add up to ${formatMoney(money.firmMinor, money.currency)}; the budget is ${formatMoney(money.spendableMinor, money.currency)} once ${formatMoney(money.reserveMinor, money.currency)} is set aside.`
+            `The lines add up to ${formatMoney(money.firmMinor, money.currency)}; ${budgetWords(money)}.`
         }
       ];
     },
@@ -190,7 +205,7 @@ export const budgetFindings: readonly PlanFindingRow[] = [
           context.money.lines.filter((line) => line.pocket === pocket)
         ),
         {
-          label: `Allow it ${formatMoney(held.has ?? 0, context.money.currency, { short: true })}`,
+          label: `Raise its limit to ${formatMoney(held.has ?? 0, context.money.currency, { short: true })}`,
           act: { type: 'set pocket limit', pocket, limitMinor: held.has }
         }
       ];
@@ -223,7 +238,7 @@ export const budgetFindings: readonly PlanFindingRow[] = [
       const proposals: Proposal[] = [];
       if (rule === 'used' && gear.priceUsed?.currency === project.currency)
         proposals.push({
-          label: `${gear.model} used`,
+          label: `Buy ${gear.model} used`,
           act: { type: 'change line', lineId: line.line.id, patch: { basis: 'used' } }
         });
       const fits = {
@@ -242,12 +257,12 @@ export const budgetFindings: readonly PlanFindingRow[] = [
           )
             .reverse()
             .slice(0, 12),
-          label: (other) => `${other.model} instead`,
+          label: (other) => `Swap ${gear.model} for ${other.model}`,
           act: swapFor(line.line.id)
         });
       proposals.push(
         {
-          label: `${gear.model} later`,
+          label: `Move ${gear.model} to later`,
           act: { type: 'change line', lineId: line.line.id, patch: { step: 'later' } }
         },
         {

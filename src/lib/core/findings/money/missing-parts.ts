@@ -201,7 +201,7 @@ export const missingFindings: PlanFindingRow[] = [
         sceneIds: role.sceneIds,
         ...(role.comesAlong ? { comesAlong: true } : {}),
         title: () => role.title,
-        why: () => `${role.why} Needed for ${role.sceneNames.join(', ')}.`
+        why: () => `${role.why} Needed for ${[...new Set(role.sceneNames)].join(', ')}.`
       })),
     propose: (context, held) =>
       missingRoles(context)

@@ -76,7 +76,7 @@ export const pricesFindings: readonly PlanFindingRow[] = [
         ...(held.severity === 'note'
           ? [
               {
-                label: 'It is ordered',
+                label: 'Mark as ordered',
                 act: {
                   type: 'change line' as const,
                   lineId: line.line.id,
@@ -115,7 +115,7 @@ export const pricesFindings: readonly PlanFindingRow[] = [
       if (held.about?.endsWith(' stale') && line && gear)
         return [
           {
-            label: 'I looked: it still holds',
+            label: 'Confirm the price, seen today',
             act: { type: 'put gear', gear: seenToday(gear, line.basis, project.pricesAsOf!) }
           },
           {
@@ -129,7 +129,8 @@ export const pricesFindings: readonly PlanFindingRow[] = [
           act: { type: 'change line', lineId: line.id, patch: { basis: 'new' } }
         });
       }
-      if (line) acts.push({ label: 'Leave it out', act: { type: 'remove line', lineId: line.id } });
+      if (line)
+        acts.push({ label: 'Remove it from kit', act: { type: 'remove line', lineId: line.id } });
       return acts;
     }
   }

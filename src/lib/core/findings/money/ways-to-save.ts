@@ -12,14 +12,14 @@ export function waysToSave(context: PlanContext, lines: readonly StatementLine[]
   for (const { line, gear } of dearestFirst) {
     if (line.basis === 'new' && gear!.priceUsed?.currency === project.currency) {
       proposals.push({
-        label: `${gear!.model} used`,
+        label: `Buy ${gear!.model} used`,
         act: { type: 'change line', lineId: line.id, patch: { basis: 'used' } }
       });
     }
   }
   for (const { line, gear } of [...dearestFirst].reverse()) {
     proposals.push({
-      label: `${gear!.model} later`,
+      label: `Move ${gear!.model} to later`,
       act: { type: 'change line', lineId: line.id, patch: { step: 'later' } }
     });
   }
@@ -32,7 +32,7 @@ export function waysToSave(context: PlanContext, lines: readonly StatementLine[]
     ).reverse();
     proposals.push({
       parts: cheaper.slice(0, 12),
-      label: (other) => `${other.model} instead`,
+      label: (other) => `Swap ${gear!.model} for ${other.model}`,
       act: swapFor(line.id)
     });
   }

@@ -32,7 +32,7 @@ export const airTravelFindings: readonly PlanFindingRow[] = [
     propose: ({ kit, shelf, project }, held) => {
       const part = kit.byLine(held.about);
       if (!part || part.gear.kind !== 'power bank')
-        return [{ label: 'Leave it at home', act: { type: 'remove line', lineId: held.about! } }];
+        return [{ label: 'Remove it from kit', act: { type: 'remove line', lineId: held.about! } }];
       return [
         {
           parts: cheapestOf(

@@ -61,7 +61,7 @@ export const batteryLifeFindings: readonly AngleFindingRow[] = [
         needs: need,
         unit: 'min',
         title: () =>
-          `${rig.scene.name}: dark after ${minutesWords(have)} of a ${minutesWords(need)} take`,
+          `${rig.scene.name}: one battery lasts ${minutesWords(have)} (takes of ${minutesWords(need)})`,
         why: () =>
           `One battery of ${figureWords(figures.batteryEnergy!, 'Wh')} at ${figureWords(figures.bodyDraw!, 'W')} and ${figureWords(figures.temperature!, '°C', rig.project.units)} lasts that long, and a battery cannot be changed within a take.`
       };

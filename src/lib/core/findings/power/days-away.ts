@@ -52,9 +52,9 @@ export const daysAwayFindings: readonly AngleFindingRow[] = [
         needs: need,
         unit: 'Wh',
         title: () =>
-          `${rig.scene.name}: batteries last ${figureWords(Math.floor(share * days * 10) / 10, 'days')} (needs ${figureWords(days, 'days')})`,
+          `${rig.scene.name}: ${figureWords(have, 'Wh')} for ${figureWords(days, 'days')} away from mains (needs ${figureWords(need, 'Wh')})`,
         why: () =>
-          `${figureWords(need, 'Wh')} are used before the next socket; batteries, banks, sun and car give ${figureWords(have, 'Wh')}.`
+          'That is all that batteries, power banks, sun and car give before the next socket.'
       };
     },
     propose: (context) => {

@@ -41,9 +41,10 @@ export const machineNoiseFindings: readonly AngleFindingRow[] = [
         has: loudest,
         needs: room - UNDER_PLACE_DB,
         unit: 'dB(A)',
-        title: () => `${rig.scene.name}: the fan of ${part.gear.model} is heard`,
+        title: () =>
+          `${rig.scene.name}: the fan of ${part.gear.model} is heard at ${figureWords(loudest, 'dB(A)')} (the place at ${figureWords(room, 'dB(A)')})`,
         why: () =>
-          `It arrives with ${figureWords(loudest, 'dB(A)')}; the room itself with ${figureWords(room, 'dB(A)')}. Nearer the mouth is louder than the fan; farther off hardly helps in a room.`
+          'A microphone nearer the mouth hears the voice louder than the fan; moving the fan farther off hardly helps in a room.'
       };
     },
     propose: (context, held) => {
@@ -104,9 +105,10 @@ export const machineNoiseFindings: readonly AngleFindingRow[] = [
         has: heard,
         needs: room - UNDER_PLACE_DB,
         unit: 'dB(A)',
-        title: () => `${rig.scene.name}: the focus motor is heard`,
+        title: () =>
+          `${rig.scene.name}: the focus motor is heard at ${figureWords(heard, 'dB(A)')} (the place at ${figureWords(room, 'dB(A)')})`,
         why: () =>
-          `${rig.lens!.name} hums at ${figureWords(heard, 'dB(A)')} where the microphone sits; the place itself is heard at ${figureWords(room, 'dB(A)')}.`
+          `${rig.lens!.name} is a hand’s breadth from a microphone on the camera. Focus by hand, or record the voice nearer the mouth.`
       };
     },
     propose: (context) => {
@@ -116,7 +118,7 @@ export const machineNoiseFindings: readonly AngleFindingRow[] = [
           parts: cheapestOf(shelf, project, 'microphone', (gear) =>
             gear.form.startsWith('lavalier')
           ),
-          label: (gear) => `Lapel: ${gear.model}`,
+          label: (gear) => `Use ${gear.model} on the lapel`,
           act: (line) => ({
             type: 'batch',
             acts: [

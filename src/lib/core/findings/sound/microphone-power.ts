@@ -33,7 +33,7 @@ export const microphonePowerFindings: readonly AngleFindingRow[] = [
             'microphone',
             (gear) => gear.form === form && gear.hasSwitch === false
           ),
-          label: (gear) => `Without one: ${gear.model}`,
+          label: (gear) => `Swap to ${gear.model}, which has none`,
           act: swapFor(rig.mic!.line.id)
         }
       ];
@@ -62,9 +62,10 @@ export const microphonePowerFindings: readonly AngleFindingRow[] = [
         has: have,
         needs: need,
         unit: 'min',
-        title: () => `${rig.mic!.gear.model} runs out first`,
+        title: () =>
+          `${rig.mic!.gear.model} runs ${figureWords(have, 'min')} (needs ${figureWords(need, 'min')})`,
         why: () =>
-          `Its own battery lasts ${figureWords(have, 'min')}; ${figureWords(need, 'min')} are recorded before the next socket.`
+          'That is what its own batteries last; the rest is recorded before the next socket.'
       };
     },
     propose: ({ rig, shelf, project, plan }) => {

@@ -26,7 +26,7 @@ export function boomIt(context: AngleContext): Proposal {
   const { shelf, project, rig } = context;
   return {
     parts: cheapestOf(shelf, project, 'support', (gear) => gear.form === 'boom arm'),
-    label: (gear) => `Boom it: ${gear.model}`,
+    label: (gear) => `Put the microphone on ${gear.model}`,
     act: (line) => ({
       type: 'batch',
       acts: [

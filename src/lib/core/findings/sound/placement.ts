@@ -74,9 +74,9 @@ export const placementFindings: readonly AngleFindingRow[] = [
         has: reach,
         needs: need,
         unit: 'm',
-        title: () => `${rig.boom!.gear.model} does not reach over the picture`,
-        why: () =>
-          `It reaches ${lengthWords(reach, rig.project.units)}; its stand is only out of the picture with ${lengthWords(need, rig.project.units)}.`
+        title: () =>
+          `${rig.boom!.gear.model} reaches ${lengthWords(reach, rig.project.units)} (needs ${lengthWords(need, rig.project.units)} to stay out of the picture)`,
+        why: () => 'With less its stand is in the picture.'
       };
     },
     propose: (context) => {
@@ -111,9 +111,10 @@ export const placementFindings: readonly AngleFindingRow[] = [
         has,
         needs: short.lengthNeededM!,
         unit: 'm',
-        title: () => `${rig.mic!.gear.model} does not reach the camera`,
+        title: () =>
+          `The cable of ${rig.mic!.gear.model} reaches ${lengthWords(has, rig.project.units)} (needs ${lengthWords(short.lengthNeededM!, rig.project.units)})`,
         why: () =>
-          `${lengthWords(short.lengthNeededM!, rig.project.units)} of cable are needed from the mouth to the camera, slack included; what is in the kit reaches ${lengthWords(has, rig.project.units)}.`
+          'That is the way from the mouth to the camera, slack included, and all the kit has for it.'
       };
     },
     propose: (context) => [

@@ -76,7 +76,7 @@ export const radioFindings: readonly AngleFindingRow[] = [
         needs: distance,
         unit: 'm',
         title: () =>
-          `${rig.scene.name}: the radio reaches about ${lengthWords(reach, rig.project.units)}`,
+          `${rig.scene.name}: the radio reaches about ${lengthWords(reach, rig.project.units)} (needs ${lengthWords(distance, rig.project.units)})`,
         why: () =>
           `${fullName(rig.mic!.gear)} states ${lengthWords(stated, rig.project.units)} in the open; turned away, with your body between, it is about a tenth, and the camera is ${lengthWords(distance, rig.project.units)} off.`
       };

@@ -73,6 +73,7 @@ export const recordingsFindings: readonly AngleFindingRow[] = [
     code: 'A7',
     family: 'sound',
     about: 'no second recording',
+    onlyNotes: true,
     reads: ['recordings'],
     judge: (rig, figures) => {
       // What cannot be repeated is told of the picture already.

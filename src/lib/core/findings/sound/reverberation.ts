@@ -1,7 +1,11 @@
-import { figureWords, lengthWords } from '../../figures/figure-words';
+import { lengthWords } from '../../figures/figure-words';
 import { directToReverberantBands, echoWord } from '../../relations/sound/critical-distance';
 import { figureRow, type AngleFindingRow } from '../finding';
 import { micLine, wayNearer } from './microphone-remedies';
+
+/** Above or below the echo, in whole decibels. */
+const overWords = (db: number): string =>
+  db < 0 ? `${Math.ceil(-db)} dB under` : `${Math.floor(db)} dB over`;
 
 /** A2. */
 export const reverberationFindings: readonly AngleFindingRow[] = [
@@ -20,9 +24,10 @@ export const reverberationFindings: readonly AngleFindingRow[] = [
         has: db,
         needs: directToReverberantBands.dryDb,
         unit: 'dB',
-        title: () => `${rig.scene.name}: the room is heard, ${echoWord(db)}`,
+        title: () =>
+          `${rig.scene.name}: the room is heard, ${echoWord(db)}: voice about ${overWords(db)} the echo (dry from ${directToReverberantBands.dryDb} dB over it)`,
         why: () =>
-          `From ${lengthWords(figures.micDistance!, rig.project.units)} the voice stands about ${figureWords(db, 'dB')} over the echo; dry begins at ${directToReverberantBands.dryDb} dB. The room takes over at ${lengthWords(figures.criticalDistance!, rig.project.units)}.`
+          `The microphone is ${lengthWords(figures.micDistance!, rig.project.units)} from the mouth; beyond ${lengthWords(figures.criticalDistance!, rig.project.units)} the room is louder than the voice.`
       };
     },
     propose: (context) => {

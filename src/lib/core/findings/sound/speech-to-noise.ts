@@ -46,10 +46,10 @@ export const speechToNoiseFindings: readonly AngleFindingRow[] = [
         unit: 'dB',
         title: () =>
           db < 0
-            ? `${rig.scene.name}: voice is ${figureWords(Math.round(-db), 'dB')} below the noise`
-            : `${rig.scene.name}: voice is ${figureWords(Math.round(db), 'dB')} above the noise`,
+            ? `${rig.scene.name}: voice is ${figureWords(Math.ceil(-db), 'dB')} below the noise (clean from ${band.cleanDb} dB above it)`
+            : `${rig.scene.name}: voice is ${figureWords(Math.floor(db), 'dB')} above the noise (clean from ${band.cleanDb} dB)`,
         why: () =>
-          `${pickupName(rig)} hears ${figureWords(figures.voiceAtMic!, 'dB(A)')} of voice from ${lengthWords(figures.micDistance!, rig.project.units)} and ${figureWords(figures.noiseAtMic!, 'dB(A)')} of everything else: ${speechWord(db, place)}; clean begins at ${band.cleanDb} dB here.`
+          `${pickupName(rig)} hears ${figureWords(figures.voiceAtMic!, 'dB(A)')} of voice from ${lengthWords(figures.micDistance!, rig.project.units)} and ${figureWords(figures.noiseAtMic!, 'dB(A)')} of everything else: ${speechWord(db, place)}.`
       };
     },
     propose: (context) => [

@@ -29,9 +29,10 @@ export const windFindings: readonly AngleFindingRow[] = [
         has: v,
         needs: STILL_BELOW_MPS,
         unit: 'm/s',
-        title: () => `${rig.scene.name}: wind on a microphone without a windscreen`,
+        title: () =>
+          `${rig.scene.name}: ${figureWords(v, 'm/s', rig.project.units)} of wind on a microphone without a windscreen`,
         why: () =>
-          `${figureWords(v, 'm/s', rig.project.units)} of air, walking included, rumbles at about ${figureWords(figures.windNoise ?? NaN, 'dB(A)')} in ${pickupName(rig).replace(/^The/, 'the')} without a windscreen.`
+          `Walking included, that rumbles at about ${figureWords(figures.windNoise ?? NaN, 'dB(A)')} in ${pickupName(rig).replace(/^The/, 'the')} without a windscreen.`
       };
     },
     propose: (context) => [

@@ -32,7 +32,7 @@ export const capacityFindings: readonly AngleFindingRow[] = [
         needs: need,
         unit: 'min',
         title: () =>
-          `${rig.scene.name}: cards full at ${minutesWords(have)} of ${minutesWords(need)}`,
+          `${rig.scene.name}: cards hold ${minutesWords(have)} (needs ${minutesWords(need)})`,
         why: () =>
           `${figureWords(figures.bitRate!, 'Mb/s')} (${figureWords(figures.writeNeeded!, 'MB/s')}) write ${figureWords(figures.sizeNeeded!, 'GB')}; ${figureWords(figures.cardSpace!, 'GB')} are in the kit.`
       };

@@ -22,18 +22,24 @@ export const writeSpeedFindings: readonly AngleFindingRow[] = [
       if (rate === undefined || promised === undefined) return undefined;
       const verdict = sustainedWriteVerdict(rate, promised);
       if (verdict === 'fine') return undefined;
-      const slow = cardsFor(rig).find(
-        ({ gear }) => gear.speedClass !== undefined && speedClassMBps[gear.speedClass] === promised
-      )!;
+      const cards = cardsFor(rig);
+      // Where the class is only supposed, no card states it.
+      const slow =
+        cards.find(
+          ({ gear }) =>
+            gear.speedClass !== undefined && speedClassMBps[gear.speedClass] === promised
+        ) ?? cards.find(({ gear }) => gear.speedClass === undefined);
+      const card = slow?.gear.model ?? 'The card';
+      const needs = verdict === 'stop' ? megabytesPerSecond(rate) : classNeededMBps(rate);
       return {
         severity: verdict,
-        lineIds: [slow.line.id],
+        lineIds: slow ? [slow.line.id] : [],
         figure: 'writePromised',
         has: promised,
-        needs: megabytesPerSecond(rate),
+        needs,
         unit: 'MB/s',
         title: () =>
-          `${slow.gear.model} promises ${promised} MB/s; the mode writes ${figureWords(megabytesPerSecond(rate), 'MB/s')}`,
+          `${card} sustains ${figureWords(promised, 'MB/s')} (the mode needs ${figureWords(needs, 'MB/s')}${verdict === 'stop' ? '' : ' with room for peaks'})`,
         why: () =>
           `${figureWords(rate, 'Mb/s')} are ${figureWords(megabytesPerSecond(rate), 'MB/s')}. ${verdict === 'stop' ? 'The recording breaks off.' : 'Less than a tenth of room is left for peaks.'} The read speed on the label says nothing about it.`
       };

@@ -21,9 +21,9 @@ export const eyeLevelFindings: readonly AngleFindingRow[] = [
         has: height,
         needs: need,
         unit: 'm',
-        title: () => `${rig.support!.gear.model} stays below the eyes`,
-        why: () =>
-          `It rises to ${lengthWords(height, rig.project.units)}; a face at eye level here needs ${lengthWords(need, rig.project.units)}.`
+        title: () =>
+          `${rig.support!.gear.model} rises to ${lengthWords(height, rig.project.units)} (eye level is ${lengthWords(need, rig.project.units)})`,
+        why: () => 'From below, a face is filmed from the chin up.'
       };
     },
     propose: ({ rig, shelf, project }) => [

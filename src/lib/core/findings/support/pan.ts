@@ -29,7 +29,7 @@ export const panFindings: readonly AngleFindingRow[] = [
         has: 0,
         needs: 1,
         unit: 'yes/no',
-        title: () => `${(rig.head ?? rig.support!).gear.model} turns in jerks`,
+        title: () => `${(rig.head ?? rig.support!).gear.model} cannot pan smoothly`,
         why: () =>
           `${fullName(rig.support!.gear)} has ${headForms[head] === 'none' ? 'no head' : `a ${headForms[head]} head`}; following what moves needs a fluid one, or a gimbal.`
       };

@@ -30,7 +30,7 @@ export const payloadFindings: readonly AngleFindingRow[] = [
         needs: rating,
         unit: 'kg',
         title: () =>
-          `${rig.support!.gear.model} carries ${massWords(load, units)} of ${massWords(rating, units)}`,
+          `${rig.support!.gear.model} carries ${massWords(load, units)} (${verdict === 'stop' ? 'rated for' : 'two thirds of its rating are'} ${massWords(verdict === 'stop' ? rating : rating * PAYLOAD_WARN_SHARE, units)})`,
         why: () =>
           `${verdict === 'stop' ? 'That is past its rating: it may sag or fall.' : 'Above two thirds of its rating it sags and shakes.'} Body, lens and what rides with them count (${figureWords((100 * load) / rating, '%')}).`
       };

@@ -220,6 +220,16 @@ export const causes: Record<string, (project: Project) => void> = {
     Object.assign(angle, { framing: 'group', people: 2, distanceM: 1.8, rowDepthM: 0.6 });
     setRig(p, { apertureN: 1.5 });
   },
+  'L4/softens': (p) => {
+    const angle = p.scenes[0]!.angles[0]!;
+    Object.assign(angle, { framing: 'group', people: 2, distanceM: 1.25, rowDepthM: 0.9 });
+    Object.assign(p.scenes[0]!, {
+      seenLargeIn4K: true,
+      lightSource: 'existing light',
+      lightDimLx: 2000,
+      lightBrightLx: 2000
+    });
+  },
   'L8/corners': (p) => {
     walkOutside(p);
     Object.assign(p.scenes[0]!, { lightSource: 'sky', lightDimLx: 9000, lightBrightLx: 20_000 });

@@ -43,6 +43,8 @@ export class RecordingMode {
   @StatedWord(codecs) codec?: (typeof codecs)[number];
   /** Longest single clip the firmware allows. */
   @StatedNumber('min', 0.1, 10_000) recordLimitMin?: number;
+  /** It records on until the card is full. */
+  @StatedYesNo() noRecordLimit?: boolean;
   /** Minutes to the heat limit starting cold at 20 °C. */
   @StatedNumber('min', 0.1, 10_000) heatMinutesAt20C?: number;
   @StatedYesNo() noHeatLimit?: boolean;

@@ -2,6 +2,8 @@ import { mustBePositive, mustNotBeNegative } from '../argument';
 
 /** Above this share of a rating a support is strained. */
 export const PAYLOAD_WARN_SHARE = 2 / 3;
+/** Masses on sheets and kitchen scales are no finer than this: on the edge nobody is warned. */
+const MEASURED_WITHIN = 0.01;
 
 /** The least rating that bears a load without strain: the inverse of the warning. */
 export function payloadNeededKg(loadKg: number): number {
@@ -17,5 +19,9 @@ export function payloadNeededKg(loadKg: number): number {
 export function payloadVerdict(loadKg: number, ratingKg: number): 'fine' | 'warn' | 'stop' {
   mustNotBeNegative('loadKg', loadKg);
   mustBePositive('ratingKg', ratingKg);
-  return loadKg > ratingKg ? 'stop' : loadKg > ratingKg * PAYLOAD_WARN_SHARE ? 'warn' : 'fine';
+  return loadKg > ratingKg
+    ? 'stop'
+    : loadKg > ratingKg * PAYLOAD_WARN_SHARE * (1 + MEASURED_WITHIN)
+      ? 'warn'
+      : 'fine';
 }

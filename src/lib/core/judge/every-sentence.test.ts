@@ -1,0 +1,68 @@
+import { describe, expect, it } from 'vitest';
+import { shelfOf } from '../../catalogue/load-catalogue';
+import { activePlan } from '../model/active-plan';
+import { cautionsFor } from './cautions';
+import { judgePlan } from './judge-plan';
+import { questionsOf } from './questions';
+import { remediesFor } from './settle';
+import { settingsOf } from './settings';
+import { anyProject, Chances } from './tests/random-kits';
+
+/** What no sentence may hold: a value that leaked, or a figure that says nothing. */
+const broken: readonly [RegExp, string][] = [
+  [/undefined|\bnull\b|NaN|Infinity|\[object|\$\{/, 'a value that leaked'],
+  [/\s{2}|\.\.| ,|,,| \.(?!\d)/, 'doubled signs'],
+  [/[£€$]0(?:\.00)?\b(?!\.)/, 'no money at all'],
+  [/\bunlimited\b(?!$)/, 'an endless figure'],
+  [/(\d[\d .,]*\s?\S+) to \1(?!\S)/, 'a range with equal ends'],
+  [/ (\d[\d.]*\s\S+) \([^)\d]*\1\)/, 'the same figure twice'],
+  [/(?<![.\d])1 (?:stops|days|frames|batteries)\b/, 'one of many'],
+  [/-\d[\d.]* dB (?:over|above|under|below)/, 'a sign where a word says it'],
+  [/\bof the kit\?/, 'a question nobody can be asked']
+];
+
+/** Everything said of a project, each with where it was said. */
+function* said(seed: number, withRemedies: boolean): Generator<[where: string, words: string]> {
+  const project = anyProject(new Chances(seed));
+  const shelf = shelfOf(project);
+  const judgement = judgePlan(project, activePlan(project), shelf);
+  for (const finding of judgement.findings) {
+    yield [`${finding.code} title`, finding.title()];
+    yield [`${finding.code} why`, finding.why()];
+  }
+  for (const angle of judgement.angles)
+    for (const { name, set, why, others } of settingsOf(angle)) {
+      yield [`setting ${name}`, `${set} — ${why}`];
+      if (others !== undefined) yield [`setting ${name}, others`, others];
+    }
+  for (const caution of cautionsFor(judgement))
+    for (const words of Object.values(caution))
+      if (typeof words === 'string') yield ['caution', words];
+  for (const { low, high } of judgement.merit.scenes) {
+    expect(low).toBeGreaterThanOrEqual(0);
+    expect(high).toBeLessThanOrEqual(100);
+    expect(low).toBeLessThanOrEqual(high + 1e-9);
+  }
+  if (!withRemedies) return;
+  for (const finding of judgement.findings.slice(0, 8))
+    for (const { label, brings } of remediesFor(project, shelf, judgement, finding)) {
+      yield [`remedy for ${finding.code}`, label];
+      for (const words of brings) yield [`brought by a remedy for ${finding.code}`, words];
+    }
+  for (const { question, effects } of questionsOf(project, shelf, judgement)) {
+    yield ['question', question];
+    for (const { answer, brings } of effects)
+      yield ['answer', `${answer}: ${brings.join('; ') || 'nothing'}`];
+  }
+}
+
+describe('every sentence about any kit', () => {
+  it.each([1, 2, 3, 4, 5, 6, 7, 8])('is whole: kits of series %i', (series) => {
+    const faults: string[] = [];
+    for (let number = 0; number < 25; number++)
+      for (const [where, words] of said(series * 1000 + number, number % 5 === 0))
+        for (const [pattern, what] of broken)
+          if (pattern.test(words)) faults.push(`${where}: ${what}: ${words}`);
+    expect(faults).toEqual([]);
+  });
+});
