@@ -103,7 +103,9 @@ export function demoProject(): Project {
           line(14, 'orrowby-15-43-f-3-5-5-6', { state: 'owned' }),
           line(15, 'pellamund-cellar-1-tb')
         ],
-        rigs: [{ sceneId: 'marsh-path', angleId: 'a', lensLineId: 'line-4' }]
+        rigs: [
+          { sceneId: 'marsh-path', angleId: 'a', lensLineId: 'line-4', supportLineId: 'line-6' }
+        ]
       }
     ],
     activePlanId: 'plan-b',

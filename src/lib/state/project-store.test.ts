@@ -39,7 +39,8 @@ async function openTabWithLibrary() {
   await satchel.open();
   return { satchel, library };
 }
-const settled = (store: Store) => vi.waitFor(() => expect(store.advice.settling).toBe(false));
+const settled = (store: Store) =>
+  vi.waitFor(() => expect(store.advice.settling).toBe(false), 10_000);
 const lineIds = (store: Store) => store.plan!.lines.map(({ id }) => id);
 
 beforeEach(() => {

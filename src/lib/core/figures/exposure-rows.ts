@@ -5,6 +5,7 @@ import { exposureCosts } from '../exposure/costs';
 import { apertureForBlurN } from '../relations/optics/background-blur';
 import { neutralDensityStops } from '../relations/exposure/exposure';
 import { variableDensityCornerStops } from '../relations/exposure/variable-density-corners';
+import { NO_PART } from '../model/plan';
 import { widestApertureN } from '../rigs/place-lens';
 import type { FigureRow, FigureRows, LightEnd } from './rows';
 
@@ -148,7 +149,8 @@ export const exposureRows = {
     name: 'filter put on by hand',
     unit: 'yes/no',
     source: 'setting',
-    read: ({ overrides }) => (overrides?.filterLineId === undefined ? null : 1)
+    read: ({ overrides }) =>
+      overrides?.filterLineId === undefined || overrides.filterLineId === NO_PART ? null : 1
   },
   densityFilters: {
     name: 'neutral density filters that screw on',

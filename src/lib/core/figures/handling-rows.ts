@@ -1,12 +1,19 @@
+import { lampStandOf } from '../rigs/lamp-stand';
 import { isHandheld } from '../model/scene-facts';
 import { armMomentNm, holdMinutes } from '../relations/support/arm-hold';
 import { memoOn } from '../memo';
 import type { GearItem } from '../model/gear';
-import { type KitPart, lampStandOf, piecesOf } from '../rigs/kit';
+import { type KitPart, piecesOf } from '../rigs/kit';
 import { setUpMinutes } from '../rigs/places';
 import type { PlacedRig } from '../rigs/placed-rig';
 import { cardsFor, batteriesFor } from './endurance-rows';
+import { isReady } from '../rigs/ready';
+import { cageFor } from './heat-rows';
 import { type FigureRows, yesNo } from './rows';
+
+/** The body would overheat within the longest take: then its cage is on it, else the cage stays in the bag. */
+const warmsUp = ({ mode, scene }: PlacedRig): boolean =>
+  mode?.heatMinutesAt20C !== undefined && mode.heatMinutesAt20C < scene.longestTakeMin;
 
 /** Parts that sit on the support together with the body, a head bought by itself among them. */
 const partsOnSupport = memoOn((rig: PlacedRig): readonly KitPart[] =>
@@ -20,7 +27,8 @@ export const partsOnHead = memoOn((rig: PlacedRig): readonly KitPart[] => {
   const lens = rig.lens && !rig.lens.builtIn ? rig.kit.byLine(rig.lens.lineId) : undefined;
   if (lens) parts.push(lens);
   if (rig.mic && (rig.micPlace === 'shoe' || rig.micPlace === 'side arm')) parts.push(rig.mic);
-  for (const cage of rig.kit.of('cage')) parts.push(cage);
+  const cage = cageFor(rig);
+  if (cage && warmsUp(rig)) parts.push(cage);
   return parts;
 });
 
@@ -36,7 +44,7 @@ export const partsOfScene = memoOn((rig: PlacedRig): readonly KitPart[] => {
   take(rig.fillLamp?.part);
   take(rig.support);
   take(rig.boom);
-  if (rig.keyLamp) take(lampStandOf(rig.kit));
+  if (rig.keyLamp) take(lampStandOf(rig));
   return parts;
 });
 
@@ -278,7 +286,8 @@ export const handlingRows = {
       const pictures = (rig.body.gear.cardSlots ?? 1) >= 2 && cards >= 2 ? 2 : 1;
       const sounds =
         rig.scene.voice !== 'none' &&
-        (rig.kit.of('recorder').length > 0 || rig.mic?.gear.recordsItself === true)
+        (rig.kit.of('recorder').some((part) => isReady(rig, part)) ||
+          rig.mic?.gear.recordsItself === true)
           ? 1
           : 0;
       return pictures + sounds;

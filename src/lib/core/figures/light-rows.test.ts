@@ -22,6 +22,7 @@ describe('light, as the brief and the kit say it', () => {
     const two = made((p) => {
       pieces(p, lamp, 2);
       add(p, 'brackenholt-stand-2-6-cushioned');
+      setRig(p, { keyLampLineId: lamp, fillLampLineId: lamp });
     });
     const key = figure(two, 'keyLight')!;
     const fill = figure(two, 'fillLight')!;

@@ -208,14 +208,16 @@ describe('seeing oneself', () => {
 
   it('is unknown of a screen nobody describes, and certain with a monitor or a mirror', () => {
     expect(state(screened(undefined), 'seesSelf')).toBe(unknown);
-    for (const part of ['tesselind-pane-5', 'nibsworth-look-back-mirror'])
-      expect(
-        figure(
-          screened('fixed', (p) => add(p, part)),
-          'seesSelf'
-        ),
-        part
-      ).toBe(1);
+    const mirrored = screened('fixed', (p) => add(p, 'nibsworth-look-back-mirror'));
+    expect(figure(mirrored, 'seesSelf')).toBe(1);
+    // A monitor nothing joins shows nobody.
+    const loose = screened('fixed', (p) => add(p, 'tesselind-pane-5'));
+    expect(figure(loose, 'seesSelf')).toBe(0);
+    const joined = screened('fixed', (p) => {
+      add(p, 'tesselind-pane-5');
+      add(p, 'nibsworth-hdmi-cable-d-to-a-1-m');
+    });
+    expect(figure(joined, 'seesSelf')).toBe(1);
     const unasked = made((p) => (scene(p).wantsSeeSelf = false));
     expect(state(unasked, 'seesSelf')).toBe(absent);
   });

@@ -25,6 +25,7 @@ import { subjectDistanceM } from '../relations/optics/subject-distance';
 import { edgeStretch, nearStretch } from '../relations/optics/stretch';
 import { walkingBlurPx } from '../relations/optics/walking-blur';
 import { framedSize } from '../rigs/framed-size';
+import { isReady } from '../rigs/ready';
 import { type FigureRows, yesNo, unstatedOf } from './rows';
 
 /** Which side of the picture a framing is measured on. */
@@ -374,9 +375,11 @@ export const opticsRows = {
     unit: 'yes/no',
     source: 'body',
     asks: { question: 'Does the screen of % turn to the front?', between: [0, 1] },
-    read: ({ body, kit, scene }) => {
+    read: (rig) => {
+      const { body, kit, scene } = rig;
       if (!body || !scene.wantsSeeSelf) return null;
-      if (kit.of('monitor').length > 0 || kit.of('mirror box').length > 0) return 1;
+      if (kit.of('mirror box').length > 0) return 1;
+      if (kit.of('monitor').some((part) => isReady(rig, part))) return 1;
       const { screen } = body.gear;
       return yesNo(screen === undefined ? undefined : screen !== 'fixed' && screen !== 'tilts');
     }

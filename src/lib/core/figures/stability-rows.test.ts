@@ -181,10 +181,13 @@ describe('the stand of the key lamp', () => {
     expect(figure(bagged, 'lampTipWind')).toBeCloseTo(wind(1.95 + 1.15 + 10), 6);
   });
 
-  it('is the strongest of the bag', () => {
+  it('is the lightest that carries the lamp, else the strongest of the kit', () => {
     const two = made((p) => add(p, 'brackenholt-stand-3-steel'));
-    expect(figure(two, 'standPayload')).toBe(10);
-    expect(figure(two, 'standMass')).toBe(5.2);
+    expect(figure(two, 'standPayload')).toBe(3);
+    const heavy = structuredClone(two);
+    ownCopy<GearOf<'lamp'>>(heavy, lamp, (gear) => (gear.massG = 4000));
+    expect(figure(heavy, 'standPayload')).toBe(10);
+    expect(figure(heavy, 'standMass')).toBe(5.2);
   });
 
   it('nobody has measured is unknown; with none there is nothing to ask', () => {

@@ -1,8 +1,9 @@
+import { lampStandOf } from '../rigs/lamp-stand';
 import { isSeated } from '../model/scene-facts';
 import { headForms } from '../model/word-lists';
 import { boomBagKg, tipAngleDeg } from '../relations/support/tipping';
 import { tippingWindMps } from '../relations/support/wind-tip';
-import { lampStandOf } from '../rigs/kit';
+import {} from '../rigs/kit';
 import { EYE_LEVEL_M } from '../rigs/places';
 import type { PlacedRig } from '../rigs/placed-rig';
 import { type FigureRows, wordIndex } from './rows';
@@ -137,10 +138,10 @@ export const stabilityRows = {
       between: [0.8, 6],
       field: 'massG',
       perUnit: 1000,
-      of: ({ kit }) => lampStandOf(kit)
+      of: lampStandOf
     },
     read: (rig) => {
-      const stand = lampStandOf(rig.kit);
+      const stand = lampStandOf(rig);
       return stand ? kg(stand.gear.massG) : null;
     }
   },
@@ -152,11 +153,11 @@ export const stabilityRows = {
       question: 'How wide do the feet of % stand?',
       between: [0.3, 0.65],
       field: 'footRadiusM',
-      of: ({ kit }) => lampStandOf(kit)
+      of: lampStandOf
     },
     // Only wind tips a stand that stands square.
     read: (rig) => {
-      const stand = lampStandOf(rig.kit);
+      const stand = lampStandOf(rig);
       return stand && !rig.scene.room ? stand.gear.footRadiusM : null;
     }
   },
@@ -191,7 +192,7 @@ export const stabilityRows = {
     unit: 'kg',
     source: 'lamp',
     asks: { question: 'How much does % weigh?', between: [0.1, 4], field: 'massG', perUnit: 1000 },
-    read: (rig) => (rig.keyLamp && lampStandOf(rig.kit) ? kg(rig.keyLamp.part.gear.massG) : null)
+    read: (rig) => (rig.keyLamp && lampStandOf(rig) ? kg(rig.keyLamp.part.gear.massG) : null)
   },
   standPayload: {
     name: 'payload of the lamp’s stand',
@@ -201,10 +202,10 @@ export const stabilityRows = {
       question: 'What may % carry?',
       between: [1, 12],
       field: 'payloadKg',
-      of: ({ kit }) => lampStandOf(kit)
+      of: lampStandOf
     },
     read: (rig) => {
-      const stand = lampStandOf(rig.kit);
+      const stand = lampStandOf(rig);
       return rig.keyLamp && stand ? stand.gear.payloadKg : null;
     }
   },
@@ -223,10 +224,10 @@ export const stabilityRows = {
       question: 'How high does % rise?',
       between: [1.8, 3],
       field: 'heightMaxM',
-      of: ({ kit }) => lampStandOf(kit)
+      of: lampStandOf
     },
     read: (rig) => {
-      const stand = lampStandOf(rig.kit);
+      const stand = lampStandOf(rig);
       return rig.keyLamp && stand && !rig.scene.room ? stand.gear.heightMaxM : null;
     }
   },

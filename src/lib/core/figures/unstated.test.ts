@@ -57,6 +57,18 @@ const worlds: Project[] = [
     delete scene.room;
     project.scenes[0]!.lightSource = 'lamps';
   }),
+  // Two lamps, and the camera held on a grip.
+  fullBag((project) => {
+    setRig(project, {
+      keyLampLineId: 'quillfeather-ray-65-two-colour-55-cm-dome',
+      fillLampLineId: 'brackenholt-tile-12'
+    });
+  }),
+  fullBag((project) => {
+    walkOutside(project);
+    activePlan(project).lines.push(line('vantlow-palm-grip'));
+    setRig(project, { supportLineId: 'vantlow-palm-grip' });
+  }),
   // A lamp that lives by batteries, away from mains.
   fullBag((project, scene) => {
     scene.daysWithoutSocket = 1;

@@ -8,7 +8,7 @@ import type { PartProposal, SettingProposal } from './finding';
 /** Parts of a kind that pass a test, cheapest first; those without a price in the project's currency cannot be proposed. */
 export function cheapestOf<K extends GearKind>(
   shelf: Shelf,
-  project: Project,
+  project: Pick<Project, 'currency'>,
   kind: K,
   passes: (gear: GearOf<K>) => boolean = () => true
 ): GearOf<K>[] {

@@ -134,7 +134,10 @@ describe('a satchel file', () => {
     if (!reading.ok) throw new Error(JSON.stringify(reading.faults));
     const { project } = reading.file;
     expect(project.scenes).toEqual(demoProject().scenes);
-    expect(project.plans).toEqual(demoProject().plans);
+    // It was written when nobody had said yet what holds the camera on the path.
+    const plans = demoProject().plans;
+    delete plans[0]!.rigs[0]!.supportLineId;
+    expect(project.plans).toEqual(plans);
     expect((project as unknown as Record<string, unknown>).diary).toBe('kept as it is');
     expect(version0.version).toBe(0);
   });

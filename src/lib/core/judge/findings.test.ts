@@ -96,7 +96,7 @@ describe('a monitor', () => {
     activePlan(project).lines.push(line('tesselind-pane-5'));
     const judgement = judged(project);
     const lead = judgement.findings.find((finding) => finding.code === 'B5')!;
-    expect([lead.severity, lead.title()]).toEqual(['warn', 'No cable for the video output']);
+    expect([lead.severity, lead.title()]).toEqual(['note', 'No cable for the video output']);
     const [remedy] = remediesFor(project, shelfOf(project), judgement, lead);
     expect(remedy!.label).toBe('Add HDMI cable D to A, 1 m');
     expect(codes(applyAct(project, remedy!.act)).has('B5')).toBe(false);

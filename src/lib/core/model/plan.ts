@@ -51,9 +51,12 @@ export class LampPlacing {
   @NeededNumber('°', 0, 180) angleDeg!: number;
 }
 
+/** In the place of a line: no part of the kit goes here, the bare hand or the body's own. */
+export const NO_PART = 'none';
+
 /**
- * How one angle is rigged, as far as the person has said so. Whatever is left out is placed by the
- * rules in `rigs/`, anew for every kit, so that a swapped part finds its own place.
+ * How one angle is rigged, as far as the person has said so, each part by its line or `NO_PART`. Whatever is left
+ * out is placed by the rules in `rigs/`, anew for every kit, so that a swapped part finds its own place.
  */
 export class Rig {
   @Id() sceneId!: string;
@@ -63,6 +66,8 @@ export class Rig {
   @StatedText(60) micLineId?: string;
   @StatedText(60) supportLineId?: string;
   @StatedText(60) filterLineId?: string;
+  @StatedText(60) keyLampLineId?: string;
+  @StatedText(60) fillLampLineId?: string;
   @StatedNumber('mm', 1, 2000) focalLengthMm?: number;
   @StatedNumber('f/', 0.7, 64) apertureN?: number;
   @StatedNumber('s', 0.0001, 2) shutterS?: number;

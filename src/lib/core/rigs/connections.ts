@@ -1,3 +1,4 @@
+import { lampStandOf } from './lamp-stand';
 import type { ChainLimit } from '../joining/chains';
 import { fullName, type GearItem } from '../model/gear';
 import { memoOn } from '../memo';
@@ -6,7 +7,7 @@ import { portsFor } from '../model/ports-by-role';
 import type { Port, PortRole } from '../model/ports';
 import { subjectDistanceM } from '../relations/optics/subject-distance';
 import { connect, type Connection, type ConnectionPurpose, type MissingPort } from './connection';
-import { type Kit, type KitPart, lampStandOf } from './kit';
+import { type Kit, type KitPart } from './kit';
 import type { PlacedRig } from './placed-rig';
 import { supplyConnections } from './supply-connections';
 
@@ -159,7 +160,7 @@ export const connectionsOf = memoOn((rig: PlacedRig): readonly (Connection | Mis
       for (const screen of kit.of('capture device'))
         list.push(between(rig, 'picture out', body, 'videoOut', screen, 'videoIn'));
   }
-  const stand = rig.keyLamp && lampStandOf(kit);
+  const stand = rig.keyLamp && lampStandOf(rig);
   if (rig.keyLamp && stand)
     list.push(between(rig, 'lamp held', rig.keyLamp.part, 'stands', stand, 'carries', bearing));
   for (const need of supplyConnections(rig)) list.push(need);

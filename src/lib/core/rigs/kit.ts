@@ -2,8 +2,7 @@ import { type GearItem, type GearKind, gearKindNames, type GearOf } from '../mod
 import type { Plan, PlanLine } from '../model/plan';
 import type { Shelf } from '../model/shelf';
 import { isInKit } from '../money/statement';
-import { freshMemory, memoOn, type Remembering } from '../memo';
-import type { SupportGear } from '../model/gear';
+import { freshMemory, type Remembering } from '../memo';
 
 /** A part of the kit: the line it was chosen by and the thing itself. */
 export interface KitPart<G extends GearItem = GearItem> {
@@ -38,8 +37,22 @@ export function makeKit(plan: Plan, shelf: Shelf): Kit {
     if (alike) alike.push(part);
     else byKind[gear.kind] = [part];
   }
+  for (const kind in byKind) {
+    const alike = byKind[kind];
+    if (alike && alike.length > 1) alike.sort(byGear);
+  }
   return new PackedKit(parts, byKind);
 }
+
+/** By what the parts are: the order in which they were chosen changes nothing of what is said of them. */
+const byGear = (one: KitPart, other: KitPart): number =>
+  one.gear.id < other.gear.id
+    ? -1
+    : one.gear.id > other.gear.id
+      ? 1
+      : one.line.id < other.line.id
+        ? -1
+        : 1;
 
 class PackedKit implements Kit {
   readonly memory = freshMemory();
@@ -59,15 +72,6 @@ class PackedKit implements Kit {
     return undefined;
   }
 }
-
-/** The stand the key lamp stands on: the strongest of the bag. */
-export const lampStandOf = memoOn((kit: Kit): KitPart<SupportGear> | undefined => {
-  let best: KitPart<SupportGear> | undefined;
-  for (const part of kit.of('support'))
-    if (part.gear.form === 'light stand')
-      if ((part.gear.payloadKg ?? 0) > (best?.gear.payloadKg ?? -1)) best = part;
-  return best;
-});
 
 /** Pieces of some parts, quantities counted. */
 export function piecesOf(parts: readonly KitPart[]): number {

@@ -1,5 +1,5 @@
 import type { FilterGear } from '../model/gear';
-import type { Rig } from '../model/plan';
+import { NO_PART, type Rig } from '../model/plan';
 import { type Allocated, isFree } from './allocated';
 import type { Kit, KitPart } from './kit';
 import type { PlacedRig, UsedLens } from './placed-rig';
@@ -44,6 +44,7 @@ export function placeFilter(
   let filter: KitPart<FilterGear> | undefined;
   let filterFits = false;
   let densityFilters = none;
+  if (overrides?.filterLineId === NO_PART) return { filter, filterFits, densityFilters };
   for (const part of kit.of('filter')) {
     if (!isDensity(part) || !isFree(part, allocated)) continue;
     if (overrides?.filterLineId !== undefined && part.line.id !== overrides.filterLineId) continue;

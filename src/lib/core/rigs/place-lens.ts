@@ -61,7 +61,12 @@ export function widestApertureN(lens: UsedLens, focalLengthMm: number): number {
   return lens.apertureWideN + (lens.apertureTeleN - lens.apertureWideN) * along;
 }
 
-function lensMounts(kit: Kit, lens: UsedLens, bodyMount: string | undefined): boolean {
+/** The lens goes on the body, itself or through an adapter of the kit. */
+export function lensMounts(
+  kit: Kit,
+  lens: Pick<UsedLens, 'builtIn' | 'gear'>,
+  bodyMount: string | undefined
+): boolean {
   if (lens.builtIn) return true;
   const mount = lens.gear?.mount;
   if (mount === undefined || bodyMount === undefined) return false;

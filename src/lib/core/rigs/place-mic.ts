@@ -1,5 +1,5 @@
 import type { MicrophoneGear } from '../model/gear';
-import type { MicPlace, Rig } from '../model/plan';
+import { type MicPlace, NO_PART, type Rig } from '../model/plan';
 import type { Angle, Scene } from '../model/scene';
 import { pickupPatterns } from '../relations/sound/directivity';
 import { levelAtDistanceDb, powerSumDb } from '../relations/sound/level';
@@ -67,7 +67,8 @@ export function placeMic(
   overrides: Rig | undefined,
   body: PlacedRig['body']
 ) {
-  if (scene.voice === 'none') return { mic: undefined, micPlace: undefined };
+  if (scene.voice === 'none' || overrides?.micLineId === NO_PART)
+    return { mic: undefined, micPlace: undefined };
   let best: { mic: KitPart<MicrophoneGear>; micPlace: MicPlace; worth: number } | undefined;
   for (const mic of kit.of('microphone')) {
     if (overrides?.micLineId !== undefined && mic.line.id !== overrides.micLineId) continue;

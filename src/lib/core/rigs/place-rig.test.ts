@@ -58,9 +58,21 @@ describe('where a new part goes', () => {
   it('a shoe microphone is boomed at the desk when there is a boom, and worn or shod outdoors', () => {
     const boomed = rigOf(
       'loom-lesson',
-      pack('orrowby-linnet', 'dunmarrow-plover', 'brackenholt-desk-boom')
+      pack(
+        'orrowby-linnet',
+        'orrowby-15-43-f-3-5-5-6',
+        'dunmarrow-plover',
+        'brackenholt-desk-boom',
+        'nibsworth-extension-trs-2-m',
+        'nibsworth-shoe-on-3-8-thread'
+      )
     );
     expect([boomed.micPlace, boomed.boom?.gear.model]).toEqual(['boom arm', 'Desk boom']);
+    // Without a cable that reaches, the boom is of no use.
+    expect(
+      rigOf('loom-lesson', pack('orrowby-linnet', 'dunmarrow-plover', 'brackenholt-desk-boom'))
+        .micPlace
+    ).toBe('shoe');
     expect(
       rigOf('marsh-path', pack('orrowby-linnet', 'dunmarrow-plover', 'brackenholt-desk-boom'))
         .micPlace
@@ -71,15 +83,22 @@ describe('where a new part goes', () => {
     ).toBe('lavalier');
   });
 
-  it('the brightest lamp is the key, the next the fill, and none is lit under the sky', () => {
-    const lit = rigOf(
-      'loom-lesson',
-      pack('orrowby-linnet', 'brackenholt-tile-12', 'quillfeather-ray-110-90-cm-dome')
-    );
-    expect([lit.keyLamp!.part.gear.model, lit.fillLamp!.part.gear.model]).toEqual([
+  it('the lamp that lights best is the key, a fill is set where one is named, and none is lit under the sky', () => {
+    const lamps = pack('orrowby-linnet', 'brackenholt-tile-12', 'quillfeather-ray-110-90-cm-dome');
+    const lit = rigOf('loom-lesson', lamps);
+    expect([lit.keyLamp!.part.gear.model, lit.fillLamp]).toEqual([
       'Ray 110 + 90 cm dome',
-      'Tile 12'
+      undefined
     ]);
+    const filled = rigOf('loom-lesson', (project) => {
+      lamps(project);
+      const { lines } = activePlan(project);
+      const tile = lines.find(({ gearId }) => gearId === 'brackenholt-tile-12')!;
+      activePlan(project).rigs = [
+        { sceneId: 'loom-lesson', angleId: 'a', fillLampLineId: tile.id }
+      ];
+    });
+    expect(filled.fillLamp!.part.gear.model).toBe('Tile 12');
     expect(
       rigOf('marsh-path', pack('orrowby-linnet', 'brackenholt-tile-12')).keyLamp
     ).toBeUndefined();

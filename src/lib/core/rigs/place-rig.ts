@@ -29,7 +29,7 @@ function bodyFor(
   return first;
 }
 
-const overridesOf = (plan: Plan, scene: Scene, angle: Angle) =>
+export const overridesOf = (plan: Plan, scene: Scene, angle: Angle) =>
   plan.rigs.find((rig) => rig.sceneId === scene.id && rig.angleId === angle.id);
 
 function bodiesOfScene(plan: Plan, kit: Kit, scene: Scene): KitPart<BodyGear>[] {
@@ -44,6 +44,8 @@ function bodiesOfScene(plan: Plan, kit: Kit, scene: Scene): KitPart<BodyGear>[] 
 /**
  * Puts the kit in place for one angle. What the person has said stands; the rest follows the usual
  * places, so that a part swapped in is judged where it would really be used.
+ *
+ * @param chosen what is fixed in place of what the person has said, that included
  */
 export function placeRig(
   project: Project,
@@ -51,9 +53,11 @@ export function placeRig(
   kit: Kit,
   scene: Scene,
   angle: Angle,
-  allocated: Allocated = new Map()
+  allocated: Allocated = new Map(),
+  chosen?: Rig
 ): PlacedRig {
-  const overrides = overridesOf(plan, scene, angle);
+  const said = overridesOf(plan, scene, angle);
+  const overrides = chosen ?? said;
   const index = scene.angles.indexOf(angle);
   const body = bodyFor(kit, overrides, allocated);
   const mode = body && chooseMode(body.gear.modes, scene);
@@ -86,7 +90,7 @@ export function placeRig(
     project,
     scene,
     angle,
-    overrides,
+    overrides: said,
     index,
     kit,
     body,

@@ -1,6 +1,6 @@
 import type { HeadGear, SupportGear } from '../model/gear';
 import { mates } from '../model/mating';
-import type { Rig } from '../model/plan';
+import { NO_PART, type Rig } from '../model/plan';
 import type { Angle, Scene } from '../model/scene';
 import { type Allocated, isFree } from './allocated';
 import type { Kit, KitPart } from './kit';
@@ -13,6 +13,7 @@ export function placeSupport(
   overrides: Rig | undefined,
   allocated: Allocated
 ): KitPart<SupportGear> | undefined {
+  if (overrides?.supportLineId === NO_PART) return undefined;
   const supports = kit.of('support');
   if (overrides?.supportLineId !== undefined)
     for (const part of supports)

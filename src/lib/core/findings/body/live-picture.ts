@@ -2,11 +2,16 @@ import { fullName } from '../../model/gear';
 import { isClosedInBag, whyOpen } from '../../rigs/closings';
 import { isMissingPort } from '../../rigs/connection';
 import { connectionsOf } from '../../rigs/connections';
+import type { PlacedRig } from '../../rigs/placed-rig';
 import { chainProposals } from '../chain-proposals';
 import { rigRow, type AngleFindingRow } from '../finding';
 import { cheapestOf, swapFor } from '../part-candidates';
 import { sentence } from '../sentence';
 import { bodyLine } from './body-line';
+
+/** The only way into the computer leads over HDMI, as far as anybody states. */
+const needsCapture = ({ body }: PlacedRig): boolean =>
+  body?.gear.usbVideo === false && body.gear.cleanOutput === true;
 
 /** B5. */
 export const livePictureFindings: readonly AngleFindingRow[] = [
@@ -21,7 +26,8 @@ export const livePictureFindings: readonly AngleFindingRow[] = [
       );
       if (unjoined) {
         return {
-          severity: rig.scene.live ? 'stop' : 'warn',
+          // A monitor that cannot be joined stays in the bag; callers see nothing without a way into the computer.
+          severity: rig.scene.live && needsCapture(rig) ? 'stop' : 'note',
           about: 'lead',
           has: 0,
           needs: 1,

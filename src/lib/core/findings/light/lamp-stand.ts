@@ -1,6 +1,7 @@
+import { lampStandOf } from '../../rigs/lamp-stand';
 import { figureWords } from '../../figures/figure-words';
 import { payloadNeededKg, payloadVerdict } from '../../relations/support/payload';
-import { lampStandOf } from '../../rigs/kit';
+import {} from '../../rigs/kit';
 import { figureRow, type AngleFindingRow } from '../finding';
 import { addOne, swapTo } from '../part-candidates';
 
@@ -12,7 +13,7 @@ export const lampStandFindings: readonly AngleFindingRow[] = [
     about: 'the lamp’s stand is overloaded, or the wind tips it',
     reads: ['lampMass', 'standPayload', 'windOutside', 'lampTipWind'],
     judge: (rig, figures) => {
-      const stand = lampStandOf(rig.kit);
+      const stand = lampStandOf(rig);
       if (!rig.keyLamp || !stand) return undefined;
       const mass = figures.lampMass;
       const payload = figures.standPayload;
@@ -50,7 +51,7 @@ export const lampStandFindings: readonly AngleFindingRow[] = [
     },
     propose: (context) => {
       const { rig } = context;
-      const stand = lampStandOf(rig.kit)!;
+      const stand = lampStandOf(rig)!;
       const mass = (rig.keyLamp!.part.gear.massG ?? 0) / 1000;
       return [
         addOne(context, 'sandbag'),

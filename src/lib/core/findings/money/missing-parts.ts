@@ -1,10 +1,13 @@
+import { lampStandOf } from '../../rigs/lamp-stand';
 import { fullName, type GearKind, type LampGear } from '../../model/gear';
 import { portsFor } from '../../model/ports-by-role';
+import type { Project } from '../../model/project';
 import type { Scene } from '../../model/scene';
-import { countPieces, lampStandOf } from '../../rigs/kit';
+import { makeShelf } from '../../model/shelf';
+import { countPieces } from '../../rigs/kit';
 import { micPlacesFor } from '../../rigs/place-mic';
 import { mountOf } from '../../rigs/place-lens';
-import { hearsVoice } from '../../rigs/placed-rig';
+import { hearsVoice, type PlacedRig } from '../../rigs/placed-rig';
 import { supportsByPlace } from '../../rigs/places';
 import type { Held, PlanContext, PlanFindingRow, Proposal } from '../finding';
 import { cheapestOf } from '../part-candidates';
@@ -25,7 +28,14 @@ const takesBattery = ({ form, batteryType }: LampGear): boolean =>
   form !== 'practical' && batteryType !== undefined;
 
 /** What no scene can do without, and the kit does not have. */
-function missingRoles({ rigs, kit, shelf, project }: PlanContext): MissingRole[] {
+function missingRoles({
+  rigs,
+  kit,
+  shelf,
+  project
+}: Pick<PlanContext, 'rigs' | 'kit' | 'shelf'> & {
+  project: Pick<Project, 'currency'>;
+}): MissingRole[] {
   const roles = new Map<string, MissingRole>();
   const miss = (
     key: string,
@@ -150,7 +160,7 @@ function missingRoles({ rigs, kit, shelf, project }: PlanContext): MissingRole[]
           proposals: () => add('lamp')
         }));
     }
-    if (rig.keyLamp && rig.keyLamp.part.gear.form !== 'bulb' && lampStandOf(kit) === undefined) {
+    if (rig.keyLamp && rig.keyLamp.part.gear.form !== 'bulb' && lampStandOf(rig) === undefined) {
       miss('light stand', scene, () => ({
         comesAlong: true,
         kind: 'support',
@@ -179,6 +189,13 @@ function missingRoles({ rigs, kit, shelf, project }: PlanContext): MissingRole[]
   }
   return [...roles.values()];
 }
+
+/** How many parts a rig cannot do without, of those the kit does not have. */
+export const missingIn = (rig: PlacedRig): number =>
+  missingRoles({ rigs: [rig], kit: rig.kit, project: rig.project, shelf: emptyShelf }).filter(
+    ({ sceneIds, comesAlong }) => sceneIds[0] === rig.scene.id && comesAlong !== true
+  ).length;
+const emptyShelf = makeShelf();
 
 const roleKey = (role: MissingRole) => `${role.kind}: ${role.title}`;
 

@@ -16,8 +16,8 @@ export const otherDevicesFindings: readonly AngleFindingRow[] = [
       if (!open) return undefined;
       const { gear, line } = open.from;
       return {
-        // Without a monitor one still films; without the microphone there is no voice.
-        severity: gear.kind === 'microphone' ? 'stop' : 'warn',
+        // Without a monitor one still films, and it stays in the bag; without the microphone there is no voice.
+        severity: gear.kind === 'microphone' ? 'stop' : 'note',
         about: line.id,
         lineIds: [line.id],
         has: 0,

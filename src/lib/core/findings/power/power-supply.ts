@@ -26,8 +26,8 @@ export const powerSupplyFindings: readonly AngleFindingRow[] = [
             : body.drawW;
       const weak = needs !== undefined && source.outputW !== undefined && source.outputW < needs;
       return {
-        // A bank may be there for the chargers alone.
-        severity: source.kind === 'power bank' && body.runsFromUsb !== true ? 'note' : 'warn',
+        // What does not fit stays in the bag; whether the power lasts is told by itself.
+        severity: 'note',
         about: open.from.line.id,
         lineIds: [open.from.line.id, open.to!.line.id],
         has: weak ? source.outputW! : 0,

@@ -15,7 +15,8 @@ export const cardKindFindings: readonly AngleFindingRow[] = [
       const strays = rig.kit.of('card').filter(({ gear }) => !kinds.includes(gear.cardKind));
       if (!rig.body || strays.length === 0 || cardsFor(rig).length > 0) return undefined;
       return {
-        severity: 'stop',
+        // A body that records inside does without; the cards just stay in the bag.
+        severity: rig.body.gear.internalStorageGb === undefined ? 'stop' : 'note',
         lineIds: strays.map(({ line }) => line.id),
         title: () => `${strays[0]!.gear.model} does not go into ${rig.body!.gear.model}`,
         why: () =>

@@ -13,7 +13,7 @@ export const missingCardFindings: readonly PlanFindingRow[] = [
       openOnce(rigs, 'card in its slot')
         .filter(({ from }) => from.gear.kind !== 'body')
         .map(({ from: { line, gear }, fromPorts }): Held => ({
-          severity: 'warn',
+          severity: 'note',
           about: line.id,
           lineIds: [line.id],
           has: 0,

@@ -8,9 +8,8 @@ import type { Project } from '../../model/project';
 import type { Shelf } from '../../model/shelf';
 import { type MoneyStatement, statementOf } from '../../money/statement';
 import { type Kit, makeKit } from '../../rigs/kit';
-import { placeRig } from '../../rigs/place-rig';
-import type { Allocated } from '../../rigs/allocated';
 import type { PlacedRig } from '../../rigs/placed-rig';
+import { placeBestRigs } from '../best-rig';
 import type { AngleJudgement, OpenRow, RowSource, SupposedAnswer } from './angle-judgement';
 import type { DifferingAngle, TrackedJudgement } from './tracked-judgement';
 
@@ -34,7 +33,7 @@ export class PlanEvaluation implements RowSource {
     before: TrackedJudgement | undefined
   ) {
     this.kit = makeKit(plan, shelf);
-    this.rigs = placeRigs(project, plan, this.kit);
+    this.rigs = placeBestRigs(project, plan, this.kit);
     const supposed = answer ? this.rigs.map((rig) => supposedIn(rig, answer)) : noneSupposed;
     this.#supposed = supposed;
     const differing = before?.differing(project, this.kit);
@@ -106,13 +105,3 @@ export class PlanEvaluation implements RowSource {
 const noFigures = new FigureRecord([], []);
 
 const noneSupposed: readonly (Supposed | undefined)[] = [];
-
-function placeRigs(project: Project, plan: Plan, kit: Kit): PlacedRig[] {
-  const rigs: PlacedRig[] = [];
-  for (const scene of project.scenes) {
-    const allocated: Allocated = new Map();
-    for (const angle of scene.angles)
-      rigs.push(placeRig(project, plan, kit, scene, angle, allocated));
-  }
-  return rigs;
-}

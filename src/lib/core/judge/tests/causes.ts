@@ -142,10 +142,14 @@ export const causes: Record<string, (project: Project) => void> = {
     p.scenes[0]!.angles[0]!.distanceM = 9;
   },
   G3: (p) =>
+    (setRig(p, {
+      keyLampLineId: 'quillfeather-ray-65-two-colour-55-cm-dome',
+      fillLampLineId: 'harkelow-paper-globe-40-bulb'
+    }),
     activePlan(p).lines.push(
       line('harkelow-paper-globe-40-bulb'),
       line('nibsworth-globe-clamp-on-stud')
-    ) &&
+    )) &&
     ownCopy<GearOf<'lamp'>>(
       p,
       'quillfeather-ray-65-two-colour-55-cm-dome',

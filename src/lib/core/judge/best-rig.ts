@@ -1,0 +1,241 @@
+import { computeFigures } from '../figures/record';
+import { memoOf, memoOn } from '../memo';
+import { missingIn } from '../findings/money/missing-parts';
+import { angleFindings, judgesOfAngle } from '../findings/table';
+import type { FindingRow } from '../findings/finding';
+import { axes, type Axis } from '../merit/axis-curves';
+import { axisPoints, lossesByFinding, sumAxis } from '../merit/axis-scores';
+import { combineAxes } from '../merit/scene-merit';
+import { weightsOf } from '../merit/schools';
+import type { GearItem } from '../model/gear';
+import { NO_PART, type Plan, type Rig } from '../model/plan';
+import type { Project } from '../model/project';
+import type { Angle, Scene } from '../model/scene';
+import { type Allocated, isFree } from '../rigs/allocated';
+import type { Kit, KitPart } from '../rigs/kit';
+import { lampsFor } from '../rigs/place-lamps';
+import { lensMounts, mountOf } from '../rigs/place-lens';
+import { micPlacesFor } from '../rigs/place-mic';
+import { overridesOf, placeRig } from '../rigs/place-rig';
+import type { PlacedRig } from '../rigs/placed-rig';
+import { supportsByPlace } from '../rigs/places';
+
+/** What may be chosen for a rig: the part of a job, by its line. */
+type Choice = Partial<Rig>;
+
+/**
+ * Puts a kit in place for every angle, each with the parts of the kit that make it best: fewest stops, then
+ * merit. What the person has fixed stands. Job by job (body, lens, support, microphone, lamps), each way
+ * tried beside what is chosen for the others.
+ */
+export function placeBestRigs(project: Project, plan: Plan, kit: Kit): PlacedRig[] {
+  const rigs: PlacedRig[] = [];
+  for (const scene of project.scenes) {
+    const allocated: Allocated = new Map();
+    for (const angle of scene.angles)
+      rigs.push(placeBest(project, plan, kit, scene, angle, allocated));
+  }
+  return rigs;
+}
+
+function placeBest(
+  project: Project,
+  plan: Plan,
+  kit: Kit,
+  scene: Scene,
+  angle: Angle,
+  allocated: Allocated
+): PlacedRig {
+  const said = overridesOf(plan, scene, angle);
+  const known = choicesOf(angle);
+  const key = keyOf(project, scene, kit, said, plan, allocated);
+  let chosen = known.get(key);
+  if (chosen === undefined) {
+    chosen = chooseParts(project, plan, kit, scene, angle, allocated, said);
+    if (known.size >= MOST_REMEMBERED) known.clear();
+    known.set(key, chosen ?? null);
+  }
+  return placeRig(project, plan, kit, scene, angle, allocated, chosen ?? said);
+}
+
+/** The rig with every job done best; null where nothing was to be chosen. */
+function chooseParts(
+  project: Project,
+  plan: Plan,
+  kit: Kit,
+  scene: Scene,
+  angle: Angle,
+  allocated: Allocated,
+  said: Rig | undefined
+): Rig | null {
+  const placed = (rig: Rig | undefined) =>
+    placeRig(project, plan, kit, scene, angle, new Map(allocated), rig);
+  let chosen: Rig | null = null;
+  let open = jobs;
+  // A second time where several jobs had a choice: the first was made beside the usual parts, not beside the best.
+  for (let round = 0; round < ROUNDS && open.length > 1; round++) {
+    const chosenFrom: WaysFor[] = [];
+    for (const waysFor of open) {
+      const base: Rig = chosen ?? { ...said, sceneId: scene.id, angleId: angle.id };
+      const ways = waysFor(placed(chosen ?? said), said, allocated);
+      if (ways.length < 2) continue;
+      chosenFrom.push(waysFor);
+      chosen = bestOf(ways, base);
+    }
+    open = chosenFrom;
+  }
+  return chosen;
+
+  function bestOf(ways: readonly Choice[], base: Rig): Rig {
+    let best: Rig | undefined;
+    let bestStanding: Standing | undefined;
+    for (const way of inOrder(ways, kit)) {
+      const rig = { ...base, ...way };
+      const standing = standingOf(placed(rig));
+      if (!bestStanding || isBetter(standing, bestStanding)) {
+        best = rig;
+        bestStanding = standing;
+      }
+    }
+    return best!;
+  }
+}
+const ROUNDS = 2;
+
+/** By what the parts are, not by their place in the list, so that of two alike ways the same is taken in any order. */
+function inOrder(ways: readonly Choice[], kit: Kit): Choice[] {
+  const nameOf = (way: Choice) =>
+    Object.entries(way)
+      .map(([job, one]) => `${job} ${kit.byLine(String(one))?.gear.id ?? String(one)}`)
+      .join();
+  return ways
+    .map((way) => ({ way, name: nameOf(way) }))
+    .sort((one, other) => (one.name < other.name ? -1 : one.name > other.name ? 1 : 0))
+    .map(({ way }) => way);
+}
+
+/** Ways a job can be done with what the kit holds, the usual one among them; none where the person has said it. */
+type WaysFor = (usual: PlacedRig, said: Rig | undefined, allocated: Allocated) => Choice[];
+
+const free = <G extends GearItem>(parts: readonly KitPart<G>[], allocated: Allocated) =>
+  parts.filter((part) => isFree(part, allocated));
+const no: Choice[] = [];
+
+const jobs: readonly WaysFor[] = [
+  ({ kit }, said, allocated) =>
+    said?.bodyLineId !== undefined
+      ? no
+      : free(kit.of('body'), allocated).map(({ line }) => ({ bodyLineId: line.id })),
+
+  ({ kit, body }, said, allocated) => {
+    if (said?.lensLineId !== undefined || !body || body.gear.builtInLens) return no;
+    const mount = mountOf(body);
+    return free(kit.of('lens'), allocated)
+      .filter(({ gear }) => lensMounts(kit, { builtIn: false, gear }, mount))
+      .map(({ line }) => ({ lensLineId: line.id }));
+  },
+
+  ({ kit, angle }, said, allocated) => {
+    if (said?.supportLineId !== undefined) return no;
+    const forms: readonly string[] = supportsByPlace[angle.cameraPlace];
+    const ways: Choice[] = free(kit.of('support'), allocated)
+      .filter(({ gear }) => forms.includes(gear.form))
+      .map(({ line }) => ({ supportLineId: line.id }));
+    // In the hand one may hold the camera itself.
+    if (ways.length > 0 && angle.cameraPlace === 'hand') ways.push({ supportLineId: NO_PART });
+    return ways;
+  },
+
+  ({ kit, scene, index }, said) => {
+    if (index > 0 || scene.voice === 'none' || said?.micLineId === NO_PART) return no;
+    return kit.of('microphone').flatMap(({ line, gear }) =>
+      said?.micLineId !== undefined && said.micLineId !== line.id
+        ? []
+        : micPlacesFor(kit, scene, gear)
+            .filter((place) => said?.micPlace === undefined || said.micPlace === place)
+            .map((micPlace) => ({ micLineId: line.id, micPlace }))
+    );
+  },
+
+  ({ kit, scene, hasSocket }, said) => {
+    if (said?.keyLampLineId !== undefined || said?.lamps !== undefined) return no;
+    const lamps = lampsFor(kit, scene, hasSocket);
+    if (lamps.length < 2) return no;
+    const lines = [...new Set(lamps.map(({ line }) => line.id))];
+    const ways = lines.flatMap((keyLampLineId): Choice[] => [
+      { keyLampLineId, fillLampLineId: NO_PART },
+      ...lines
+        .filter((other) => other !== keyLampLineId || isTwice(lamps, other))
+        .map((fillLampLineId) => ({ keyLampLineId, fillLampLineId }))
+    ]);
+    const fill = said?.fillLampLineId;
+    return fill === undefined ? ways : ways.filter((way) => way.fillLampLineId === fill);
+  }
+];
+
+const isTwice = (lamps: readonly KitPart[], lineId: string): boolean =>
+  lamps.filter(({ line }) => line.id === lineId).length > 1;
+
+/** How well an angle stands: what stops it counts before what it is worth. */
+interface Standing {
+  stops: number;
+  merit: number;
+}
+
+/** Differences below this are none; the part that comes first stays. */
+const EQUAL_MERIT = 1e-6;
+
+const isBetter = (one: Standing, other: Standing): boolean =>
+  one.stops !== other.stops ? one.stops < other.stops : one.merit > other.merit + EQUAL_MERIT;
+
+/** What was chosen lately for an angle, by all that the choice depends on; null where nothing was to be chosen. */
+const choicesOf = memoOf((_angle: Angle) => new Map<string, Rig | null>());
+const MOST_REMEMBERED = 2000;
+
+/** A number for each object, so that a kit of the same parts has the same key. */
+const numberOf = memoOf((_one: object): number => ++lastNumber);
+let lastNumber = 0;
+
+const kitKey = memoOn((kit: Kit): string =>
+  kit.parts
+    .map(({ line, gear }) => `${line.id}*${line.quantity}${line.worn ? '!' : ''}${numberOf(gear)}`)
+    .join()
+);
+
+function keyOf(
+  { school, ownWeights, mainsHz, switchLimit, setUpLimitMin }: Project,
+  scene: Scene,
+  kit: Kit,
+  said: Rig | undefined,
+  plan: Plan,
+  allocated: Allocated
+): string {
+  const taken = allocated.size === 0 ? '' : [...allocated].join();
+  // Bodies of the other angles are placed by what is said of those.
+  const others = scene.angles.length > 1 ? numberOf(plan.rigs) : 0;
+  return `${numberOf(scene)} ${said ? numberOf(said) : 0} ${others} ${school} ${ownWeights ? numberOf(ownWeights) : 0} ${mainsHz} ${switchLimit} ${setUpLimitMin} ${taken} ${kitKey(kit)}`;
+}
+
+/** Judges one angle by itself, without words: its stops, and its merit with all they cost settled. */
+function standingOf(rig: PlacedRig): Standing {
+  const record = computeFigures([rig])[0]!;
+  const weakening: FindingRow[] = [];
+  let stops = 0;
+  for (let at = 0; at < judgesOfAngle.length; at++) {
+    const row = angleFindings[at]!;
+    const unknownsBefore = record.unknownReads;
+    const held = judgesOfAngle[at]!(rig, record);
+    if (held?.severity === 'stop') stops += 1;
+    else if (held?.severity === 'warn') weakening.push(row);
+    else if (!held && record.unknownReads > unknownsBefore && row.onlyNotes !== true)
+      weakening.push(row);
+  }
+  stops += missingIn(rig);
+  const losses = lossesByFinding(rig, weakening);
+  const points: Partial<Record<Axis, number>> = {};
+  for (const axis of axes) {
+    const sum = sumAxis(axis, rig, record);
+    if (sum) points[axis] = axisPoints(sum.low - (losses[axis] ?? 0));
+  }
+  return { stops, merit: combineAxes(points, weightsOf(rig.project)).merit };
+}
