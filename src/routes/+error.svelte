@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { Button } from 'carbon-components-svelte';
   import { page } from '$app/state';
 
   const isLost = $derived(page.status === 404);
@@ -14,7 +13,8 @@
       A part of the app could not be fetched: the network may be gone, or a newer version has taken
       its place. What you did is saved.
     </p>
-    <p><Button size="small" on:click={() => location.reload()}>Try again</Button></p>
+    <!-- A plain link: this page is fetched with every first view, and works with nothing else fetched. -->
+    <p><a role="button" href={page.url.href} data-sveltekit-reload>Try again</a></p>
   {/if}
   <p><a href="/satchel">Back to the satchel</a></p>
 </div>

@@ -11,6 +11,7 @@ import type { Judgement } from '../core/judge/judgement';
 import type { Candidate } from '../core/judge/candidates';
 import type { Question } from '../core/judge/questions';
 import type { Remedy } from '../core/judge/settle';
+import type { SettledAll } from '../core/judge/settle-all';
 import type { Plan } from '../core/model/plan';
 import type { Project } from '../core/model/project';
 import { activePlan } from '../core/model/active-plan';
@@ -213,6 +214,12 @@ export class ProjectStore {
       if (!remedies) return 'settled';
       return remedies.find(({ label }) => label === remedy.label)?.act;
     });
+  }
+
+  /** Changes that together unblock every must-do scene; nothing is changed yet. */
+  lookForSettlingAll(): Promise<SettledAll> {
+    const project = this.project!;
+    return askJudge((judge, send) => judge.settleAll(send(asOfToday(project))));
   }
 
   /** Takes a candidate of a pocket, judged for `basis`. */

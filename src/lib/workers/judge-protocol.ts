@@ -3,6 +3,7 @@ import type { JointsClosed } from '../core/judge/close-joints';
 import type { DisputeView } from '../core/judge/disputes';
 import type { Question } from '../core/judge/questions';
 import type { Remedy } from '../core/judge/settle';
+import type { SettledAll } from '../core/judge/settle-all';
 import type { CsvReading, CsvDefaults } from '../core/formats/csv-columns';
 import type { GearItem } from '../core/model/gear';
 import type { Pocket } from '../core/model/pocket';
@@ -61,6 +62,8 @@ export interface JudgeWorker {
   leavePocket(): void;
   /** Where practitioners disagree about this kit, and what going the other way would do. */
   disputes(project: SentProject, where?: 'brief' | Pocket): Promise<DisputeView[]>;
+  /** Changes that together unblock every must-do scene. */
+  settleAll(project: SentProject): Promise<SettledAll>;
   /** A first kit within the limit. */
   packFirst(project: SentProject): Promise<Project>;
   /** Rows of a spreadsheet as parts, with its progress from 0 to 1; asking again or stopping cancels. */

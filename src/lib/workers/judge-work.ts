@@ -5,6 +5,7 @@ import { disputesOf } from '../core/judge/disputes';
 import { judgePlan } from '../core/judge/judge-plan';
 import { askingQuestions } from '../core/judge/questions';
 import { lookingForRemedies, remediesFor } from '../core/judge/settle';
+import { settleAll } from '../core/judge/settle-all';
 import { activePlan } from '../core/model/active-plan';
 import type { GearItem } from '../core/model/gear';
 import type { Pocket } from '../core/model/pocket';
@@ -160,6 +161,11 @@ export function makeJudgeWork(queue = new Scheduler()): JudgeWorker {
         const now = whole(project);
         const { shelf, judgement } = judged(now);
         return disputesOf(now, shelf, judgement, where);
+      }),
+    settleAll: (project) =>
+      own('settle all', () => {
+        const now = whole(project);
+        return settleAll(now, shelfOf(now));
       }),
     packFirst: (project) => own('pack', () => packed(whole(project))),
     readRows: (...rows) => queue.run('rows', priorities.soon, readingRows(...rows)),

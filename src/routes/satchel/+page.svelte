@@ -4,13 +4,9 @@
   import { type Why, whyOf } from '$lib/core/figures/why';
   import { satchel } from '$lib/state/project-store.svelte';
   import { useInScene } from '$lib/core/acts/use-in-scene';
-  import { cautionsFor } from '$lib/core/judge/cautions';
   import Bag from '$lib/ui/bag/Bag.svelte';
-  import LaterStrip from '$lib/ui/bag/LaterStrip.svelte';
   import { allowLineDrop, droppedLine } from '$lib/ui/drag/line-drag';
-  import CautionCard from '$lib/ui/settle/CautionCard.svelte';
   import SceneRail from '$lib/ui/scenes/SceneRail.svelte';
-  import SchoolNote from '$lib/ui/scenes/SchoolNote.svelte';
   import SettleList from '$lib/ui/settle/SettleList.svelte';
   import Lazy from '$lib/ui/shell/Lazy.svelte';
 
@@ -73,8 +69,16 @@
           settingsOpen = true;
         }}
       />
-      <SchoolNote school={satchel.project.school} />
-      <div class="cautions"><CautionCard cautions={cautionsFor(judgement)} /></div>
+      <Lazy load={() => import('$lib/ui/scenes/SchoolNote.svelte')}
+        >{#snippet children(SchoolNote)}<SchoolNote
+            school={satchel.project!.school}
+          />{/snippet}</Lazy
+      >
+      <Lazy load={() => import('$lib/ui/settle/CautionCard.svelte')}
+        >{#snippet children(CautionCard)}
+          <div class="cautions"><CautionCard {judgement} /></div>
+        {/snippet}</Lazy
+      >
     </aside>
     <div
       role="presentation"
@@ -85,12 +89,16 @@
       }}
     >
       <Bag project={satchel.project} {judgement} {angle} />
-      <LaterStrip
-        lines={judgement.money.lines}
-        currency={judgement.money.currency}
-        onpostpone={(lineId) => setStep(lineId, 'later')}
-        onbring={(lineId) => setStep(lineId, 'now')}
-      />
+      <Lazy load={() => import('$lib/ui/bag/LaterStrip.svelte')}
+        >{#snippet children(LaterStrip)}
+          <LaterStrip
+            lines={judgement.money.lines}
+            currency={judgement.money.currency}
+            onpostpone={(lineId) => setStep(lineId, 'later')}
+            onbring={(lineId) => setStep(lineId, 'now')}
+          />
+        {/snippet}</Lazy
+      >
     </div>
     <aside class="settle" aria-label="To settle">
       <SettleList
@@ -109,6 +117,7 @@
         onanswer={(question, value) => satchel.answer(question, value)}
         onact={(act) => satchel.act(act)}
         onremedy={(finding, remedy) => satchel.settleWith(finding.key, remedy)}
+        onsettleall={() => satchel.lookForSettlingAll()}
         onlisted={(keys) => (satchel.advice.visible = keys)}
         onwhy={showWhy}
       />

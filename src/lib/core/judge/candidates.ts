@@ -11,7 +11,10 @@ import type { Shelf } from '../model/shelf';
 import { judgePlan } from './judge-plan';
 import type { Judgement } from './judgement';
 import { completeKit } from './complete-kit';
+import { partsOfScene } from '../figures/handling-rows';
+import { lampStandOf } from '../rigs/lamp-stand';
 import { trackJudgement } from './incremental';
+import { pocketFigures, type SceneFigure } from './pocket-figures';
 import { type FindingChange, whatChanges } from './what-changes';
 
 /** One part of a pocket, judged as if it were taken into the whole kit. */
@@ -31,6 +34,70 @@ export interface Candidate {
   settles: FindingChange[];
   breaks: FindingChange[];
   act: Act | undefined;
+  /** What the pocket is chosen by, scene by scene; a scene in which it means nothing has none. */
+  figures: (SceneFigure | undefined)[];
+  /** What the kit is worth with it against what it is worth now, all stops settled, hundredths of a point. */
+  gainHundredths: number;
+  group: CandidateGroup;
+  /** Why no scene can use it; empty where one does. */
+  unusable: string;
+}
+
+/** By one rule, in this order: what cannot be used, what would block a scene, what is over the limit, the rest. */
+export const candidateGroups = ['within', 'over', 'blocks', 'unusable'] as const;
+export type CandidateGroup = (typeof candidateGroups)[number];
+
+/** Findings that say that a part goes nowhere here. */
+const GOES_NOWHERE: ReadonlySet<string> = new Set(['L1', 'B3', 'A11', 'S5', 'T3', 'P7']);
+
+/** Kinds of which a scene uses the one that makes it best; of the others all there is counts. */
+const placedKinds: ReadonlySet<string> = new Set([
+  'body',
+  'lens',
+  'microphone',
+  'support',
+  'lamp',
+  'filter',
+  'windscreen'
+]);
+
+function isUsed({ angles }: Judgement, gear: GearItem, lineId: string): boolean {
+  if (!placedKinds.has(gear.kind)) return true;
+  return angles.some(({ rig, record }) => {
+    const { dim, bright } = record.exposures;
+    const filters = [dim, bright].flatMap((solved) =>
+      solved?.plan.filter
+        ? (rig.densityFilters[solved.task.filters.indexOf(solved.plan.filter)] ?? [])
+        : []
+    );
+    return (
+      partsOfScene(rig).some(({ line }) => line.id === lineId) ||
+      filters.some(({ line }) => line.id === lineId) ||
+      lampStandOf(rig)?.line.id === lineId
+    );
+  });
+}
+
+/** Why no scene can use a part; empty where one does. */
+function whyUnusable(after: Judgement, gear: GearItem, lineId: string): string {
+  const stuck = after.findings.find(
+    ({ code, severity, lineIds }) =>
+      severity === 'stop' && GOES_NOWHERE.has(code) && lineIds?.includes(lineId) === true
+  );
+  if (stuck) return `${stuck.title()}. ${stuck.why()}`;
+  return isUsed(after, gear, lineId)
+    ? ''
+    : 'No scene is better for it, so it would stay in the bag.';
+}
+
+function groupOf(
+  unusable: string,
+  breaks: readonly FindingChange[],
+  remainingMinor: number
+): CandidateGroup {
+  if (unusable !== '') return 'unusable';
+  if (breaks.some(({ severity }) => severity === 'stop')) return 'blocks';
+  return remainingMinor < 0 ? 'over' : 'within';
 }
 
 function replacedLine(
@@ -81,7 +148,11 @@ export function judgeCandidate(
       merit: before.merit,
       settles: [],
       breaks: [],
-      act: undefined
+      act: undefined,
+      figures: pocketFigures(pocketOf(gear), before, project.units),
+      gainHundredths: 0,
+      group: 'within',
+      unusable: ''
     };
   }
   const replaced = replacedLine(plan.lines, gear, shelf);
@@ -92,6 +163,8 @@ export function judgeCandidate(
   const replacedCost = replaced
     ? (before.money.lines.find((one) => one.line.id === replaced.id)?.firmMinor ?? 0)
     : 0;
+  const changes = whatChanges(before, after);
+  const unusable = whyUnusable(after, gear, line.id);
   return {
     gear,
     basis,
@@ -102,8 +175,12 @@ export function judgeCandidate(
     firmMinor: after.money.firmMinor,
     remainingMinor: after.money.remainingMinor,
     merit: after.merit,
-    ...whatChanges(before, after),
-    act: acts.length > 0 ? { type: 'batch', acts: [take, ...acts] } : take
+    ...changes,
+    act: acts.length > 0 ? { type: 'batch', acts: [take, ...acts] } : take,
+    figures: pocketFigures(pocketOf(gear), after, project.units),
+    gainHundredths: after.merit.onceSettledHundredths - before.merit.onceSettledHundredths,
+    group: groupOf(unusable, changes.breaks, after.money.remainingMinor),
+    unusable
   };
 }
 
@@ -124,8 +201,9 @@ function nearestFirst(
   return [...parts].sort((a, b) => off(a) - off(b) || (a.id < b.id ? -1 : 1));
 }
 
-/** Best kit first; among equals the cheaper. */
+/** Group by group, the best kit first; among equals the cheaper. */
 export const bestFirst = (a: Candidate, b: Candidate) =>
+  candidateGroups.indexOf(a.group) - candidateGroups.indexOf(b.group) ||
   compareKits(b.merit, a.merit) ||
   b.merit.onceSettledHundredths - a.merit.onceSettledHundredths ||
   a.trueCostMinor - b.trueCostMinor ||

@@ -13,6 +13,7 @@ import type { Project } from '../model/project';
 import { activePlan } from '../model/active-plan';
 import { makeShelf, type Shelf } from '../model/shelf';
 import { completeKit } from './complete-kit';
+import type { KitMerit } from '../merit/kit-merit';
 import type { Judgement } from './judgement';
 import { trackJudgement } from './incremental';
 
@@ -26,9 +27,13 @@ export interface Remedy {
   brings: string[];
   /** It takes the finding away; otherwise it makes it milder. */
   mends: boolean;
+  /** What the whole kit gains for what it costs: remedies with more stand first. */
+  gainPerMoney: number;
 }
 
 const MOST_REMEDIES = 3;
+/** Of the parts of a pocket that mend, so many are compared; the first is the cheapest, seldom the best. */
+const MOST_COMPARED = 4;
 /** A pocket's candidates are tried from the cheapest; past this many the part is not worth the wait. */
 const MOST_TRIED = 40;
 
@@ -88,17 +93,51 @@ function tried(
     )
   )
     return undefined;
+  if (finding.row.family !== 'money' && isWorseKit(after.merit, before.merit)) return undefined;
   const had = new Set(before.money.lines.map(({ line }) => line.id));
+  const costMinor = after.money.firmMinor - before.money.firmMinor;
+  // What is over its limit already goes further over: the price says by how much.
+  const isOver = before.money.remainingMinor < 0;
   const unsaid = after.money.lines
     .filter(({ line, gear }) => !had.has(line.id) && gear && !label.includes(gear.model))
     .map(({ gear }) => gear!.model);
   return {
     label: unsaid.length > 0 ? `${label}, with ${unsaid.join(' and ')}` : label,
     act: joints.length > 0 ? { type: 'batch', acts: [act, ...joints] } : act,
-    costMinor: after.money.firmMinor - before.money.firmMinor,
-    brings: [...new Set(brings.filter((one) => one.severity !== 'note').map((one) => one.title()))],
-    mends: rest === undefined
+    costMinor,
+    brings: [
+      ...new Set(
+        brings
+          .filter(({ severity, row }) => severity !== 'note' && !(row.family === 'money' && isOver))
+          .map((one) => one.title())
+      )
+    ],
+    mends: rest === undefined,
+    gainPerMoney: gainPerMoney(after.merit, before.merit, costMinor)
   };
+}
+
+/** Half a point is within the judge's own estimates. */
+const NO_WORSE_HUNDREDTHS = 50;
+
+function isWorseKit(after: KitMerit, before: KitMerit): boolean {
+  if (after.mustDoWorking !== before.mustDoWorking)
+    return after.mustDoWorking < before.mustDoWorking;
+  if (after.stops !== before.stops) return after.stops > before.stops;
+  return after.onceSettledHundredths < before.onceSettledHundredths - NO_WORSE_HUNDREDTHS;
+}
+
+/** A scene that works, and a stop that is gone, in points of merit. */
+const POINTS = { scene: 60, stop: 20 } as const;
+/** What is free still costs a thought. */
+const LEAST_COST_MINOR = 1000;
+
+function gainPerMoney(after: KitMerit, before: KitMerit, costMinor: number): number {
+  const points =
+    POINTS.scene * (after.mustDoWorking - before.mustDoWorking) +
+    POINTS.stop * (before.stops - after.stops) +
+    (after.onceSettledHundredths - before.onceSettledHundredths) / 100;
+  return points / (Math.max(0, costMinor) + LEAST_COST_MINOR);
 }
 
 function* remedyOf(
@@ -112,15 +151,20 @@ function* remedyOf(
     return tried(project, shelf, before, finding, proposal.label, proposal.act);
   const plan = activePlan(project);
   let easing: Remedy | undefined;
+  let best: Remedy | undefined;
+  let compared = 0;
   for (const gear of proposal.parts.slice(0, MOST_TRIED)) {
     const line = newLine(plan, gear);
     const act: Act = proposal.act ? proposal.act(line) : { type: 'add line', line };
     const remedy = tried(project, shelf, before, finding, proposal.label(gear), act);
-    if (remedy?.mends) return remedy;
-    easing ??= remedy;
+    if (remedy?.mends) {
+      if (!best || remedy.gainPerMoney > best.gainPerMoney) best = remedy;
+      compared += 1;
+      if (compared >= MOST_COMPARED) break;
+    } else easing ??= remedy;
     yield;
   }
-  return easing;
+  return best ?? easing;
 }
 
 /** Everything a finding's row needs to propose. */
@@ -148,8 +192,8 @@ function contextOf(
 }
 
 /**
- * Up to three ways to settle a finding, each tried on the whole kit: those that mend before those
- * that ease, free ones before those that cost.
+ * Up to three ways to settle a finding, each tried on the whole kit: those that mend before those that ease,
+ * then by what the whole kit gains for what they cost. None makes the kit worse.
  */
 export function remediesFor(
   project: Project,
@@ -190,6 +234,7 @@ export function* lookingForRemedies(
       (a, b) =>
         Number(b.mends) - Number(a.mends) ||
         a.brings.length - b.brings.length ||
+        b.gainPerMoney - a.gainPerMoney ||
         a.costMinor - b.costMinor
     )
     .slice(0, MOST_REMEDIES);

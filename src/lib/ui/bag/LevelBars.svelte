@@ -27,8 +27,8 @@
     <line x1={along(voice)} x2={along(voice)} y1="40" y2="56" class="edge" />
     <text x="0" y="70" class="gap"
       >{voice >= noise
-        ? `${(voice - noise).toFixed(0)} dB between`
-        : `below the noise by ${(noise - voice).toFixed(0)} dB`}</text
+        ? `${Math.floor(voice - noise)} dB between`
+        : `below the noise by ${Math.ceil(noise - voice)} dB`}</text
     >
   </svg>
 {/if}

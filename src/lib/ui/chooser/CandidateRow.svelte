@@ -4,7 +4,9 @@
   import { formatMoney } from '../../core/money/format';
   import Glyph from '../glyphs/Glyph.svelte';
   import { glyphOf } from '../glyphs/glyph-shapes';
-  import { partGist } from './candidate-words';
+  import type { Scene } from '../../core/model/scene';
+  import { gainWords, partGist } from './candidate-words';
+  import SceneMeter from './SceneMeter.svelte';
 
   interface Props {
     candidate: Candidate;
@@ -15,10 +17,14 @@
     /** Its place in the whole list, of which only what is in view is drawn. */
     place: number;
     of: number;
+    /** Its row among all that are drawn, headings included. */
+    row: number;
     startPx: number;
     measured: (node: HTMLDivElement) => void;
     onchoose: () => void;
     ontake: () => void;
+    /** The scenes a column is drawn for. */
+    shown: readonly Scene[];
   }
   const {
     candidate,
@@ -28,12 +34,13 @@
     id,
     place,
     of,
+    row,
     startPx,
     measured,
     onchoose,
-    ontake
+    ontake,
+    shown
   }: Props = $props();
-  const mostSaid = 2;
   const left = $derived(candidate.remainingMinor);
 </script>
 
@@ -42,10 +49,11 @@
   {id}
   role="option"
   tabindex="-1"
-  data-index={place}
+  data-index={row}
   aria-posinset={place + 1}
   aria-setsize={of}
   style:transform="translateY({startPx}px)"
+  style:--scenes={shown.length}
   use:measured
   aria-selected={chosen}
   class:chosen
@@ -53,36 +61,31 @@
   onclick={onchoose}
   ondblclick={ontake}
 >
-  <Glyph name={glyphOf(candidate.gear)} size={34} />
+  <Glyph name={glyphOf(candidate.gear)} size={28} />
   <span class="name">
-    <b>{fullName(candidate.gear)}</b>{candidate.packed ? ' · packed' : ''}{pinned
-      ? ' · compared'
-      : ''}
+    <b title={fullName(candidate.gear)}>{fullName(candidate.gear)}</b>{candidate.packed
+      ? ' · packed'
+      : ''}{pinned ? ' · compared' : ''}
     <span class="gist">{partGist(candidate.gear)}</span>
   </span>
-  <span class="chips">
-    {#each candidate.settles.slice(0, mostSaid) as change (change.code + change.title)}<span
-        class="chip good"
-        title={change.title}>✓ {change.title}</span
-      >{/each}
-    {#if candidate.settles.length > mostSaid}<span class="chip good"
-        >✓ {candidate.settles.length - mostSaid} more</span
-      >{/if}
-    {#each candidate.breaks.slice(0, mostSaid) as change (change.code + change.title)}<span
-        class="chip bad"
-        title={change.title}>✗ {change.title}</span
-      >{/each}
-    {#if candidate.breaks.length > mostSaid}<span class="chip bad"
-        >✗ {candidate.breaks.length - mostSaid} more</span
-      >{/if}
-    {#each candidate.joins as join (join)}<span class="chip">+ {join}</span>{/each}
-  </span>
-  <span class="worth figures" title="Worth of the whole kit with it, once what stops it is settled"
-    >{(candidate.merit.onceSettledHundredths / 100).toFixed(0)}</span
+  {#if candidate.unusable}
+    <span class="unusable" style:grid-column="span {shown.length}">{candidate.unusable}</span>
+  {:else}
+    {#each shown as scene, at (scene.id)}
+      <SceneMeter figure={candidate.figures[at]} sceneName={scene.name} />
+    {/each}
+  {/if}
+  <span
+    class="worth figures"
+    class:falls={candidate.gainHundredths <= -50}
+    title="Change of the whole kit’s worth, once what stops it is settled"
+    >{candidate.packed ? '' : gainWords(candidate.gainHundredths)}</span
   >
   <span class="cost figures">
     <b>{formatMoney(candidate.trueCostMinor, currency, { short: true })}</b>
-    <span class="gist">{candidate.joins.length > 0 ? 'with accessories' : 'true cost'}</span>
+    <span class="gist" title={candidate.joins.join(', ')}
+      >{candidate.joins.length > 0 ? `with ${candidate.joins.length} more` : ''}</span
+    >
   </span>
   <span class="left figures" class:over={left < 0}
     >{formatMoney(Math.abs(left), currency, { short: true })} {left < 0 ? 'over' : 'left'}</span
@@ -96,10 +99,13 @@
     right: 0;
     left: 0;
     display: grid;
-    grid-template-columns: 2.3rem minmax(9rem, 1.1fr) minmax(8rem, 1.4fr) 2.2rem 4.8rem 5rem;
-    gap: 0.6rem;
+    grid-template-columns:
+      2rem minmax(8rem, 1.3fr) repeat(var(--scenes), minmax(4.6rem, 1fr))
+      2.6rem 4.4rem 4.6rem;
+    gap: 0.5rem;
     align-items: center;
-    padding: 0.4rem 0.6rem;
+    min-height: 44px;
+    padding: 0.2rem 0.5rem;
     border-bottom: 1px dashed var(--line);
     cursor: pointer;
   }
@@ -110,44 +116,37 @@
     box-shadow: inset 3px 0 0 var(--moss);
   }
 
+  .name {
+    min-width: 0;
+    font-size: 0.8125rem;
+  }
+
   .name b {
     font-weight: 600;
   }
 
+  .name b,
   .gist {
     display: block;
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
+  }
+
+  .gist {
     color: var(--ink-soft);
     font-size: 0.75rem;
     font-weight: 400;
   }
 
-  .chips {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 0.25rem;
-    min-width: 0;
-  }
-
-  .chip {
-    max-width: 13rem;
-    padding: 0.02rem 0.5rem;
+  .unusable {
     overflow: hidden;
-    border: 1px solid var(--tan-line);
-    border-radius: 999px;
+    color: var(--ink-soft);
     font-size: 0.75rem;
-    text-overflow: ellipsis;
-    white-space: nowrap;
+    line-height: 1.25;
   }
 
-  .good {
-    border-color: var(--moss);
-    background: var(--moss-wash);
-    color: var(--moss);
-  }
-
-  .bad {
-    border-color: var(--brick);
-    background: var(--brick-wash);
+  .falls {
     color: var(--brick);
   }
 
@@ -179,19 +178,25 @@
 
   @media (max-width: 700px) {
     div {
-      grid-template-columns: 2.2rem 1fr auto;
+      grid-template-columns: 2rem repeat(3, 1fr);
     }
 
-    .chips {
+    .name,
+    .cost {
       grid-column: 2 / -1;
+    }
+
+    .cost {
+      text-align: left;
     }
 
     .worth {
       display: none;
     }
 
+    .unusable,
     .left {
-      grid-column: 2 / -1;
+      grid-column: 2 / -1 !important;
       text-align: left;
     }
   }

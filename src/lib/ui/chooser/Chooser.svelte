@@ -2,7 +2,11 @@
   import { createVirtualizer } from '@tanstack/svelte-virtual';
   import { Button, Checkbox, SkeletonText } from 'carbon-components-svelte';
   import { untrack } from 'svelte';
-  import type { Candidate } from '../../core/judge/candidates';
+  import {
+    type Candidate,
+    type CandidateGroup,
+    candidateGroups
+  } from '../../core/judge/candidates';
   import type { Judgement } from '../../core/judge/judgement';
   import { fullName } from '../../core/model/gear';
   import { type Pocket } from '../../core/model/pocket';
@@ -11,7 +15,7 @@
   import { formatMoney } from '../../core/money/format';
   import LeatherBag from '../bag/LeatherBag.svelte';
   import CandidateRow from './CandidateRow.svelte';
-  import { pocketQuestions } from './candidate-words';
+  import { groupNames, pocketQuestions } from './candidate-words';
   import PinBoard from './PinBoard.svelte';
   import PocketLines from './PocketLines.svelte';
   import TwoMinds from '../disputes/TwoMinds.svelte';
@@ -63,8 +67,45 @@
   const mayCost = $derived(judgement.money.remainingMinor + packedCost);
   const pinned = $derived((candidates ?? []).filter((one) => pinnedIds.includes(one.gear.id)));
 
+  /** Columns for more scenes would leave no room for the figures. */
+  const MOST_SCENES = 3;
+  const shown = $derived(project.scenes.slice(0, MOST_SCENES));
+
+  /** Rows as they are drawn: a heading before each group, all of it shown once asked for. */
+  type Entry =
+    | { kind: 'group'; key: string; group: CandidateGroup; count: number; folded: number }
+    | { kind: 'part'; key: string; candidate: Candidate; place: number };
+  const FOLDED_TO = 3;
+  let unfolded = $state<readonly CandidateGroup[]>([]);
+  const entries = $derived.by(() => {
+    const rows: Entry[] = [];
+    let place = 0;
+    for (const group of candidateGroups) {
+      const parts = (listed ?? []).filter((one) => one.group === group);
+      if (parts.length === 0) continue;
+      // Only what is within the budget opens in full; the part looked at always shows.
+      const isOpen = group === 'within' || unfolded.includes(group);
+      const drawn = isOpen
+        ? parts
+        : parts.filter((one, at) => at < FOLDED_TO || one.gear.id === chosenId);
+      rows.push({
+        kind: 'group',
+        key: `group ${group}`,
+        group,
+        count: parts.length,
+        folded: parts.length - drawn.length
+      });
+      for (const candidate of drawn)
+        rows.push({ kind: 'part', key: candidate.gear.id, candidate, place: place++ });
+    }
+    return rows;
+  });
+  const parts = $derived(
+    entries.flatMap((entry) => (entry.kind === 'part' ? [entry.candidate] : []))
+  );
+
   /** Only the rows in view are drawn, however many there are. */
-  const ROW_PX = 54;
+  const ROW_PX = 46;
   let scroller = $state<HTMLUListElement>();
   const virtual = createVirtualizer<HTMLUListElement, HTMLDivElement>({
     count: 0,
@@ -73,40 +114,39 @@
     overscan: 3
   });
   $effect(() => {
-    const count = listed?.length ?? 0;
+    const count = entries.length;
     void scroller;
     untrack(() =>
       $virtual.setOptions({
         count,
         getScrollElement: () => scroller ?? null,
-        getItemKey: (at) => listed?.[at]?.gear.id ?? at
+        getItemKey: (at) => entries[at]?.key ?? at
       })
     );
   });
   const chosenIsDrawn = $derived(
-    $virtual.getVirtualItems().some((row) => listed?.[row.index]?.gear.id === chosenId)
+    $virtual.getVirtualItems().some((row) => entries[row.index]?.key === chosenId)
   );
   const measured = (node: HTMLDivElement) => untrack(() => $virtual.measureElement(node));
 
   function onkeydown(event: KeyboardEvent) {
-    if (!listed || listed.length === 0) return;
+    if (parts.length === 0) return;
     const at = Math.max(
       0,
-      listed.findIndex((one) => one.gear.id === chosenId)
+      parts.findIndex((one) => one.gear.id === chosenId)
     );
-    const chosen = listed[at];
+    const chosen = parts[at];
     const go = (to: number) => {
       event.preventDefault();
-      const place = Math.min(listed.length - 1, Math.max(0, to));
-      const next = listed[place];
+      const next = parts[Math.min(parts.length - 1, Math.max(0, to))];
       if (!next) return;
-      $virtual.scrollToIndex(place);
+      $virtual.scrollToIndex(entries.findIndex((entry) => entry.key === next.gear.id));
       onchoose(next.gear.id);
     };
     if (event.key === 'ArrowDown') go(at + 1);
     else if (event.key === 'ArrowUp') go(at - 1);
     else if (event.key === 'Home') go(0);
-    else if (event.key === 'End') go(listed.length - 1);
+    else if (event.key === 'End') go(parts.length - 1);
     else if (event.key === 'Enter' && chosen) {
       event.preventDefault();
       ontake(chosen);
@@ -170,6 +210,13 @@
         <Checkbox labelText="Only within budget" bind:checked={onlyWithin} />
         <span class="soft">↑ ↓ go · Enter adds · Space compares</span>
       </div>
+      <div class="columns" aria-hidden="true" style:--scenes={shown.length}>
+        <span></span><span></span>
+        {#each shown as scene (scene.id)}<span>{scene.name}</span>{/each}
+        <span class="right">worth</span><span class="right">true cost</span><span class="right"
+          >then left</span
+        >
+      </div>
       <ul
         bind:this={scroller}
         role="listbox"
@@ -183,20 +230,38 @@
         {/if}
         <li role="presentation" class="rows" style:height="{$virtual.getTotalSize()}px">
           {#each $virtual.getVirtualItems() as row (row.key)}
-            {@const candidate = listed[row.index]}
-            {#if candidate}
+            {@const entry = entries[row.index]}
+            {#if entry?.kind === 'group'}
+              <div
+                role="presentation"
+                class="group"
+                data-group={entry.group}
+                data-index={row.index}
+                style:transform="translateY({row.start}px)"
+                use:measured
+              >
+                <b>{groupNames[entry.group]}</b>
+                <span>{entry.count} {entry.count === 1 ? 'part' : 'parts'}</span>
+                {#if entry.folded > 0}<button
+                    onclick={() => (unfolded = [...unfolded, entry.group])}
+                    >show all {entry.count}</button
+                  >{/if}
+              </div>
+            {:else if entry}
               <CandidateRow
-                {candidate}
+                candidate={entry.candidate}
                 {currency}
-                id="candidate-{candidate.gear.id}"
-                place={row.index}
+                {shown}
+                id="candidate-{entry.key}"
+                place={entry.place}
                 of={listed.length}
+                row={row.index}
                 startPx={row.start}
                 {measured}
-                chosen={candidate.gear.id === chosenId}
-                pinned={pinnedIds.includes(candidate.gear.id)}
-                onchoose={() => onchoose(candidate.gear.id)}
-                ontake={() => ontake(candidate)}
+                chosen={entry.key === chosenId}
+                pinned={pinnedIds.includes(entry.key)}
+                onchoose={() => onchoose(entry.key)}
+                ontake={() => ontake(entry.candidate)}
               />
             {/if}
           {/each}
@@ -297,7 +362,7 @@
   }
 
   ul {
-    max-height: 24rem;
+    max-height: 30rem;
     overflow-y: auto;
     border-top: 1px solid var(--line);
     border-bottom: 1px solid var(--line);
@@ -305,6 +370,59 @@
 
   .rows {
     position: relative;
+  }
+
+  .columns {
+    display: grid;
+    grid-template-columns:
+      2rem minmax(8rem, 1.3fr) repeat(var(--scenes), minmax(4.6rem, 1fr))
+      2.6rem 4.4rem 4.6rem;
+    gap: 0.5rem;
+    padding: 0.2rem 0.5rem;
+    color: var(--ink-soft);
+    font-size: 0.6875rem;
+    font-weight: 600;
+  }
+
+  .columns span {
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
+  }
+
+  .right {
+    text-align: right;
+  }
+
+  .group {
+    position: absolute;
+    top: 0;
+    right: 0;
+    left: 0;
+    display: flex;
+    gap: 0.6rem;
+    align-items: baseline;
+    padding: 0.25rem 0.5rem;
+    background: var(--tan);
+    font-size: 0.75rem;
+  }
+
+  .group[data-group='within'] b {
+    color: var(--moss);
+  }
+
+  .group[data-group='blocks'] b {
+    color: var(--brick);
+  }
+
+  .group button {
+    margin-left: auto;
+    padding: 0;
+    border: 0;
+    background: none;
+    color: var(--moss);
+    text-decoration: underline;
+    cursor: pointer;
   }
 
   .none {
@@ -318,6 +436,12 @@
 
   .thumb-bar {
     display: none;
+  }
+
+  @media (max-width: 700px) {
+    .columns {
+      display: none;
+    }
   }
 
   @media (max-width: 900px) {

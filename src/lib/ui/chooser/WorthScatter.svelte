@@ -20,7 +20,7 @@
   const { candidates, chosenId, currency, colour, mayCostMinor, onchoose }: Props = $props();
 
   let width = $state(680);
-  const height = 208;
+  const height = 132;
   const pad = { left: 34, right: 18, top: 20, bottom: 24 };
 
   const dots = $derived(

@@ -1,4 +1,5 @@
 import { lengthWords } from '../../core/figures/figure-words';
+import type { CandidateGroup } from '../../core/judge/candidates';
 import { describeKind, type GearItem } from '../../core/model/gear';
 import type { Pocket } from '../../core/model/pocket';
 
@@ -17,4 +18,18 @@ export const pocketQuestions: Readonly<Record<Pocket, string>> = {
 /** A part in half a line: what one asks about it first. Unsaid figures say so. */
 export function partGist(gear: GearItem): string {
   return describeKind(gear).gist(gear, (metres) => lengthWords(metres, 'metric'));
+}
+
+/** What a group of candidates is called, with what it means. */
+export const groupNames: Readonly<Record<CandidateGroup, string>> = {
+  within: 'Within what is left, best first',
+  over: 'Over the budget',
+  blocks: 'Would block a scene',
+  unusable: 'Cannot be used here'
+};
+
+/** A change of worth in whole points, with its sign; under half a point it is none. */
+export function gainWords(hundredths: number): string {
+  const points = Math.round(hundredths / 100);
+  return points === 0 ? '±0' : points > 0 ? `+${points}` : `−${-points}`;
 }

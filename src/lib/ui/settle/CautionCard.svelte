@@ -1,7 +1,9 @@
 <script lang="ts">
-  import type { Caution } from '../../core/judge/cautions';
+  import { cautionsFor } from '../../core/judge/cautions';
+  import type { Judgement } from '../../core/judge/judgement';
 
-  const { cautions }: { cautions: readonly Caution[] } = $props();
+  const { judgement }: { judgement: Judgement } = $props();
+  const cautions = $derived(cautionsFor(judgement));
 </script>
 
 {#if cautions.length > 0}

@@ -5,11 +5,11 @@
   import type { Remedy } from '../../core/judge/settle';
   import { formatMoney } from '../../core/money/format';
   import RemedyButton from './RemedyButton.svelte';
+  import { priceOf } from './remedy-price';
 
   type RemedySearch = 'going on' | 'done' | 'broken off';
   interface Props {
     finding: Finding;
-    scenes: readonly string[];
     remedies: readonly Remedy[] | undefined;
     /** How far looking for remedies has come. */
     search: RemedySearch;
@@ -19,21 +19,12 @@
     /** Lets the finding be, with a reason that is kept. */
     onignore: (reason: string) => void;
   }
-  const { finding, scenes, remedies, search, currency, onremedy, onwhy, onignore }: Props =
-    $props();
+  const { finding, remedies, search, currency, onremedy, onwhy, onignore }: Props = $props();
 
-  const severityWords = {
-    stop: 'blocks the scene',
-    warn: 'weakens it',
-    note: 'good to know'
-  } as const;
-  const severityGlyphs = { stop: '■', warn: '▲', note: '○' } as const;
   let asking = $state(false);
   let reason = $state('');
   const price = (remedy: Remedy) =>
-    remedy.costMinor === 0
-      ? ''
-      : `${remedy.costMinor < 0 ? '−' : '+'}${formatMoney(Math.abs(remedy.costMinor), currency, { short: true })}`;
+    priceOf(remedy, (minor) => formatMoney(minor, currency, { short: true }));
 
   let reasonInput = $state<HTMLInputElement | null>(null);
   $effect(() => reasonInput?.focus());
@@ -46,12 +37,7 @@
   }
 </script>
 
-<li class="card {finding.severity}" data-code={finding.code}>
-  <p class="kind">
-    <span aria-hidden="true">{severityGlyphs[finding.severity]}</span>
-    {severityWords[finding.severity]}{scenes.length > 0 ? ` · ${scenes.join(', ')}` : ''}
-  </p>
-  <h3>{finding.title()}</h3>
+<div class="whole">
   <p class="why">
     {finding.why()}
     {#if finding.figure && finding.sceneId}
@@ -97,50 +83,15 @@
           if (event.key === 'Escape') asking = false;
         }}
       />
-      <button class="how" disabled={reason.trim() === ''}>keep the reason</button>
-      <button class="how" type="button" onclick={() => (asking = false)}>not now</button>
+      <button class="how" disabled={reason.trim() === ''}>Save the reason</button>
+      <button class="how" type="button" onclick={() => (asking = false)}>Cancel</button>
     </form>
   {/if}
-</li>
+</div>
 
 <style>
-  li {
-    padding: 0.55rem 0.8rem 0.65rem;
-    border-left: 5px solid var(--line);
-  }
-
-  .stop {
-    border-left-color: var(--brick);
-  }
-
-  .warn {
-    border-left-color: var(--ochre);
-    border-left-style: double;
-  }
-
-  .note {
-    border-left-color: var(--pocket-body);
-    border-left-style: dotted;
-  }
-
-  .kind {
-    color: var(--ink-soft);
-    font-size: 0.6875rem;
-  }
-
-  .stop .kind span {
-    color: var(--brick);
-  }
-
-  .warn .kind span {
-    color: var(--ochre-ink);
-  }
-
-  h3 {
-    font-family: var(--text);
-    font-size: 0.875rem;
-    font-weight: 600;
-    overflow-wrap: anywhere;
+  .whole {
+    padding: 0.1rem 0.8rem 0.65rem 1.5rem;
   }
 
   .why {

@@ -31,6 +31,10 @@
     background: var(--moss-wash);
   }
 
+  span {
+    white-space: nowrap;
+  }
+
   .first {
     background: var(--moss);
     color: var(--on-moss);

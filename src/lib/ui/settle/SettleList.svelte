@@ -2,14 +2,13 @@
   import type { Finding } from '../../core/findings/finding';
   import type { JointsClosed } from '../../core/judge/close-joints';
   import type { Remedy } from '../../core/judge/settle';
-  import { formatMoney } from '../../core/money/format';
+  import type { SettledAll } from '../../core/judge/settle-all';
   import type { Act } from '../../core/acts/act';
   import type { FigureId } from '../../core/figures/table';
   import type { Question } from '../../core/judge/questions';
   import type { Ignored, SchoolId } from '../../core/model/project';
-  import FindingCard from './FindingCard.svelte';
+  import FindingRow from './FindingRow.svelte';
   import { groupFindings } from './group-findings';
-  import RemedyButton from './RemedyButton.svelte';
   import Lazy from '../shell/Lazy.svelte';
 
   interface Props {
@@ -28,6 +27,8 @@
     onanswer: (question: Question, value: number | string | boolean) => void;
     onact: (act: Act) => void;
     onremedy: (finding: Finding, remedy: Remedy) => void;
+    /** Changes that unblock every must-do scene, to be looked at first. */
+    onsettleall: () => Promise<SettledAll>;
     /** Told which findings are listed, so that their remedies are looked for first. */
     onlisted: (keys: readonly string[]) => void;
     onwhy: (finding: Finding, figure: FigureId) => void;
@@ -45,6 +46,7 @@
     ignored,
     onact,
     onremedy,
+    onsettleall,
     onlisted,
     onanswer,
     onwhy
@@ -91,7 +93,7 @@
 </script>
 
 {#snippet card(finding: Finding, scenes: readonly string[])}
-  <FindingCard
+  <FindingRow
     {finding}
     {scenes}
     remedies={remedies[finding.key]}
@@ -130,39 +132,12 @@
     <a href="/buying">To the buying list</a>
   </div>
 {/if}
-{#if questions.length > 0}
-  <Lazy load={() => import('./AskList.svelte')}
-    >{#snippet children(AskList)}
-      <AskList {questions} {onanswer} />
+{#if count('stop') > 0 && !emptyBag}
+  <Lazy load={() => import('./SettleAllCard.svelte')}
+    >{#snippet children(SettleAllCard)}
+      <SettleAllCard {currency} onlook={onsettleall} {onact} />
     {/snippet}</Lazy
   >
-{/if}
-{#if joints?.act}
-  <div class="card joints">
-    <h3>Missing adapters and cables</h3>
-    <p class="why">
-      {joints.buy
-        .map(({ model, quantity }) => `${quantity > 1 ? `${quantity} × ` : ''}${model}`)
-        .join(', ')}: {joints.gapMinor === 0
-        ? 'the cheapest parts'
-        : `parts within ${formatMoney(joints.gapMinor, currency, { short: true })} of the cheapest`} that
-      join what is in the kit, in all scenes.
-    </p>
-    <details>
-      <summary>How it goes together</summary>
-      <ul class="steps">
-        {#each joints.steps as joint, at (at)}<li>
-            {joint.sceneName}: {joint.steps.join(', then ')}
-          </li>{/each}
-      </ul>
-    </details>
-    <RemedyButton
-      label="Add them all"
-      price="+{formatMoney(joints.costMinor, currency, { short: true })}"
-      first
-      ontake={() => joints.act && onact(joints.act)}
-    />
-  </div>
 {/if}
 <ul class="list">
   {#each drawn as { finding, scenes } (finding.key)}{@render card(finding, scenes)}{/each}
@@ -171,6 +146,20 @@
   <button class="notes" onclick={() => (allShown = true)}>
     Show {pressing.length - drawn.length} more
   </button>
+{/if}
+{#if questions.length > 0}
+  <Lazy load={() => import('./AskList.svelte')}
+    >{#snippet children(AskList)}
+      <AskList {questions} {onanswer} />
+    {/snippet}</Lazy
+  >
+{/if}
+{#if joints?.act}
+  <Lazy load={() => import('./JointsCard.svelte')}
+    >{#snippet children(JointsCard)}
+      <JointsCard {joints} {currency} {onact} />
+    {/snippet}</Lazy
+  >
 {/if}
 {#if notes.length > 0}
   <button class="notes" aria-expanded={notesShown} onclick={() => (notesShown = !notesShown)}>
@@ -221,7 +210,8 @@
 
   .list {
     display: grid;
-    gap: 0.6rem;
+    gap: 0.4rem;
+    margin-bottom: 0.6rem;
   }
 
   h3 {
@@ -236,23 +226,6 @@
     color: var(--ink-soft);
     font-size: 0.8125rem;
     overflow-wrap: anywhere;
-  }
-
-  .joints {
-    margin-bottom: 0.6rem;
-    padding: 0.6rem 0.8rem 0.7rem;
-    border-left: 5px solid var(--pocket-accessories);
-  }
-
-  .joints details {
-    margin-bottom: 0.5rem;
-    color: var(--ink-soft);
-    font-size: 0.75rem;
-  }
-
-  .steps {
-    padding-left: 1rem;
-    list-style: disc;
   }
 
   .settled {

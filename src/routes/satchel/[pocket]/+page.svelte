@@ -102,16 +102,6 @@
 {#if satchel.project && satchel.judgement}
   <p class="back"><a href="/satchel">← the satchel</a></p>
   <div class="bench">
-    <aside class="scenes" aria-label="Scenes">
-      <SceneRail
-        scenes={satchel.project.scenes}
-        merits={satchel.judgement.merit.scenes}
-        then={chosen && !chosen.packed ? chosen.merit.scenes : undefined}
-        chosen={satchel.sceneId}
-        units={satchel.project.units}
-        onchoose={(id) => (satchel.sceneId = id)}
-      />
-    </aside>
     <div>
       {#if fault}<p role="alert" class="card fault">
           The parts could not be judged: {fault}.
@@ -130,28 +120,45 @@
         onact={(act) => satchel.act(act)}
       />
     </div>
-    <aside class="then" aria-label="If you add it">
-      <IfTaken
-        project={satchel.asJudged ?? satchel.project}
-        judgement={satchel.judgement}
-        shelf={satchel.shelf}
-        candidate={chosen}
-        pinned={chosen !== undefined && pinnedIds.includes(chosen.gear.id)}
-        currency={satchel.project.currency}
-        {replacedName}
-        ontake={() => chosen && take(chosen)}
-        onpin={() => chosen && pin(chosen.gear.id)}
-      />
-    </aside>
+    <div class="beside">
+      <aside class="then" aria-label="If you add it">
+        <IfTaken
+          project={satchel.asJudged ?? satchel.project}
+          judgement={satchel.judgement}
+          shelf={satchel.shelf}
+          candidate={chosen}
+          pinned={chosen !== undefined && pinnedIds.includes(chosen.gear.id)}
+          currency={satchel.project.currency}
+          {replacedName}
+          ontake={() => chosen && take(chosen)}
+          onpin={() => chosen && pin(chosen.gear.id)}
+        />
+      </aside>
+      <aside class="scenes" aria-label="Scenes">
+        <SceneRail
+          scenes={satchel.project.scenes}
+          merits={satchel.judgement.merit.scenes}
+          then={chosen && !chosen.packed ? chosen.merit.scenes : undefined}
+          chosen={satchel.sceneId}
+          units={satchel.project.units}
+          onchoose={(id) => (satchel.sceneId = id)}
+        />
+      </aside>
+    </div>
   </div>
 {/if}
 
 <style>
   .bench {
     display: grid;
-    grid-template-columns: minmax(12rem, 14rem) minmax(0, 1fr) minmax(14rem, 16.5rem);
+    grid-template-columns: minmax(0, 1fr) minmax(15rem, 18rem);
     gap: 1rem;
     align-items: start;
+  }
+
+  .beside {
+    display: grid;
+    gap: 1rem;
   }
 
   .back {
@@ -168,14 +175,6 @@
   @media (max-width: 1080px) {
     .bench {
       grid-template-columns: minmax(0, 1fr);
-    }
-
-    .scenes {
-      order: 3;
-    }
-
-    .then {
-      order: 2;
     }
 
     .scenes :global(.rail) {

@@ -1,0 +1,112 @@
+import { figureWords, lengthWords, massWords, minutesWords } from '../figures/figure-words';
+import { figureOf, type FigureRecord } from '../figures/record';
+import type { FigureId } from '../figures/table';
+import type { Pocket } from '../model/pocket';
+import type { UnitSystem } from '../model/project';
+import { FRAMING_RATIO, framingMissRatio } from '../relations/optics/framing-ratio';
+import { speechWord } from '../relations/sound/speech-to-noise';
+import { PAYLOAD_WARN_SHARE } from '../relations/support/payload';
+import type { AngleJudgement } from './incremental';
+import type { Judgement } from './judgement';
+
+/** How a pocket's own figure stands in one scene. */
+export interface SceneFigure {
+  sceneId: string;
+  /** The figure, and what it means. */
+  words: string;
+  verdict: string;
+  /** How much of what is wanted is there, 0 to 1; past what is wanted it is 1. */
+  share: number;
+  level: 'good' | 'fair' | 'poor';
+}
+
+type Told = Omit<SceneFigure, 'sceneId'>;
+type Tell = (angle: AngleJudgement, units: UnitSystem) => Told | undefined;
+
+const capped = (share: number): number => Math.max(0, Math.min(1, share));
+
+/** So much of what is needed is there: enough, nearly, or not. */
+function ofNeed(
+  record: FigureRecord,
+  have: FigureId,
+  need: FigureId,
+  words: (value: number) => string
+): Told | undefined {
+  const has = figureOf(record, have);
+  const needs = figureOf(record, need);
+  if (has === undefined || needs === undefined || needs <= 0) return undefined;
+  const share = has / needs;
+  return {
+    words: has === Infinity ? 'mains' : words(has),
+    verdict: `of ${words(needs)}`,
+    share: capped(share),
+    level: share >= 1 ? 'good' : share >= 0.7 ? 'fair' : 'poor'
+  };
+}
+
+/** The figure each pocket is chosen by; a scene in which it means nothing has none. */
+const tellers: Readonly<Record<Pocket, Tell | undefined>> = {
+  sound: ({ record, scene }) => {
+    const db = figureOf(record, 'speechToNoise');
+    const clean = figureOf(record, 'speechClean');
+    if (db === undefined || clean === undefined) return undefined;
+    const verdict = speechWord(db, scene.room ? 'indoors' : 'outdoors');
+    return {
+      // Cut to whole decibels: 34.8 is not 35.
+      words: `${Math.floor(db)} dB`,
+      verdict,
+      share: capped(db / clean),
+      level: verdict === 'clean' ? 'good' : verdict === 'usable' ? 'fair' : 'poor'
+    };
+  },
+  light: ({ record }) => {
+    const cost = figureOf(record, 'exposureCost');
+    const told = ofNeed(record, 'faceDim', 'lightNeeded', (lx) => figureWords(lx, 'lx'));
+    if (!told || cost === undefined) return told;
+    return { ...told, level: cost <= 0.4 ? 'good' : cost <= 0.8 ? 'fair' : 'poor' };
+  },
+  body: ({ record }) => ofNeed(record, 'minutesPerBattery', 'longestTake', minutesWords),
+  lens: ({ record }, units) => {
+    const have = figureOf(record, 'framed');
+    const ratio = figureOf(record, 'framingRatio');
+    if (have === undefined || ratio === undefined) return undefined;
+    const miss = framingMissRatio(ratio);
+    const isExact = miss <= FRAMING_RATIO.fine;
+    return {
+      words: lengthWords(have, units),
+      verdict: isExact ? 'as framed' : ratio < 1 ? 'too tight' : 'too wide',
+      share: capped(1 / miss),
+      level: isExact ? 'good' : miss <= FRAMING_RATIO.warn ? 'fair' : 'poor'
+    };
+  },
+  support: ({ record }, units) => {
+    const load = figureOf(record, 'loadOnSupport');
+    const rating = figureOf(record, 'payload');
+    if (load === undefined || rating === undefined) return undefined;
+    const share = load / rating;
+    return {
+      words: massWords(load, units),
+      verdict: `of ${massWords(rating, units)}`,
+      share: capped(share),
+      level: share <= PAYLOAD_WARN_SHARE ? 'good' : share <= 1 ? 'fair' : 'poor'
+    };
+  },
+  storage: ({ record }) => ofNeed(record, 'cardMinutes', 'recordedAway', minutesWords),
+  power: ({ record }) => ofNeed(record, 'dayPower', 'recordedAway', minutesWords),
+  accessories: undefined
+};
+
+/** A pocket's own figure in every scene, of its first angle; undefined where it means nothing. */
+export function pocketFigures(
+  pocket: Pocket,
+  { angles }: Pick<Judgement, 'angles'>,
+  units: UnitSystem
+): (SceneFigure | undefined)[] {
+  const tell = tellers[pocket];
+  return angles
+    .filter(({ rig }) => rig.index === 0)
+    .map((angle) => {
+      const told = tell?.(angle, units);
+      return told && { sceneId: angle.scene.id, ...told };
+    });
+}

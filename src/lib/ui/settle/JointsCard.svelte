@@ -1,0 +1,71 @@
+<script lang="ts">
+  import type { Act } from '../../core/acts/act';
+  import type { JointsClosed } from '../../core/judge/close-joints';
+  import { formatMoney } from '../../core/money/format';
+  import RemedyButton from './RemedyButton.svelte';
+
+  interface Props {
+    joints: JointsClosed;
+    currency: string;
+    onact: (act: Act) => void;
+  }
+  const { joints, currency, onact }: Props = $props();
+</script>
+
+<div class="card joints">
+  <h3>Missing adapters and cables</h3>
+  <p class="why">
+    {joints.buy
+      .map(({ model, quantity }) => `${quantity > 1 ? `${quantity} × ` : ''}${model}`)
+      .join(', ')}: {joints.gapMinor === 0
+      ? 'the cheapest parts'
+      : `parts within ${formatMoney(joints.gapMinor, currency, { short: true })} of the cheapest`} that
+    join what is in the kit, in all scenes.
+  </p>
+  <details>
+    <summary>How it goes together</summary>
+    <ul class="steps">
+      {#each joints.steps as joint, at (at)}<li>
+          {joint.sceneName}: {joint.steps.join(', then ')}
+        </li>{/each}
+    </ul>
+  </details>
+  <RemedyButton
+    label="Add them all"
+    price="+{formatMoney(joints.costMinor, currency, { short: true })}"
+    first
+    ontake={() => joints.act && onact(joints.act)}
+  />
+</div>
+
+<style>
+  h3 {
+    font-family: var(--text);
+    font-size: 0.875rem;
+    font-weight: 600;
+  }
+
+  .why {
+    margin: 0.15rem 0 0.5rem;
+    color: var(--ink-soft);
+    font-size: 0.8125rem;
+    overflow-wrap: anywhere;
+  }
+
+  .joints {
+    margin-bottom: 0.6rem;
+    padding: 0.6rem 0.8rem 0.7rem;
+    border-left: 5px solid var(--pocket-accessories);
+  }
+
+  .joints details {
+    margin-bottom: 0.5rem;
+    color: var(--ink-soft);
+    font-size: 0.75rem;
+  }
+
+  .steps {
+    padding-left: 1rem;
+    list-style: disc;
+  }
+</style>
