@@ -1,4 +1,4 @@
-import { type Page, test as base, expect } from '@playwright/test';
+import { type Locator, type Page, test as base, expect } from '@playwright/test';
 
 /**
  * A page that is watched: a console error, a thrown error or a request to another origin fails the
@@ -50,6 +50,11 @@ export async function openDemo(page: Page): Promise<void> {
   await page.waitForURL('**/satchel');
   await expect(page.getByRole('region', { name: 'The satchel' })).toBeVisible();
   await remediesReady(page);
+}
+
+/** Unfolds a finding to its reason and all its remedies. */
+export async function unfold(finding: Locator) {
+  await finding.locator('button.line').first().click();
 }
 
 export async function remediesReady(page: Page): Promise<void> {

@@ -1,4 +1,4 @@
-import { expect, exportedFile, openDemo, test } from './bench';
+import { expect, exportedFile, openDemo, test, unfold } from './bench';
 
 test('POST /api/evaluate judges as the page does', async ({ page, request }) => {
   await openDemo(page);
@@ -7,13 +7,14 @@ test('POST /api/evaluate judges as the page does', async ({ page, request }) => 
   expect(answer.status()).toBe(200);
   const judged = await answer.json();
   expect(judged.money.remainingMinor).toBe(-5800);
-  expect(judged.merit.stops).toBe(3);
+  expect(judged.merit.stops).toBe(2);
   const lesson = judged.scenes.find(
     (scene: { sceneId: string }) => scene.sceneId === 'loom-lesson'
   );
   expect(lesson.figures.minutesPerBattery.value).toBeCloseTo((60 * 8.3 * 0.98) / 5.9, 6);
   const power = judged.findings.find((finding: { code: string }) => finding.code === 'P2');
   await expect(page.locator('[data-code="P2"]')).toContainText(power.title);
+  await unfold(page.locator('[data-code="P2"]'));
   await expect(page.locator('[data-code="P2"]')).toContainText(power.why);
   const again = await request.post('/api/evaluate', { data: value });
   expect(await again.text()).toBe(await answer.text());

@@ -1,9 +1,9 @@
-import { expect, kept, openDemo, remediesReady, test, verdict } from './bench';
+import { expect, kept, openDemo, remediesReady, test, unfold, verdict } from './bench';
 
 test('the demo is settled and bought by mouse', async ({ page }) => {
   await openDemo(page);
   await expect(verdict(page)).toHaveText('£58.00 over');
-  await expect(page.getByRole('heading', { name: /To settle · 3 block/ })).toBeVisible();
+  await expect(page.getByRole('heading', { name: /To settle · 2 block/ })).toBeVisible();
 
   // Power first: the cheapest battery that lasts the lesson.
   const power = page.locator('[data-code="P2"]');
@@ -108,11 +108,9 @@ test('the demo is settled and bought by keyboard alone', async ({ page }) => {
 
 test('a why goes down to what the person typed and the maker states', async ({ page }) => {
   await openDemo(page);
-  await page
-    .locator('[data-code="A1"]')
-    .first()
-    .getByRole('button', { name: 'How is that worked out?' })
-    .click();
+  const voice = page.locator('[data-code="A1"]').first();
+  await unfold(voice);
+  await voice.getByRole('button', { name: 'How is that worked out?' }).click();
   const dialog = page.getByRole('dialog');
   await expect(dialog).toContainText('voice over noise');
   await dialog.locator('summary', { hasText: 'voice at the microphone' }).click();

@@ -1,24 +1,25 @@
-import { expect, kept, openDemo, remediesReady, test, verdict } from './bench';
+import { expect, kept, openDemo, remediesReady, test, unfold, verdict } from './bench';
 
 test('a finding is ignored with a reason, comes back, and undo reaches it', async ({ page }) => {
   await openDemo(page);
-  const stop = page.locator('li[data-code="L8"]').first();
+  const stop = page.locator('li[data-code="B9"]').first();
+  await unfold(stop);
   await stop.getByRole('button', { name: /^Ignore/ }).click();
   await stop.getByLabel('Why can it be ignored?').fill('I film at dawn <b>only</b>');
-  await stop.getByRole('button', { name: 'keep the reason' }).click();
-  await expect(page.locator('li[data-code="L8"]')).toHaveCount(0);
+  await stop.getByRole('button', { name: 'Save the reason' }).click();
+  await expect(page.locator('li[data-code="B9"]')).toHaveCount(0);
   await kept(page);
   await page.reload();
   await remediesReady(page);
-  await expect(page.locator('li[data-code="L8"]')).toHaveCount(0);
+  await expect(page.locator('li[data-code="B9"]')).toHaveCount(0);
   await page.getByRole('button', { name: 'Show 1 finding ignored' }).click();
   await expect(page.getByText('Marsh path: “I film at dawn <b>only</b>”')).toBeVisible();
   // It stands all the same: the scene does not work because one has looked away.
   await expect(page.getByRole('button', { name: /Marsh path.*blocked/ })).toBeVisible();
   await page.getByRole('button', { name: 'bring back' }).click();
-  await expect(page.locator('li[data-code="L8"]')).toHaveCount(1);
+  await expect(page.locator('li[data-code="B9"]')).toHaveCount(1);
   await page.getByRole('button', { name: /^Undo: bring a finding back/ }).click();
-  await expect(page.locator('li[data-code="L8"]')).toHaveCount(0);
+  await expect(page.locator('li[data-code="B9"]')).toHaveCount(0);
 });
 
 test('a question is asked before paying, answered on the part, and asked no more', async ({

@@ -19,7 +19,7 @@ test.describe('the brief', () => {
     await camera.getByRole('spinbutton', { name: /Lens to face/ }).press('Tab');
     await kept(page);
     await page.goto('/satchel');
-    await expect(page.locator('[data-code="L3"]')).toContainText('the nose comes forward');
+    await expect(page.locator('[data-code="L3"]')).toContainText('the nose looks');
   });
 
   test('the zoom one owns tells where to stand', async ({ page }) => {

@@ -8,7 +8,7 @@ import { pocketOf } from '../model/gear';
 import { pockets } from '../model/pocket';
 import type { Project } from '../model/project';
 import { activePlan } from '../model/active-plan';
-import { judgeCandidates } from './candidates';
+import { judgeCandidates, candidateGroups } from './candidates';
 import { closeJoints } from './close-joints';
 import { judgePlan } from './judge-plan';
 
@@ -25,10 +25,27 @@ describe.each(pockets)('the %s pocket', (pocket) => {
         .map(({ id }) => id)
         .sort()
     );
+    // Group by group: what cannot be used never stands before what can, whatever it pushes out.
+    const groups = candidates.map(({ group }) => candidateGroups.indexOf(group));
+    expect(groups).toEqual([...groups].sort((a, b) => a - b));
     for (let at = 1; at < candidates.length; at++)
-      expect(compareKits(candidates[at - 1]!.merit, candidates[at]!.merit)).toBeGreaterThanOrEqual(
-        0
-      );
+      if (groups[at] === groups[at - 1])
+        expect(
+          compareKits(candidates[at - 1]!.merit, candidates[at]!.merit)
+        ).toBeGreaterThanOrEqual(0);
+  });
+
+  it('says of each what the pocket is chosen by in every scene, and why it is of no use where it is not', () => {
+    for (const { figures, group, unusable, packed } of candidates) {
+      expect(figures).toHaveLength(project.scenes.length);
+      for (const figure of figures) {
+        if (!figure) continue;
+        expect(figure.share).toBeGreaterThanOrEqual(0);
+        expect(figure.share).toBeLessThanOrEqual(1);
+        expect(`${figure.words} ${figure.verdict}`).not.toMatch(/undefined|NaN|Infinity/);
+      }
+      expect(unusable !== '', String(packed)).toBe(group === 'unusable');
+    }
   });
 
   it('promises of each what taking it then does', () => {

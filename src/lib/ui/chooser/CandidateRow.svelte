@@ -63,10 +63,12 @@
 >
   <Glyph name={glyphOf(candidate.gear)} size={28} />
   <span class="name">
-    <b title={fullName(candidate.gear)}>{fullName(candidate.gear)}</b>{candidate.packed
-      ? ' · packed'
-      : ''}{pinned ? ' · compared' : ''}
-    <span class="gist">{partGist(candidate.gear)}</span>
+    <b title={fullName(candidate.gear)}>{fullName(candidate.gear)}</b>
+    <span class="gist"
+      >{candidate.packed ? 'packed · ' : ''}{pinned ? 'compared · ' : ''}{partGist(
+        candidate.gear
+      )}</span
+    >
   </span>
   {#if candidate.unusable}
     <span class="unusable" style:grid-column="span {shown.length}">{candidate.unusable}</span>

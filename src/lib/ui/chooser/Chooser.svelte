@@ -100,6 +100,9 @@
     }
     return rows;
   });
+  const folded = $derived(
+    entries.flatMap((entry) => (entry.kind === 'group' && entry.folded > 0 ? [entry] : []))
+  );
   const parts = $derived(
     entries.flatMap((entry) => (entry.kind === 'part' ? [entry.candidate] : []))
   );
@@ -242,10 +245,7 @@
               >
                 <b>{groupNames[entry.group]}</b>
                 <span>{entry.count} {entry.count === 1 ? 'part' : 'parts'}</span>
-                {#if entry.folded > 0}<button
-                    onclick={() => (unfolded = [...unfolded, entry.group])}
-                    >show all {entry.count}</button
-                  >{/if}
+                {#if entry.folded > 0}<span>{entry.folded} more folded</span>{/if}
               </div>
             {:else if entry}
               <CandidateRow
@@ -267,6 +267,15 @@
           {/each}
         </li>
       </ul>
+      {#if folded.length > 0}
+        <p class="unfold">
+          {#each folded as entry (entry.key)}
+            <button onclick={() => (unfolded = [...unfolded, entry.group])}
+              >Show all {entry.count}: {groupNames[entry.group].toLowerCase()}</button
+            >
+          {/each}
+        </p>
+      {/if}
       <PinBoard {pinned} scenes={project.scenes} {currency} onunpin={onpin} />
     {:else}
       <div class="waiting" aria-busy="true"><SkeletonText paragraph lines={8} /></div>
@@ -415,12 +424,19 @@
     color: var(--brick);
   }
 
-  .group button {
-    margin-left: auto;
+  .unfold {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.3rem 1rem;
+    padding-top: 0.4rem;
+  }
+
+  .unfold button {
     padding: 0;
     border: 0;
     background: none;
     color: var(--moss);
+    font-size: 0.8125rem;
     text-decoration: underline;
     cursor: pointer;
   }

@@ -6,7 +6,7 @@
 </script>
 
 {#if figure}
-  <span class="cell" title="{sceneName}: {figure.words}, {figure.verdict}">
+  <span class="meter" title="{sceneName}: {figure.words}, {figure.verdict}">
     <span class="top">
       <span class="well" aria-hidden="true"
         ><span class="fill {figure.level}" style:width="{Math.max(4, 100 * figure.share)}%"
@@ -19,13 +19,13 @@
     >
   </span>
 {:else}
-  <span class="cell none" title="{sceneName}: means nothing here"
+  <span class="meter none" title="{sceneName}: means nothing here"
     ><span class="unseen">{sceneName}: means nothing here</span></span
   >
 {/if}
 
 <style>
-  .cell {
+  .meter {
     display: grid;
     gap: 0.1rem;
     min-width: 0;
