@@ -18,7 +18,7 @@ test('bare legs want a head, which joins by its threads and is judged by what le
   await kept(page);
   await page.goto('/satchel/support');
   await page.getByRole('button', { name: 'Use Cobberly Meadow tripod bare in a scene' }).click();
-  await page.getByRole('menuitem', { name: 'Loom lesson' }).click();
+  await page.getByRole('menuitem', { name: 'Loom lesson', exact: true }).click();
   await kept(page);
   await page.goto('/satchel');
   const broken = page.locator('li[data-code="S5"]');

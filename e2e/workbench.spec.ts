@@ -125,7 +125,7 @@ test.describe('by hand and by key', () => {
     await openDemo(page);
     await page.goto('/satchel/lens');
     await page.getByRole('button', { name: 'Use Orrowby 15–43 f/3.5–5.6 in a scene' }).click();
-    await page.getByRole('menuitem', { name: 'Marsh path' }).click();
+    await page.getByRole('menuitem', { name: 'Marsh path', exact: true }).click();
     await kept(page);
     await page.goto('/satchel');
     await expect(page.locator('.pocket[data-pocket="lens"]')).toContainText('15 mm f/3.5');

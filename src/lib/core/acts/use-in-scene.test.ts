@@ -3,7 +3,8 @@ import { demoProject } from '../../catalogue/demo-project';
 import { catalogue } from '../../catalogue/load-catalogue';
 import { activePlan } from '../model/active-plan';
 import { applyAct } from './apply-act';
-import { useInScene, usableInScene } from './use-in-scene';
+import { chooseBestInScene, doWithoutInScene, useInScene, usableInScene } from './use-in-scene';
+import { judgePlan } from '../judge/judge-plan';
 
 const demo = demoProject();
 const scene = demo.scenes[1]!;
@@ -23,6 +24,18 @@ describe('a part used in a scene', () => {
   it.each(['body', 'lens', 'microphone', 'support'])('is taken for its first angle: %s', (kind) => {
     expect(usableInScene.has(kind)).toBe(true);
     expect(Object.values(rigAfter(kind))).toContain(lineOf(kind).line.id);
+  });
+
+  it('is done without, or chosen by what is best again', () => {
+    const without = applyAct(demo, doWithoutInScene(scene, 'support')!);
+    const rigOf = (project: typeof demo) =>
+      judgePlan(project, activePlan(project), catalogue).angles.find(
+        (angle) => angle.scene.id === scene.id
+      )!.rig;
+    expect(rigOf(demo).support).toBeDefined();
+    expect(rigOf(without).support).toBeUndefined();
+    expect(rigOf(applyAct(without, chooseBestInScene(scene, 'support')!)).support).toBeDefined();
+    expect(doWithoutInScene(scene, 'body')).toBeUndefined();
   });
 
   it('places anew what hung on the part before it', () => {

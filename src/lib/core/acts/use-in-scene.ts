@@ -1,5 +1,5 @@
-import type { GearItem } from '../model/gear';
-import type { PlanLine } from '../model/plan';
+import type { GearItem, GearKind } from '../model/gear';
+import { NO_PART, type PlanLine } from '../model/plan';
 import type { Scene } from '../model/scene';
 import type { Act } from './act';
 
@@ -9,8 +9,40 @@ export const usableInScene: ReadonlySet<string> = new Set([
   'lens',
   'microphone',
   'support',
-  'filter'
+  'filter',
+  'lamp'
 ]);
+
+type RigPatch = Extract<Act, { type: 'set rig' }>['patch'];
+
+/** What a scene does without, said of a kind: the bare hand, the body's own microphone, no filter, no lamp. */
+const withoutIt: Readonly<Partial<Record<GearKind, RigPatch>>> = {
+  support: { supportLineId: NO_PART },
+  microphone: { micLineId: NO_PART, micPlace: undefined },
+  filter: { filterLineId: NO_PART },
+  lamp: { keyLampLineId: NO_PART }
+};
+
+/** What is left to the judge again, by kind. */
+const leftOpen: Readonly<Partial<Record<GearKind, RigPatch>>> = {
+  body: { bodyLineId: undefined },
+  lens: { lensLineId: undefined, focalLengthMm: undefined, apertureN: undefined },
+  support: { supportLineId: undefined },
+  microphone: { micLineId: undefined, micPlace: undefined },
+  filter: { filterLineId: undefined },
+  lamp: { keyLampLineId: undefined, fillLampLineId: undefined }
+};
+
+const ofFirstAngle = (scene: Scene, patch: RigPatch | undefined): Act | undefined =>
+  patch && { type: 'set rig', sceneId: scene.id, angleId: scene.angles[0]!.id, patch };
+
+/** A scene filmed without any part of a kind, whatever the kit holds; undefined where that cannot be. */
+export const doWithoutInScene = (scene: Scene, kind: GearKind): Act | undefined =>
+  ofFirstAngle(scene, withoutIt[kind]);
+
+/** The part of a kind chosen by what makes the scene best again. */
+export const chooseBestInScene = (scene: Scene, kind: GearKind): Act | undefined =>
+  ofFirstAngle(scene, leftOpen[kind]);
 
 /** A part taken for a scene's first angle; what depends on it is placed anew. */
 export function useInScene(scene: Scene, line: PlanLine, gear: GearItem): Act | undefined {
@@ -20,8 +52,9 @@ export function useInScene(scene: Scene, line: PlanLine, gear: GearItem): Act | 
       lens: { lensLineId: line.id, focalLengthMm: undefined, apertureN: undefined },
       microphone: { micLineId: line.id, micPlace: undefined },
       support: { supportLineId: line.id },
-      filter: { filterLineId: line.id }
-    } as Record<string, Extract<Act, { type: 'set rig' }>['patch']>
+      filter: { filterLineId: line.id },
+      lamp: { keyLampLineId: line.id }
+    } as Record<string, RigPatch>
   )[gear.kind];
   if (!patch) return undefined;
   const set: Act = { type: 'set rig', sceneId: scene.id, angleId: scene.angles[0]!.id, patch };

@@ -1,7 +1,12 @@
 <script lang="ts">
   import { OverflowMenu, OverflowMenuItem } from 'carbon-components-svelte';
   import type { Act } from '../../core/acts/act';
-  import { usableInScene, useInScene } from '../../core/acts/use-in-scene';
+  import {
+    chooseBestInScene,
+    doWithoutInScene,
+    usableInScene,
+    useInScene
+  } from '../../core/acts/use-in-scene';
   import type { Scene } from '../../core/model/scene';
   import type { Judgement } from '../../core/judge/judgement';
   import { fullName } from '../../core/model/gear';
@@ -75,6 +80,20 @@
                   if (act) onact(act);
                 }}
               />{/each}
+            {#each scenes as scene (scene.id)}
+              {@const without = doWithoutInScene(scene, gear.kind)}
+              {#if without}<OverflowMenuItem
+                  text="None in {scene.name}"
+                  on:click={() => onact(without)}
+                />{/if}
+            {/each}
+            {#each scenes as scene (scene.id)}
+              {@const best = chooseBestInScene(scene, gear.kind)}
+              {#if best}<OverflowMenuItem
+                  text="The best in {scene.name}"
+                  on:click={() => onact(best)}
+                />{/if}
+            {/each}
           </OverflowMenu>
         {/if}
         <button

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { shelfOf } from '../../../catalogue/load-catalogue';
 import { applyAct } from '../../acts/apply-act';
 import { remediesFor } from '../../judge/settle';
-import { judged, ownCopy, swap, walkOutside, without } from '../../judge/tests/calm-kit';
+import { judged, ownCopy, setRig, swap, walkOutside, without } from '../../judge/tests/calm-kit';
 import { add, angle, made, scene, twoAtOnce } from '../../figures/tests/figures-of';
 import type { GearOf } from '../../model/gear';
 import type { Project } from '../../model/project';
@@ -64,6 +64,14 @@ describe('a part without which nothing is filmed', () => {
     ]
   ])('%s', (title, change) => {
     expect(missing(made(change))).toContain(title);
+  });
+
+  it('names a support that cannot hold the camera there', () => {
+    const above = made((p) => {
+      angle(p).cameraPlace = 'overhead';
+      setRig(p, { supportLineId: 'nibsworth-hob-mini-tripod-wide' });
+    });
+    expect(missing(above)).toContain('Nothing holds the camera above');
   });
 
   it('hears with the body’s own microphone where no other is there, and says how well', () => {

@@ -127,8 +127,10 @@ function missingRoles({
           add('battery', (gear: { batteryType: string }) => gear.batteryType === batteryType)
       }));
     }
-    if (!rig.support && rig.index === 0 && angle.cameraPlace !== 'hand') {
-      const forms: readonly string[] = supportsByPlace[angle.cameraPlace];
+    const forms: readonly string[] = supportsByPlace[angle.cameraPlace];
+    // A support that was named for the scene has to be one that holds the camera there.
+    const holds = rig.support !== undefined && forms.includes(rig.support.gear.form);
+    if (!holds && rig.index === 0 && angle.cameraPlace !== 'hand') {
       miss(`support ${angle.cameraPlace}`, scene, () => ({
         kind: 'support',
         title:
@@ -137,7 +139,7 @@ function missingRoles({
             : angle.cameraPlace === 'extension pole'
               ? 'No extension pole or grip'
               : 'Nothing to stand the camera on',
-        why: `The camera ${angle.cameraPlace === 'overhead' ? 'looks down from above' : angle.cameraPlace === 'extension pole' ? 'is held out on an extension pole' : `stands on the ${angle.cameraPlace}`} and the kit has nothing for that.`,
+        why: `The camera ${angle.cameraPlace === 'overhead' ? 'looks down from above' : angle.cameraPlace === 'extension pole' ? 'is held out on an extension pole' : `stands on the ${angle.cameraPlace}`} and ${rig.support ? `${fullName(rig.support.gear)} is not made for that` : 'the kit has nothing for that'}.`,
         proposals: () => add('support', (gear: { form: string }) => forms.includes(gear.form))
       }));
     }
