@@ -102,7 +102,11 @@ test.describe('by hand and by key', () => {
     await page
       .locator('.pocket[data-pocket="lens"] .thing')
       .nth(1)
-      .dragTo(page.getByRole('button', { name: /^Marsh path/ }));
+      .dragTo(
+        page
+          .getByRole('complementary', { name: 'Scenes' })
+          .getByRole('button', { name: /^Marsh path/ })
+      );
     await expect(page.locator('.pocket[data-pocket="lens"]')).toContainText('15 mm f/9');
   });
 

@@ -117,13 +117,15 @@
     overscan: 3
   });
   $effect(() => {
-    const count = entries.length;
+    // What is measured belongs to the rows of this moment, not to those that come next.
+    const rows = entries;
+    const count = rows.length;
     void scroller;
     untrack(() =>
       $virtual.setOptions({
         count,
         getScrollElement: () => scroller ?? null,
-        getItemKey: (at) => entries[at]?.key ?? at
+        getItemKey: (at) => rows[at]?.key ?? at
       })
     );
   });
@@ -232,7 +234,7 @@
           <li class="none">No part passes both filters. Clear one.</li>
         {/if}
         <li role="presentation" class="rows" style:height="{$virtual.getTotalSize()}px">
-          {#each $virtual.getVirtualItems() as row (row.key)}
+          {#each $virtual.getVirtualItems() as row (row.index)}
             {@const entry = entries[row.index]}
             {#if entry?.kind === 'group'}
               <div
