@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { calmKit, ownCopy, swap, without } from '../judge/tests/calm-kit';
 import type { GearOf } from '../model/gear';
 import type { Project } from '../model/project';
+import { batteriesFilled } from '../relations/power/charging';
 import { absent, unknown } from './record';
 import { add, figure, made, pieces, scene, state, twoAtOnce } from './tests/figures-of';
 
@@ -75,17 +76,39 @@ describe('filling batteries overnight', () => {
     expect(figure(project, 'chargingHours')).toBeCloseTo((1.4 * 16.2) / 7.5, 9);
     // Two bays, and the body fills one over USB.
     expect(figure(project, 'bays')).toBe(3);
-    expect(figure(project, 'batteriesByMorning')).toBe(3);
+    // Two batteries leave a bay empty.
+    expect(figure(project, 'batteriesByMorning')).toBe(2);
+    const more = made((p) => pieces(p, 'quillfeather-ember-16-battery-twin', 4));
+    expect(figure(more, 'batteriesByMorning')).toBe(3);
     const two = made((p) => pieces(p, charger, 2));
     expect(figure(two, 'bays')).toBe(5);
   });
 
-  it('that lasts longer than the night fills none by the morning', () => {
+  it('leaves out the bay that cannot fill a battery by the morning', () => {
     const slow = made((p) =>
       ownCopy<GearOf<'charger'>>(p, charger, (gear) => (gear.wattsPerBay = 2))
     );
     expect(figure(slow, 'chargingHours')!).toBeGreaterThan(8);
-    expect(figure(slow, 'batteriesByMorning')).toBe(0);
+    // What the body fills over USB is full all the same.
+    expect(figure(slow, 'batteriesByMorning')).toBe(1);
+  });
+
+  it('is unknown while a charger states no bays or no watts', () => {
+    for (const field of ['bays', 'wattsPerBay'] as const) {
+      const unsaid = made((p) =>
+        ownCopy<GearOf<'charger'>>(p, charger, (gear) => delete gear[field])
+      );
+      expect(state(unsaid, 'batteriesByMorning'), field).toBe(unknown);
+    }
+  });
+
+  it('matches unlike batteries and bays so that the most fill', () => {
+    expect(batteriesFilled([16, 16], [7, 7, 7, 7], 8)).toBe(2);
+    // 1.4 × 16 ÷ 2.5 = 8.96 h is past the night; 1.4 × 7 ÷ 2.5 = 3.9 h is not.
+    expect(batteriesFilled([16, 7], [2.5, 2.5], 8)).toBe(1);
+    expect(batteriesFilled([7, 16], [6, 2.5], 8)).toBe(2);
+    expect(batteriesFilled([], [6], 8)).toBe(0);
+    expect(batteriesFilled([16], [], 8)).toBe(0);
   });
 
   it('goes at the pace of the slowest charger, or of the body alone', () => {

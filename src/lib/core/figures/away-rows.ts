@@ -1,8 +1,12 @@
-import { chargingHours } from '../relations/power/charging';
+import { batteriesFilled, chargingHours } from '../relations/power/charging';
 import { BANK_INTO_BATTERY, offGridEnergyWh } from '../relations/power/off-grid';
 import { bankEnergyAtPlugWh } from '../relations/power/bank';
 import { codecFactors, editingLoad } from '../relations/storage/editing-load';
 import { offloadMinutes } from '../relations/storage/offload';
+import type { GearOf } from '../model/gear';
+import type { KitPart } from '../rigs/kit';
+import type { PlacedRig } from '../rigs/placed-rig';
+import { batterySupplies, bestBattery } from './endurance-rows';
 import { type FigureRows, unstatedOf } from './rows';
 
 /** Hours from the last take to the first of the next day, less supper and breakfast. */
@@ -120,41 +124,37 @@ export const awayRows = {
     name: 'batteries that can be filled at once',
     unit: 'count',
     source: 'kit',
-    read: ({ body, kit, hasSocket }) => {
+    asks: {
+      question: 'How many batteries does % charge at once?',
+      between: [1, 4],
+      field: 'bays',
+      of: (rig) => chargersOf(rig).find(({ gear }) => gear.bays === undefined)
+    },
+    read: (rig) => {
+      const { body, hasSocket } = rig;
       if (!body || !hasSocket || body.gear.batteryType === undefined) return null;
-      const inChargers = kit
-        .of('charger')
-        .reduce(
-          (bays, { gear, line }) =>
-            gear.batteryType === body.gear.batteryType
-              ? bays + (gear.bays ?? 1) * line.quantity
-              : bays,
-          0
-        );
-      return inChargers + (body.gear.runsFromUsb === true ? 1 : 0);
+      let bays = body.gear.runsFromUsb === true ? 1 : 0;
+      for (const { gear, line } of chargersOf(rig)) {
+        if (gear.bays === undefined) return undefined;
+        bays += gear.bays * line.quantity;
+      }
+      return bays;
     }
   },
   wattsPerBay: {
-    name: 'watts a bay gives',
+    name: 'watts the weakest bay gives',
     unit: 'W',
     source: 'kit',
     asks: {
       question: 'How many watts a bay gives %?',
       between: [2, 15],
       field: 'wattsPerBay',
-      of: ({ kit, body }) =>
-        kit
-          .of('charger')
-          .find(
-            ({ gear }) =>
-              gear.batteryType === body?.gear.batteryType && gear.wattsPerBay === undefined
-          )
+      of: (rig) => chargersOf(rig).find(({ gear }) => gear.wattsPerBay === undefined)
     },
-    read: ({ body, kit }) => {
+    read: (rig) => {
+      const { body } = rig;
       if (!body || body.gear.batteryType === undefined) return null;
-      const chargers = kit
-        .of('charger')
-        .filter(({ gear }) => gear.batteryType === body.gear.batteryType);
+      const chargers = chargersOf(rig);
       if (chargers.length === 0) return body.gear.runsFromUsb === true ? CHARGED_IN_BODY_W : null;
       let least = Infinity;
       for (const { gear } of chargers) {
@@ -165,18 +165,26 @@ export const awayRows = {
     }
   },
   chargingHours: {
-    name: 'hours to fill one battery',
+    name: 'hours to fill the largest battery in the weakest bay',
     unit: 'h',
     from: ['batteryEnergy', 'wattsPerBay'],
     relation: '1.4·Wh ÷ W',
     compute: (wh, watts) => chargingHours(wh!, watts!)
   },
+  filledThoughUnlike: {
+    name: 'batteries more that fill, because batteries or bays differ',
+    unit: 'count',
+    source: 'kit',
+    read: filledThoughUnlike
+  },
   batteriesByMorning: {
     name: 'batteries full by the morning, left alone',
     unit: 'count',
-    from: ['bays', 'chargingHours'],
-    relation: 'as many as bays, if one fill fits into 8 h',
-    compute: (bays, hours) => (hours! <= NIGHT_HOURS ? bays! : 0)
+    from: ['bays', 'chargingHours', 'batteryCount', 'filledThoughUnlike'],
+    whenAbsent: 0,
+    relation:
+      'one a bay, no more than there are, if the largest fills in the weakest bay in 8 h; else those that do',
+    compute: (bays, hours, batteries, more) => filledAlike(bays!, hours!, batteries!) + more!
   },
   spareBatteriesOfDay: {
     name: 'batteries that need no filling tonight',
@@ -274,3 +282,43 @@ export const awayRows = {
     }
   }
 } satisfies FigureRows;
+
+/** Chargers of the kit for the batteries of the body. */
+function chargersOf({ body, kit }: PlacedRig): readonly KitPart<GearOf<'charger'>>[] {
+  return kit
+    .of('charger')
+    .filter(
+      ({ gear }) =>
+        body?.gear.batteryType !== undefined && gear.batteryType === body.gear.batteryType
+    );
+}
+
+const filledAlike = (bays: number, hours: number, batteries: number): number =>
+  hours <= NIGHT_HOURS ? Math.min(bays, batteries) : 0;
+
+/** A weak bay may still fill a small battery, and a strong one the largest; nothing to say while a figure is unstated. */
+function filledThoughUnlike(rig: PlacedRig): number | null {
+  const { body, hasSocket } = rig;
+  if (!body || !hasSocket || body.gear.batteryType === undefined) return null;
+  const baysW: number[] = body.gear.runsFromUsb === true ? [CHARGED_IN_BODY_W] : [];
+  let weakest = Infinity;
+  for (const { gear, line } of chargersOf(rig)) {
+    if (gear.bays === undefined || gear.wattsPerBay === undefined) return null;
+    weakest = Math.min(weakest, gear.wattsPerBay);
+    for (let bay = 0; bay < gear.bays * line.quantity; bay++) baysW.push(gear.wattsPerBay);
+  }
+  if (baysW.length === 0) return null;
+  const energiesWh: number[] = [];
+  for (const { wh, pieces } of batterySupplies(rig)) {
+    if (wh === undefined) return null;
+    for (let piece = 0; piece < pieces; piece++) energiesWh.push(wh);
+  }
+  const bestWh = bestBattery(rig)?.wh;
+  if (bestWh === undefined) return null;
+  const alike = filledAlike(
+    baysW.length,
+    chargingHours(bestWh, weakest === Infinity ? CHARGED_IN_BODY_W : weakest),
+    energiesWh.length
+  );
+  return batteriesFilled(energiesWh, baysW, NIGHT_HOURS) - alike;
+}

@@ -50,7 +50,7 @@ function batteriesInto(
 const noBatteries: readonly KitPart<BatteryGear>[] = [];
 
 /** Every battery of the bag that goes into a body: loose ones, and those that bodies of its like came with. */
-const batterySupplies = memoOn((rig: PlacedRig): readonly BatterySupply[] => {
+export const batterySupplies = memoOn((rig: PlacedRig): readonly BatterySupply[] => {
   const { kit, body } = rig;
   if (!body) return [];
   const { internalBatteryWh, batteryType } = body.gear;
@@ -72,7 +72,7 @@ const batterySupplies = memoOn((rig: PlacedRig): readonly BatterySupply[] => {
 });
 
 /** For the longest take one puts in the best battery there is. */
-function bestBattery(rig: PlacedRig): BatterySupply | undefined {
+export function bestBattery(rig: PlacedRig): BatterySupply | undefined {
   let best: BatterySupply | undefined;
   let most = -1;
   for (const battery of batterySupplies(rig)) {

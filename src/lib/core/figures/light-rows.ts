@@ -12,6 +12,9 @@ import type { FigureRow, FigureRows } from './rows';
 /** A clean picture keeps this much below the sensitivity a body bears; the maker of videos may differ. */
 export const CLEAN_STOPS_BELOW_USABLE = 2;
 
+/** Darker than this no camera films; it keeps the swing of a dark place finite. */
+const DARKEST_LX = 1e-3;
+
 const BRIGHT_TO_DARK =
   '(key + fill + place)/(fill + place); a window is the key where no lamp is, and fills from the other side of one';
 
@@ -190,9 +193,11 @@ export const lightRows = {
     unit: 'stops',
     from: ['lightDim', 'lightBright', 'windowDim', 'windowBright'],
     whenAbsent: 0,
-    relation: 'log2(brightest ÷ dimmest)',
+    relation: 'log2(brightest ÷ dimmest), from a thousandth of a lux',
     compute: (dim, bright, windowDim, windowBright) =>
-      Math.log2((bright! + windowBright!) / Math.max(dim! + windowDim!, 1e-3))
+      Math.log2(
+        Math.max(bright! + windowBright!, DARKEST_LX) / Math.max(dim! + windowDim!, DARKEST_LX)
+      )
   },
   keySoftness: {
     name: 'angle the key lamp fills',

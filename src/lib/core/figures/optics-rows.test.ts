@@ -2,6 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { calmKit, ownCopy, setRig, swap, walkOutside, without } from '../judge/tests/calm-kit';
 import type { GearOf } from '../model/gear';
 import type { Project } from '../model/project';
+import type { Orientation } from '../model/scene';
+import { orientations } from '../model/word-lists';
 import { absent, unknown } from './record';
 import { add, angle, figure, made, scene, state } from './tests/figures-of';
 
@@ -234,5 +236,17 @@ describe('walking', () => {
       (radians * figure(walked, 'focalLength')!) / (WIDE / 1920),
       6
     );
+  });
+
+  it('smears an upright picture over the same pixels as a wide one', () => {
+    const standing = (orientation: Orientation) =>
+      made((p) => {
+        walkOutside(p);
+        scene(p).orientation = orientation;
+      });
+    const perMm = (p: Project) => figure(p, 'walkingBlur')! / figure(p, 'focalLength')!;
+    const wide = perMm(standing('wide'));
+    for (const orientation of orientations)
+      expect(perMm(standing(orientation)), orientation).toBeCloseTo(wide, 9);
   });
 });

@@ -365,10 +365,11 @@ export const opticsRows = {
   walkingBlur: {
     name: 'smear of a turning camera',
     unit: 'px',
-    from: ['fps', 'focalLength', 'areaWidth', 'pixelsAcross', 'walking'],
-    relation: 'ω·t·f ÷ pixel pitch, t = 1/(2·fps)',
-    compute: (fps, f, width, pixels) =>
-      walkingBlurPx(WALKING_TURN_DEG_PER_S, 1 / (2 * fps!), f!, width!, pixels!)
+    // Turned, cropped or from open gate: an upright picture has the pixels of the wide one, as close together.
+    from: ['fps', 'focalLength', 'sensorWidth', 'modeCrop', 'pixelsAcross', 'walking'],
+    relation: 'ω·t·f ÷ pixel pitch, t = 1/(2·fps), pitch = sensor width ÷ crop ÷ pixels across',
+    compute: (fps, f, width, crop, pixels) =>
+      walkingBlurPx(WALKING_TURN_DEG_PER_S, 1 / (2 * fps!), f!, width! / crop!, pixels!)
   },
   seesSelf: {
     name: 'you can see yourself',

@@ -23,13 +23,18 @@ export function meritOfKit(
   let shares = 0;
   let sum = 0;
   let onceSettled = 0;
+  // Shares that are all zero say that no scene counts more than another.
+  const shareOf = scenes.some(({ sharePercent }) => sharePercent > 0)
+    ? ({ sharePercent }: Scene) => sharePercent
+    : () => 1;
   for (const [index, scene] of scenes.entries()) {
     const merit = merits[index]!;
     if (scene.mustDo) mustDoScenes += 1;
     if (scene.mustDo && merit.works) mustDoWorking += 1;
-    shares += scene.sharePercent;
-    onceSettled += scene.sharePercent * merit.low;
-    if (merit.works) sum += scene.sharePercent * merit.low;
+    const share = shareOf(scene);
+    shares += share;
+    onceSettled += share * merit.low;
+    if (merit.works) sum += share * merit.low;
   }
   return {
     mustDoWorking,

@@ -135,6 +135,24 @@ describe('kits', () => {
     );
     expect(merit.meritHundredths).toBe(4000);
     expect(merit.onceSettledHundredths).toBe(8000);
+    const noShares = meritOfKit(
+      [
+        { sharePercent: 0, mustDo: true },
+        { sharePercent: 0, mustDo: true }
+      ] as never,
+      [scene(true), scene(false)],
+      1
+    );
+    expect(noShares.meritHundredths, 'no scene counts more than another').toBe(4000);
+  });
+
+  it('weigh every axis alike where all weights are zero', () => {
+    const alike = Object.fromEntries(axes.map((axis) => [axis, 1])) as Record<Axis, number>;
+    const none = Object.fromEntries(axes.map((axis) => [axis, 0])) as Record<Axis, number>;
+    const points = { sound: 40, light: 90, ease: 71 };
+    expect(combineAxes(points, none)).toEqual(combineAxes(points, alike));
+    // Nor may a scene come out as nothing because what it is judged on is just what weighs nothing.
+    expect(combineAxes({ sound: 60 }, { ...alike, sound: 0 }).merit).toBe(60);
   });
 
   it('nothing on the edge is beaten, and everything off it is', () => {

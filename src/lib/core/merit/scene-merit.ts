@@ -44,6 +44,7 @@ interface Weighed {
 /**
  * Axes into one number: ½·weighted mean + ½·min over axes of [100 − (wᵢ/w_max)(100 − aᵢ)]. A
  * lopsided kit does not hide its weak side: sound 10 and the rest 95 gives about 42; all 70 gives 70.
+ * Where none of the judged axes weighs anything they count alike.
  */
 export function combineAxes(
   points: Partial<Record<Axis, number>>,
@@ -57,7 +58,8 @@ export function combineAxes(
   });
 }
 
-function combine({ axes: judged, points, weights }: Weighed) {
+function combine({ axes: judged, points, weights: said }: Weighed) {
+  const weights = said.some((weight) => weight > 0) ? said : said.map(() => 1);
   let weightSum = 0;
   let sum = 0;
   let heaviest = 0;

@@ -127,7 +127,7 @@ export function statementOf(project: Project, plan: Plan, shelf: Shelf): MoneySt
     const range = price && inKit ? rangeOfLine(line, price, firmMinor) : certain(firmMinor);
     lowest += range.low;
     worst += range.high;
-    if (inKit && firmMinor > 0) {
+    if (inKit && price && line.state !== 'owned') {
       cashBack += line.cashBackMinor ?? 0;
       resale += line.resaleMinor ?? 0;
     }

@@ -65,12 +65,22 @@ function numbersOf(result: unknown): number[] {
 }
 
 describe('worked examples', () => {
-  it('stand beside nearly every relation', () => {
-    expect(examples.length).toBeGreaterThan(60);
+  it('stand beside every relation', () => {
+    const exported = Object.entries(modules)
+      .filter(([file]) => file.startsWith('./') && file !== './argument.ts')
+      .flatMap(([, module]) => Object.entries(module))
+      .filter(([, value]) => typeof value === 'function')
+      .map(([name]) => name);
+    const shown = new Set(examples.map(({ name }) => name));
+    expect(exported.filter((name) => !shown.has(name))).toEqual([]);
   });
 
   it.each(examples.map((one) => [one.call, one.says] as const))('%s is %s', (call, says) => {
     const result = run(call);
+    if (typeof result === 'boolean') {
+      expect(String(result)).toBe(says);
+      return;
+    }
     if (typeof result === 'string') {
       expect(`'${result}'`).toBe(says);
       return;
@@ -102,6 +112,26 @@ describe('a number that is none', () => {
       typeof input === 'number' ? [[name, at, inputs] as [string, number, unknown[]]] : []
     );
   });
+
+  it.each(numeric)(
+    'of %s at the ends of input %i is refused or has its figure',
+    (name, at, inputs) => {
+      const relation = names[name] as Relation;
+      for (const end of [-1e9, -1, 0, 1e-9, 1e9, Infinity, -Infinity]) {
+        const moved = inputs.map((input, place) => (place === at ? end : input));
+        let result: unknown;
+        try {
+          result = relation(...moved);
+        } catch (error) {
+          expect(error, String(error)).toSatisfy(
+            (one) => one instanceof RelationError || one instanceof MoneyError
+          );
+          continue;
+        }
+        expect(numbersOf(result).some(Number.isNaN), `${name} at ${end} gave NaN`).toBe(false);
+      }
+    }
+  );
 
   it.each(numeric)(
     'is refused by %s as input %i, and never becomes a figure',

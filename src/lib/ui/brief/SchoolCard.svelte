@@ -114,6 +114,9 @@
         >
       {/each}
     </div>
+    {#if axes.every((axis) => weights[axis] === 0)}
+      <p class="soft">With every weight at zero the seven count alike.</p>
+    {/if}
     {#if project.ownWeights}
       <button
         class="back"

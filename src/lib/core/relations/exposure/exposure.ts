@@ -48,13 +48,21 @@ export function neutralDensityStops(
   return Math.max(0, Math.log2(baseIso / needed));
 }
 
-/** Stops of a filter factor: ND1000 is 9.97. */
+/**
+ * Stops of a filter factor: ND1000 is 9.97.
+ *
+ * @example stopsFromFactor(1000) // 9.97
+ */
 export function stopsFromFactor(factor: number): number {
   mustBePositive('factor', factor);
   return Math.log2(factor);
 }
 
-/** Stops of an optical density: 0.30 a stop. */
+/**
+ * Stops of an optical density: 0.30 a stop.
+ *
+ * @example stopsFromDensity(0.9) // 2.99
+ */
 export function stopsFromDensity(density: number): number {
   mustNotBeNegative('density', density);
   return density / Math.log10(2);
@@ -72,14 +80,22 @@ export function highestUsableIso(widthMm: number, heightMm: number): number {
   return (6400 * widthMm * heightMm) / 729;
 }
 
-/** Effective aperture for light when a T-number's transmittance is known: N/√τ. */
+/**
+ * Effective aperture for light when a T-number's transmittance is known: N/√τ.
+ *
+ * @example transmissionN(2.8, 0.81) // 3.11
+ */
 export function transmissionN(apertureN: number, transmittance: number): number {
   mustBePositive('apertureN', apertureN);
   mustBePositive('transmittance', transmittance);
   return apertureN / Math.sqrt(transmittance);
 }
 
-/** Close up, light falls by (1 + m)²: the factor for magnification m. */
+/**
+ * Close up, light falls by (1 + m)²: the factor for magnification m.
+ *
+ * @example closeUpFactor(0.5) // 2.25
+ */
 export function closeUpFactor(magnification: number): number {
   mustNotBeNegative('magnification', magnification);
   return (1 + magnification) ** 2;

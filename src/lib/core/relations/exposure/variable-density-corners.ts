@@ -15,7 +15,11 @@ function polariserAngles(equivalentFocalLengthMm: number, stops: number) {
   return { turned, crossing: Math.acos(Math.sqrt(2 ** -stops)) };
 }
 
-/** True once the corners cross altogether and a dark cross stands in the picture: θ + δ ≥ 90°. */
+/**
+ * True once the corners cross altogether and a dark cross stands in the picture: θ + δ ≥ 90°.
+ *
+ * @example crossesInCorners(24, 4) // false
+ */
 export function crossesInCorners(equivalentFocalLengthMm: number, stops: number): boolean {
   const { turned, crossing } = polariserAngles(equivalentFocalLengthMm, stops);
   return crossing + turned >= Math.PI / 2;

@@ -37,6 +37,7 @@ export function lampIlluminanceLx(
  * 0 when even touching the lamp is too dim.
  *
  * @returns metres
+ * @example lampDistanceForM(1400, 1, 0.3, 849, 1.3) // 0.8
  */
 export function lampDistanceForM(
   measuredLx: number,

@@ -9,7 +9,8 @@ export const MONITOR_CONTRAST = { frame: 3, judge: 5 } as const;
  * Contrast left on a screen in daylight: 1 + π·L/(ρ·E).
  *
  * @param luminanceCdM2 white of the screen
- * @param illuminanceLx on its face
+ * @param illuminanceLx on its face; without any the contrast is unbounded
+ * @returns 1 for a dark screen, Infinity without light
  * @example monitorContrast(400, 10_000, 0.04) // 4.1
  */
 export function monitorContrast(
@@ -18,7 +19,8 @@ export function monitorContrast(
   reflectance: number
 ): number {
   mustNotBeNegative('luminanceCdM2', luminanceCdM2);
-  mustBePositive('illuminanceLx', illuminanceLx);
+  mustNotBeNegative('illuminanceLx', illuminanceLx);
   mustBePositive('reflectance', reflectance);
+  if (luminanceCdM2 === 0) return 1;
   return 1 + (Math.PI * luminanceCdM2) / (reflectance * illuminanceLx);
 }

@@ -1,15 +1,18 @@
-import { mustBePositive, mustNotBeNegative } from '../argument';
+import { mustBePositive, mustLieBetween, mustNotBeNegative } from '../argument';
 
-/** Angle a source fills, and the word for the edge of its shadow. Each begins at its figure. */
-export const softnessWords = [
-  { fromDeg: 30, word: 'very soft' },
-  { fromDeg: 15, word: 'soft' },
-  { fromDeg: 5, word: 'firm' },
-  { fromDeg: 0, word: 'hard' }
-] as const;
+/** Angle a source fills: from here on its shadows are firm, soft, and past this very soft. */
+export const SOFTNESS_DEG = { firm: 5, soft: 15, verySoft: 30 } as const;
 
-export function softnessWord(degrees: number): (typeof softnessWords)[number]['word'] {
-  return softnessWords.find(({ fromDeg }) => degrees >= fromDeg)?.word ?? 'hard';
+/**
+ * The word for the edge of its shadows: below 5° hard, to 15 firm, to 30 soft, past that very soft.
+ *
+ * @example softnessWord(41) // 'very soft'
+ */
+export function softnessWord(degrees: number): 'hard' | 'firm' | 'soft' | 'very soft' {
+  mustLieBetween('degrees', degrees, 0, 180);
+  if (degrees > SOFTNESS_DEG.verySoft) return 'very soft';
+  if (degrees >= SOFTNESS_DEG.soft) return 'soft';
+  return degrees >= SOFTNESS_DEG.firm ? 'firm' : 'hard';
 }
 
 /**

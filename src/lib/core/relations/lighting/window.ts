@@ -8,6 +8,7 @@ import { mustBePositive, mustLieBetween } from '../argument';
  * @param transmittance of the glass and what hangs before it, 0 to 1
  * @param radiusM √(area/π)
  * @returns lux facing the window
+ * @example windowIlluminanceLx(2000, 0.8, 0.6, 1.5) // 693
  */
 export function windowIlluminanceLx(
   skyLuminanceCdM2: number,

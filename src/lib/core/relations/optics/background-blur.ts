@@ -5,18 +5,19 @@ import {
   RelationError
 } from '../argument';
 
-/** Blur as a share of the picture's long side, and the word people use. Each begins at its figure. */
-export const blurWords = [
-  { fromPercent: 2.5, word: 'melted' },
-  { fromPercent: 1, word: 'soft' },
-  { fromPercent: 0.3, word: 'softened' },
-  { fromPercent: 0, word: 'readable' }
-] as const;
+/** Blur as a share of the picture's long side: from here on softened, soft, and past this melted. */
+export const BLUR_PERCENT = { softened: 0.3, soft: 1, melted: 2.5 } as const;
 
-/** @example blurWord(1.28) // 'soft' */
-export function blurWord(percent: number): (typeof blurWords)[number]['word'] {
+/**
+ * Below 0.3 % readable, to 1 softened, to 2.5 soft, past that melted.
+ *
+ * @example blurWord(1.28) // 'soft'
+ */
+export function blurWord(percent: number): 'readable' | 'softened' | 'soft' | 'melted' {
   mustNotBeNegative('percent', percent);
-  return blurWords.find(({ fromPercent }) => percent >= fromPercent)!.word;
+  if (percent > BLUR_PERCENT.melted) return 'melted';
+  if (percent >= BLUR_PERCENT.soft) return 'soft';
+  return percent >= BLUR_PERCENT.softened ? 'softened' : 'readable';
 }
 
 /**

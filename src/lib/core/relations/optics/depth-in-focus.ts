@@ -28,6 +28,7 @@ export function circleOfConfusionMm(
  * Hyperfocal distance H = f²/(N·c) + f: focused there, everything from H/2 on is sharp.
  *
  * @returns metres
+ * @example hyperfocalDistanceM(28, 4, 0.018) // 10.92
  */
 export function hyperfocalDistanceM(
   focalLengthMm: number,
@@ -44,6 +45,7 @@ export function hyperfocalDistanceM(
  * Near limit of focus d(H − f)/(H + d − 2f).
  *
  * @returns metres from the lens
+ * @example nearLimitM(2, 10.92, 28) // 1.69
  */
 export function nearLimitM(distanceM: number, hyperfocalM: number, focalLengthMm: number): number {
   mustBeBeyondFocalLength('distanceM', distanceM, focalLengthMm);
@@ -56,6 +58,7 @@ export function nearLimitM(distanceM: number, hyperfocalM: number, focalLengthMm
  * Far limit of focus d(H − f)/(H − d); Infinity once d reaches H.
  *
  * @returns metres from the lens
+ * @example farLimitM(2, 10.92, 28) // 2.44
  */
 export function farLimitM(distanceM: number, hyperfocalM: number, focalLengthMm: number): number {
   mustBeBeyondFocalLength('distanceM', distanceM, focalLengthMm);

@@ -1,4 +1,5 @@
 import type { Framing } from '../../model/scene';
+import { mustBePositive } from '../argument';
 
 /** What each framing shows: a height for people, a width for work on a table and for groups. */
 export const framingSizes = {
@@ -18,7 +19,14 @@ export const framingSizes = {
 /** Room one person takes beside the next. */
 export const PERSON_WIDTH_M = { standing: 0.55, seated: 0.65 } as const;
 
-/** Width of n people: standing 0.55·n + 0.2 m, seated 0.65·n + 0.2 m. */
+/**
+ * Width of n people: standing 0.55·n + 0.2 m, seated 0.65·n + 0.2 m.
+ *
+ * @param people one or more
+ *
+ * @example groupWidthM(3, true) // 2.15
+ */
 export function groupWidthM(people: number, seated: boolean): number {
+  mustBePositive('people', people);
   return (seated ? PERSON_WIDTH_M.seated : PERSON_WIDTH_M.standing) * people + 0.2;
 }

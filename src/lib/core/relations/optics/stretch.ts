@@ -1,4 +1,4 @@
-import { mustBePositive, RelationError } from '../argument';
+import { mustBePositive, mustNotBeNegative, RelationError } from '../argument';
 import { EARS_BEHIND_M, NOSE_IN_FRONT_M } from './depth-in-focus';
 
 /** A nearer nose looks larger: from here worth a note, from there a warning. */
@@ -31,7 +31,7 @@ export function nearStretch(distanceM: number): number {
  * @example distanceForNearStretchM(1.25) // 0.6
  */
 export function distanceForNearStretchM(stretch: number): number {
-  if (!(stretch > 1)) throw new RelationError('stretch', stretch, 'must be above 1');
+  mustBeStretched(stretch);
   return (EARS_BEHIND_M + NOSE_IN_FRONT_M * stretch) / (stretch - 1);
 }
 
@@ -40,13 +40,14 @@ export function distanceForNearStretchM(stretch: number): number {
  * the inverse of 1/cos θ with tan θ = offset/d.
  *
  * @param offsetM from the axis to the middle of the face, m
+ * @example distanceForEdgeStretchM(0.65, 1.15) // 1.14
  */
 export function distanceForEdgeStretchM(
   offsetM: number,
   stretch: number = EDGE_STRETCH_WARN
 ): number {
   mustBePositive('offsetM', offsetM);
-  if (!(stretch > 1)) throw new RelationError('stretch', stretch, 'must be above 1');
+  mustBeStretched(stretch);
   return offsetM / Math.sqrt(stretch ** 2 - 1);
 }
 
@@ -58,6 +59,11 @@ export function distanceForEdgeStretchM(
  */
 export function edgeStretch(offsetMm: number, focalLengthMm: number): number {
   mustBePositive('focalLengthMm', focalLengthMm);
-  if (!(offsetMm >= 0)) throw new RelationError('offsetMm', offsetMm, 'must be zero or more');
+  mustNotBeNegative('offsetMm', offsetMm);
   return Math.hypot(1, offsetMm / focalLengthMm);
+}
+
+function mustBeStretched(stretch: number): void {
+  if (!(stretch > 1) || stretch === Infinity)
+    throw new RelationError('stretch', stretch, 'must be finite and above 1');
 }

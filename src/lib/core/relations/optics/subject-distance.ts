@@ -15,6 +15,7 @@ const LEAST_FOCAL_LENGTHS = 4;
  * @param end where its end was held; from the lens unless stated
  * @param focalLengthMm mm; without one the reading is taken as it is
  * @returns metres
+ * @example subjectDistanceM(1, 'sensor mark', 50) // 0.947
  */
 export function subjectDistanceM(
   tapeM: number,
@@ -22,6 +23,7 @@ export function subjectDistanceM(
   focalLengthMm: number | undefined
 ): number {
   mustBePositive('tapeM', tapeM);
+  if (focalLengthMm !== undefined) mustBePositive('focalLengthMm', focalLengthMm);
   return end === 'sensor mark' &&
     focalLengthMm !== undefined &&
     tapeM * 1000 >= LEAST_FOCAL_LENGTHS * focalLengthMm
@@ -34,6 +36,7 @@ export function subjectDistanceM(
  *
  * @param distanceM lens to subject, m, above the focal length
  * @returns metres
+ * @example tapeReadingM(0.947, 'sensor mark', 50) // 1.000
  */
 export function tapeReadingM(
   distanceM: number,
@@ -41,6 +44,7 @@ export function tapeReadingM(
   focalLengthMm: number | undefined
 ): number {
   mustBePositive('distanceM', distanceM);
+  if (focalLengthMm !== undefined) mustBePositive('focalLengthMm', focalLengthMm);
   const f = (focalLengthMm ?? 0) / 1000;
   return end === 'sensor mark' && distanceM > f
     ? (distanceM * distanceM) / (distanceM - f)

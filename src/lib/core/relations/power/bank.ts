@@ -16,7 +16,11 @@ export function bankEnergyAtPlugWh(labelWh: number): number {
   return AT_THE_PLUG * labelWh;
 }
 
-/** Watts a bank must offer for a device: W ÷ 0.9. */
+/**
+ * Watts a bank must offer for a device: W ÷ 0.9.
+ *
+ * @example bankWattsNeeded(6) // 6.67
+ */
 export function bankWattsNeeded(deviceW: number): number {
   mustBePositive('deviceW', deviceW);
   return deviceW / DEVICE_INPUT;

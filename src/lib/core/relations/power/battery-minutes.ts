@@ -53,7 +53,11 @@ export function batteryMinutes(
   return (60 * energyWh * health * cold) / drawW;
 }
 
-/** Energy from charge: mAh × nominal V ÷ 1000. */
+/**
+ * Energy from charge: mAh × nominal V ÷ 1000.
+ *
+ * @example wattHours(20_000, 3.7) // 74
+ */
 export function wattHours(milliampHours: number, nominalV: number): number {
   mustNotBeNegative('milliampHours', milliampHours);
   mustBePositive('nominalV', nominalV);

@@ -57,6 +57,8 @@ export function heatFromTwo(
   cool: { ambientC: number; minutes: number },
   warm: { ambientC: number; minutes: number }
 ): { finalRiseK: number; timeConstantMin: number } {
+  mustBeFinite('limitC', limitC);
+  mustBeFinite('cool.ambientC', cool.ambientC);
   mustBePositive('cool.minutes', cool.minutes);
   mustBePositive('warm.minutes', warm.minutes);
   if (

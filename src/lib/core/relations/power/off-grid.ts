@@ -13,6 +13,7 @@ export const AIR_TRAVEL_WH = { ask: 100, refuse: 160 } as const;
  * Energy of the days away: carried + days × (W × sun hours × 0.6 + 15 W × hours driven).
  *
  * @returns Wh
+ * @example offGridEnergyWh(60, 2, 21, 5, 1) // 216
  */
 export function offGridEnergyWh(
   carriedWh: number,

@@ -39,6 +39,7 @@ export function boomDistanceM(
  * k = (y_top − h)/d. Zero when the frame's edge slopes the other way.
  *
  * @returns metres
+ * @example nearestBoomForwardM(0.33, 1, 0) // 0.113
  */
 export function nearestBoomForwardM(
   topAboveMouthM: number,

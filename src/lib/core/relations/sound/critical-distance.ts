@@ -1,4 +1,4 @@
-import { mustBePositive } from '../argument';
+import { mustBeFinite, mustBePositive, mustLieBetween, mustNotBeNegative } from '../argument';
 
 /** A talking head favours the front by about this much; an engineering estimate. */
 export const TALKER_Q = 2;
@@ -6,7 +6,9 @@ export const TALKER_Q = 2;
 /** Direct against late sound: from `dry` on the room is not heard, below `roomy` it echoes. */
 export const directToReverberantBands = { dryDb: 12, roomyDb: 6 } as const;
 
+/** @example echoWord(9.4) // 'roomy' */
 export function echoWord(db: number): 'dry' | 'roomy' | 'echoing' {
+  mustBeFinite('db', db);
   return db >= directToReverberantBands.dryDb
     ? 'dry'
     : db >= directToReverberantBands.roomyDb
@@ -58,7 +60,8 @@ export function directToReverberantDb(
  * @param levelAt1mDbA of the machine in the open
  * @param angleDeg off the microphone's axis
  * @param room volume and reverberation, or undefined outdoors
- * @returns dB(A)
+ * @returns dB(A); −∞ where the pattern is deaf to it and no room sends it back
+ * @example machineNoiseHeardDbA(30, 3, { q: 1, omniShare: 1 }, 0, { volumeM3: 25.2, reverberationS: 0.348 }) // 36.4
  */
 export function machineNoiseHeardDbA(
   levelAt1mDbA: number,
@@ -67,9 +70,17 @@ export function machineNoiseHeardDbA(
   angleDeg: number,
   room?: { volumeM3: number; reverberationS: number }
 ): number {
+  mustNotBeNegative('levelAt1mDbA', levelAt1mDbA);
   mustBePositive('distanceM', distanceM);
+  mustBePositive('pattern.q', pattern.q);
+  mustLieBetween('pattern.omniShare', pattern.omniShare, 0, 1);
+  mustBeFinite('angleDeg', angleDeg);
+  if (room) {
+    mustBePositive('volumeM3', room.volumeM3);
+    mustBePositive('reverberationS', room.reverberationS);
+  }
   const gain = pattern.omniShare + (1 - pattern.omniShare) * Math.cos((angleDeg * Math.PI) / 180);
-  const direct = gain ** 2 / distanceM ** 2;
+  const direct = (gain / distanceM) ** 2;
   const late = room ? 1 / ((0.057 ** 2 * room.volumeM3 * pattern.q) / room.reverberationS) : 0;
   return levelAt1mDbA + 10 * Math.log10(direct + late);
 }

@@ -11,6 +11,7 @@ export const LAUGH_DB = 15;
  * Voltage of a voice at the plug: sensitivity + L − 94.
  *
  * @returns dBV
+ * @example microphoneOutputDbV(-38, 60) // -72
  */
 export function microphoneOutputDbV(sensitivityDbVPerPa: number, levelDb: number): number {
   mustBeFinite('sensitivityDbVPerPa', sensitivityDbVPerPa);
@@ -23,6 +24,7 @@ export function microphoneOutputDbV(sensitivityDbVPerPa: number, levelDb: number
  *
  * @param fullScaleDbV input voltage of 0 dBFS without gain
  * @returns dB
+ * @example gainForPeaksDb(-72, -6) // 37
  */
 export function gainForPeaksDb(outputDbV: number, fullScaleDbV: number): number {
   mustBeFinite('outputDbV', outputDbV);

@@ -1,4 +1,4 @@
-import { mustBePositive, RelationError } from '../argument';
+import { mustBePositive, mustLieBetween, RelationError } from '../argument';
 import type { RoomFeel } from '../../model/scene';
 
 /** Mean absorption of a room by how it feels. */
@@ -8,7 +8,11 @@ export const roomAbsorption = {
   treated: 0.35
 } as const satisfies Record<RoomFeel, number>;
 
-/** Volume of a box room, m³. */
+/**
+ * Volume of a box room, m³.
+ *
+ * @example roomVolumeM3(3.5, 3, 2.4) // 25.2
+ */
 export function roomVolumeM3(lengthM: number, widthM: number, heightM: number): number {
   mustBePositive('lengthM', lengthM);
   mustBePositive('widthM', widthM);
@@ -16,7 +20,11 @@ export function roomVolumeM3(lengthM: number, widthM: number, heightM: number): 
   return lengthM * widthM * heightM;
 }
 
-/** All six faces of a box room, m². */
+/**
+ * All six faces of a box room, m².
+ *
+ * @example roomSurfaceM2(3.5, 3, 2.4) // 52.2
+ */
 export function roomSurfaceM2(lengthM: number, widthM: number, heightM: number): number {
   mustBePositive('lengthM', lengthM);
   mustBePositive('widthM', widthM);
@@ -43,7 +51,10 @@ export function reverberationS(volumeM3: number, surfaceM2: number, absorption: 
 /**
  * Mean absorption once a blanket hangs: it adds area × (its own − what it covers).
  *
+ * @param absorption of the surfaces it covers, 0 to 1, as its own is
+ * @param blanketAreaM2 no more than there is surface
  * @returns mean absorption of the room
+ * @example absorptionWithBlanket(0.2, 52.2, 6, 0.6) // 0.246
  */
 export function absorptionWithBlanket(
   absorption: number,
@@ -52,6 +63,8 @@ export function absorptionWithBlanket(
   blanketAbsorption: number
 ): number {
   mustBePositive('surfaceM2', surfaceM2);
-  mustBePositive('blanketAreaM2', blanketAreaM2);
+  mustLieBetween('absorption', absorption, 0, 1);
+  mustLieBetween('blanketAbsorption', blanketAbsorption, 0, 1);
+  mustLieBetween('blanketAreaM2', blanketAreaM2, 0, surfaceM2);
   return absorption + (blanketAreaM2 * (blanketAbsorption - absorption)) / surfaceM2;
 }

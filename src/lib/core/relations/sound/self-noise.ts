@@ -1,4 +1,4 @@
-import { mustBeFinite } from '../argument';
+import { mustBeFinite, mustBePositive } from '../argument';
 
 /** One pascal in decibels above the hearing threshold. */
 const PASCAL_DB = 94;
@@ -24,20 +24,32 @@ export function inputNoiseAsLevelDbA(
   return PASCAL_DB + inputNoiseDbV - (sensitivityDbVPerPa + boostDb);
 }
 
-/** Self-noise from a stated signal-to-noise ratio at one pascal: 94 − SNR(A). */
+/**
+ * Self-noise from a stated signal-to-noise ratio at one pascal: 94 − SNR(A).
+ *
+ * @example selfNoiseFromRatioDbA(74) // 20
+ */
 export function selfNoiseFromRatioDbA(signalToNoiseDbA: number): number {
   mustBeFinite('signalToNoiseDbA', signalToNoiseDbA);
   return PASCAL_DB - signalToNoiseDbA;
 }
 
-/** dBV from dBu: 2.2 less. */
+/**
+ * dBV from dBu: 2.2 less.
+ *
+ * @example dbVFromDbu(-97.8) // -100.0
+ */
 export function dbVFromDbu(dbu: number): number {
   mustBeFinite('dbu', dbu);
   return dbu - 2.2;
 }
 
-/** dBV per pascal from millivolts per pascal: 20·log10(mV/1000). */
+/**
+ * dBV per pascal from millivolts per pascal: 20·log10(mV/1000).
+ *
+ * @example dbVPerPaFromMillivolts(12.6) // -38.0
+ */
 export function dbVPerPaFromMillivolts(millivoltsPerPa: number): number {
-  mustBeFinite('millivoltsPerPa', millivoltsPerPa);
+  mustBePositive('millivoltsPerPa', millivoltsPerPa);
   return 20 * Math.log10(millivoltsPerPa / 1000);
 }

@@ -1,4 +1,4 @@
-import { mustBePositive, mustNotBeNegative } from '../argument';
+import { mustBeFinite, mustBePositive, mustNotBeNegative } from '../argument';
 
 /** Sound ahead of the picture is noticed from here, behind it from there. */
 export const SYNC_NOTICED_MS = { early: 45, late: 125 } as const;
@@ -26,12 +26,12 @@ export function pictureLagMs(
 }
 
 /**
- * How far two recorders drift apart: ppm × 3.6 ms in an hour.
+ * How far two recorders drift apart: ppm × 3.6 ms in an hour. The sign says which one runs fast.
  *
  * @example driftMs(40, 1) // 144
  */
 export function driftMs(partsPerMillion: number, hours: number): number {
-  mustNotBeNegative('partsPerMillion', partsPerMillion);
+  mustBeFinite('partsPerMillion', partsPerMillion);
   mustNotBeNegative('hours', hours);
   return partsPerMillion * 3.6 * hours;
 }

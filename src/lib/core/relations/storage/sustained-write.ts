@@ -15,13 +15,21 @@ export const speedClassMBps = {
 /** Room above the rate a card should have, for peaks. */
 export const WRITE_HEADROOM = 1.1;
 
-/** Megabytes a second from megabits: ÷ 8. The label's read speed says nothing about this. */
+/**
+ * Megabytes a second from megabits: ÷ 8. The label's read speed says nothing about this.
+ *
+ * @example megabytesPerSecond(240) // 30
+ */
 export function megabytesPerSecond(bitRateMbps: number): number {
   mustBePositive('bitRateMbps', bitRateMbps);
   return bitRateMbps / 8;
 }
 
-/** The least class that writes a mode with room for peaks: the inverse of the warning. */
+/**
+ * The least class that writes a mode with room for peaks: the inverse of the warning.
+ *
+ * @example classNeededMBps(240) // 33
+ */
 export function classNeededMBps(bitRateMbps: number): number {
   return megabytesPerSecond(bitRateMbps) * WRITE_HEADROOM;
 }

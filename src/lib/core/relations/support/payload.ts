@@ -5,7 +5,11 @@ export const PAYLOAD_WARN_SHARE = 2 / 3;
 /** Masses on sheets and kitchen scales are no finer than this: on the edge nobody is warned. */
 const MEASURED_WITHIN = 0.01;
 
-/** The least rating that bears a load without strain: the inverse of the warning. */
+/**
+ * The least rating that bears a load without strain: the inverse of the warning.
+ *
+ * @example payloadNeededKg(1.9) // 2.85
+ */
 export function payloadNeededKg(loadKg: number): number {
   mustNotBeNegative('loadKg', loadKg);
   return loadKg / PAYLOAD_WARN_SHARE;

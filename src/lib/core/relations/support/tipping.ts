@@ -1,4 +1,4 @@
-import { mustBePositive, mustNotBeNegative, RelationError } from '../argument';
+import { mustBeFinite, mustBePositive, mustNotBeNegative } from '../argument';
 
 /** Legs that tip at less than this lean deserve a warning. */
 export const TIP_WARN_DEG = 10;
@@ -17,11 +17,15 @@ export function tipAngleDeg(
   forwardM: number
 ): number {
   mustBePositive('footRadiusM', footRadiusM);
+  for (const mass of masses) {
+    mustNotBeNegative('kg', mass.kg);
+    mustNotBeNegative('heightM', mass.heightM);
+  }
   const totalKg = masses.reduce((sum, mass) => sum + mass.kg, 0);
   mustBePositive('totalKg', totalKg);
   const heightM = masses.reduce((sum, mass) => sum + mass.kg * mass.heightM, 0) / totalKg;
   mustBePositive('heightM', heightM);
-  if (!Number.isFinite(forwardM)) throw new RelationError('forwardM', forwardM, 'must be a number');
+  mustBeFinite('forwardM', forwardM);
   return (Math.atan((footRadiusM / 2 - forwardM) / heightM) * 180) / Math.PI;
 }
 
@@ -41,6 +45,10 @@ export function boomBagKg(
   mustNotBeNegative('standKg', standKg);
   mustBePositive('footRadiusM', footRadiusM);
   const tipLineM = legUnderArm ? footRadiusM : footRadiusM / 2;
-  const moment = loads.reduce((sum, load) => sum + load.kg * (load.armM - tipLineM), 0);
+  const moment = loads.reduce((sum, load) => {
+    mustNotBeNegative('kg', load.kg);
+    mustBeFinite('armM', load.armM);
+    return sum + load.kg * (load.armM - tipLineM);
+  }, 0);
   return Math.max(0, (1.5 * moment) / tipLineM - standKg);
 }
