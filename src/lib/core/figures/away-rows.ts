@@ -181,7 +181,6 @@ export const awayRows = {
     name: 'batteries full by the morning, left alone',
     unit: 'count',
     from: ['bays', 'chargingHours', 'batteryCount', 'filledThoughUnlike'],
-    whenAbsent: 0,
     relation:
       'one a bay, no more than there are, if the largest fills in the weakest bay in 8 h; else those that do',
     compute: (bays, hours, batteries, more) => filledAlike(bays!, hours!, batteries!) + more!
@@ -296,25 +295,25 @@ function chargersOf({ body, kit }: PlacedRig): readonly KitPart<GearOf<'charger'
 const filledAlike = (bays: number, hours: number, batteries: number): number =>
   hours <= NIGHT_HOURS ? Math.min(bays, batteries) : 0;
 
-/** A weak bay may still fill a small battery, and a strong one the largest; nothing to say while a figure is unstated. */
+/** A weak bay may still fill a small battery, and a strong one the largest; none more while a figure is unstated, which `bays` and `chargingHours` then say. */
 function filledThoughUnlike(rig: PlacedRig): number | null {
   const { body, hasSocket } = rig;
   if (!body || !hasSocket || body.gear.batteryType === undefined) return null;
   const baysW: number[] = body.gear.runsFromUsb === true ? [CHARGED_IN_BODY_W] : [];
   let weakest = Infinity;
   for (const { gear, line } of chargersOf(rig)) {
-    if (gear.bays === undefined || gear.wattsPerBay === undefined) return null;
+    if (gear.bays === undefined || gear.wattsPerBay === undefined) return 0;
     weakest = Math.min(weakest, gear.wattsPerBay);
     for (let bay = 0; bay < gear.bays * line.quantity; bay++) baysW.push(gear.wattsPerBay);
   }
-  if (baysW.length === 0) return null;
+  if (baysW.length === 0) return 0;
   const energiesWh: number[] = [];
   for (const { wh, pieces } of batterySupplies(rig)) {
-    if (wh === undefined) return null;
+    if (wh === undefined) return 0;
     for (let piece = 0; piece < pieces; piece++) energiesWh.push(wh);
   }
   const bestWh = bestBattery(rig)?.wh;
-  if (bestWh === undefined) return null;
+  if (bestWh === undefined) return 0;
   const alike = filledAlike(
     baysW.length,
     chargingHours(bestWh, weakest === Infinity ? CHARGED_IN_BODY_W : weakest),
