@@ -1,7 +1,6 @@
 import Dexie, { type DexieOptions, type EntityTable, type Table } from 'dexie';
 import type { Patch } from '../core/acts/drafts';
 import type { RecordedChange } from '../core/acts/record-act';
-import { renamed, renamedPatches } from '../core/formats/names-of-version-1';
 import type { Project } from '../core/model/project';
 
 /** A moment at which a project went out into a file, or came in from one. */
@@ -153,6 +152,10 @@ export class SatchelDatabase extends Dexie {
     this.version(4).stores({ steps: null });
     // Fields, kinds and forms are called as version 2 of the file calls them, in the log too.
     this.version(5).upgrade(async (old) => {
+      // Few databases are this old: the others need not load what brings them forward.
+      const { renamed, renamedPatches } = await Dexie.waitFor(
+        import('../core/formats/names-of-version-1')
+      );
       await old
         .table<ProjectRow>('projects')
         .toCollection()

@@ -1,5 +1,6 @@
 import type { GearItem, GearKind } from '../model/gear';
-import { NO_PART, type PlanLine } from '../model/plan';
+import type { PlanLine } from '../model/plan';
+import { NO_PART } from '../model/word-lists';
 import type { Scene } from '../model/scene';
 import type { Act } from './act';
 

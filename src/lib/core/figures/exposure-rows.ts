@@ -5,7 +5,7 @@ import { exposureCosts } from '../exposure/costs';
 import { apertureForBlurN } from '../relations/optics/background-blur';
 import { neutralDensityStops } from '../relations/exposure/exposure';
 import { variableDensityCornerStops } from '../relations/exposure/variable-density-corners';
-import { NO_PART } from '../model/plan';
+import { NO_PART } from '../model/word-lists';
 import { widestApertureN } from '../rigs/place-lens';
 import type { FigureRow, FigureRows, LightEnd } from './rows';
 

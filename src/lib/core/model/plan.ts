@@ -51,9 +51,6 @@ export class LampPlacing {
   @NeededNumber('°', 0, 180) angleDeg!: number;
 }
 
-/** In the place of a line: no part of the kit goes here, the bare hand or the body's own. */
-export const NO_PART = 'none';
-
 /**
  * How one angle is rigged, as far as the person has said so, each part by its line or `NO_PART`. Whatever is left
  * out is placed by the rules in `rigs/`, anew for every kit, so that a swapped part finds its own place.

@@ -38,6 +38,9 @@ export const lineStates = ['wanted', 'owned', 'ordered', 'bought', 'returned'] a
 
 export const steps = ['now', 'next', 'later'] as const;
 
+/** In the place of a line of a rig: no part of the kit goes here, the bare hand or the body's own. */
+export const NO_PART = 'none';
+
 export const micPlaces = ['shoe', 'side arm', 'boom arm', 'lavalier', 'desk', 'hand'] as const;
 
 export const sceneStyles = ['walk', 'seated', 'hands', 'live call', 'evening'] as const;

@@ -1,5 +1,6 @@
 import type { FilterGear } from '../model/gear';
-import { NO_PART, type Rig } from '../model/plan';
+import type { Rig } from '../model/plan';
+import { NO_PART } from '../model/word-lists';
 import { type Allocated, isFree } from './allocated';
 import type { Kit, KitPart } from './kit';
 import type { PlacedRig, UsedLens } from './placed-rig';

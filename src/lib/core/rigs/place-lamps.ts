@@ -1,5 +1,6 @@
 import type { LampGear } from '../model/gear';
-import { NO_PART, type Rig } from '../model/plan';
+import type { Rig } from '../model/plan';
+import { NO_PART } from '../model/word-lists';
 import type { Scene } from '../model/scene';
 import type { Kit, KitPart } from './kit';
 import type { PlacedLamp } from './placed-rig';

@@ -1,5 +1,6 @@
 import type { MicrophoneGear } from '../model/gear';
-import { type MicPlace, NO_PART, type Rig } from '../model/plan';
+import type { MicPlace, Rig } from '../model/plan';
+import { NO_PART } from '../model/word-lists';
 import type { Angle, Scene } from '../model/scene';
 import { pickupPatterns } from '../relations/sound/directivity';
 import { levelAtDistanceDb, powerSumDb } from '../relations/sound/level';

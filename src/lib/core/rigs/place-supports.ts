@@ -1,6 +1,7 @@
 import type { HeadGear, SupportGear } from '../model/gear';
 import { mates } from '../model/mating';
-import { NO_PART, type Rig } from '../model/plan';
+import type { Rig } from '../model/plan';
+import { NO_PART } from '../model/word-lists';
 import type { Angle, Scene } from '../model/scene';
 import { type Allocated, isFree } from './allocated';
 import type { Kit, KitPart } from './kit';
