@@ -49,6 +49,32 @@ test('candidates are walked, pinned side by side and taken by keyboard', async (
   await expect(verdict(page)).toHaveText(before!);
 });
 
+test('a part is taken in the place of another, beside it, or for one scene', async ({ page }) => {
+  await openDemo(page);
+  await page.goto('/satchel/lens');
+  const list = candidates(page, 'lens');
+  const aside = page.getByRole('complementary', { name: 'If you add it' });
+  const chooseFirstNew = () =>
+    list.getByRole('option').filter({ hasNotText: 'packed' }).first().click();
+  await chooseFirstNew();
+  await expect(aside).toContainText('Takes the place of');
+
+  await page.getByRole('tab', { name: 'Add beside' }).click();
+  await chooseFirstNew();
+  await expect(aside).toContainText('Comes in beside what is there.');
+
+  await page.getByRole('tab', { name: 'For one scene' }).click();
+  await page.getByLabel('Scene that uses it').selectOption({ label: 'Shuttle hands' });
+  await expect(list.getByRole('option').first()).toBeVisible();
+  await chooseFirstNew();
+  await expect(aside).toContainText('Shuttle hands uses it');
+  await aside.getByRole('button', { name: 'Add to kit' }).click();
+  await kept(page);
+  // It is in, beside the two that were there.
+  const lines = page.getByRole('button', { name: 'remove', exact: true });
+  await expect(lines).toHaveCount(3);
+});
+
 test('a dot of the picture chooses the part it stands for', async ({ page }) => {
   await openDemo(page);
   await page.goto('/satchel/light');

@@ -8,7 +8,7 @@ import type { Act } from '../core/acts/act';
 import { withFreshIds } from '../core/acts/fresh-ids';
 import { judgePlan } from '../core/judge/judge-plan';
 import type { Judgement } from '../core/judge/judgement';
-import type { Candidate } from '../core/judge/candidates';
+import type { Candidate, WayOfTaking } from '../core/judge/candidates';
 import type { Question } from '../core/judge/questions';
 import type { Remedy } from '../core/judge/settle';
 import type { SettledAll } from '../core/judge/settle-all';
@@ -222,14 +222,14 @@ export class ProjectStore {
     return askJudge((judge, send) => judge.settleAll(send(asOfToday(project))));
   }
 
-  /** Takes a candidate of a pocket, judged for `basis`. */
-  async choose(basis: Project | undefined, candidate: Candidate): Promise<void> {
+  /** Takes a candidate of a pocket, judged for `basis` as coming in that way. */
+  async choose(basis: Project | undefined, candidate: Candidate, way: WayOfTaking): Promise<void> {
     if (!candidate.act) return;
     await this.#actOn(basis, candidate.act, candidate.gear.model, async (project) => {
       const again = await askJudge((judge, send) =>
-        judge.candidate(send(asOfToday(project)), candidate.gear.id)
+        judge.candidate(send(asOfToday(project)), candidate.gear.id, way)
       );
-      return again?.packed ? 'settled' : again?.act;
+      return again?.packed && !again.act ? 'settled' : again?.act;
     });
   }
 

@@ -1,4 +1,4 @@
-import type { Candidate } from '../core/judge/candidates';
+import type { Candidate, WayOfTaking } from '../core/judge/candidates';
 import type { JointsClosed } from '../core/judge/close-joints';
 import type { DisputeView } from '../core/judge/disputes';
 import type { Question } from '../core/judge/questions';
@@ -54,10 +54,11 @@ export interface JudgeWorker {
   candidates(
     project: SentProject,
     pocket: Pocket,
+    way: WayOfTaking,
     onpart: (part: CandidateRow[]) => void
   ): Promise<Outcome<void>>;
   /** One part of a pocket judged in the whole kit, at once. */
-  candidate(project: SentProject, gearId: string): Promise<Candidate | undefined>;
+  candidate(project: SentProject, gearId: string, way: WayOfTaking): Promise<Candidate | undefined>;
   /** Nobody looks at candidates any more. */
   leavePocket(): void;
   /** Where practitioners disagree about this kit, and what going the other way would do. */

@@ -14,7 +14,7 @@ import { readingGearRows } from '../core/formats/csv-columns';
 import { packFirstKit } from '../core/pack/first-kit';
 import { SatchelDatabase } from '../data/database';
 import { ProjectRepository } from '../data/project-repository';
-import type { Candidate } from '../core/judge/candidates';
+import type { Candidate, WayOfTaking } from '../core/judge/candidates';
 import type { CsvReading } from '../core/formats/csv-columns';
 import type {
   CandidateRow,
@@ -83,11 +83,12 @@ const BATCH = 60;
 function* choosing(
   project: Project,
   pocket: Pocket,
+  way: WayOfTaking,
   onpart: (part: CandidateRow[]) => void
 ): Sliced<void> {
   let batch: CandidateRow[] = [];
   let told = false;
-  for (const candidate of judgingCandidates(project, shelfOf(project), pocket)) {
+  for (const candidate of judgingCandidates(project, shelfOf(project), pocket, way)) {
     batch.push(rowOf(candidate));
     if (batch.length === (told ? BATCH : FIRST_SCREEN)) {
       onpart(batch);
@@ -146,14 +147,14 @@ export function makeJudgeWork(queue = new Scheduler()): JudgeWorker {
         const finding = judgement.findings.find(({ key }) => key === findingKey);
         return finding && remediesFor(now, shelf, judgement, finding);
       }),
-    candidates: (project, pocket, onpart) =>
-      queue.run('candidates', priorities.urgent, choosing(whole(project), pocket, onpart)),
-    candidate: (project, gearId) =>
+    candidates: (project, pocket, way, onpart) =>
+      queue.run('candidates', priorities.urgent, choosing(whole(project), pocket, way, onpart)),
+    candidate: (project, gearId, way) =>
       own('candidate', () => {
         const now = whole(project);
         const { shelf, judgement } = judged(now);
         const gear = shelf.byId.get(gearId);
-        return gear && judgeCandidate(now, shelf, judgement, gear);
+        return gear && judgeCandidate(now, shelf, judgement, gear, way);
       }),
     leavePocket: () => queue.cancel('candidates'),
     disputes: (project, where) =>

@@ -8,7 +8,7 @@ import { pocketOf } from '../model/gear';
 import { pockets } from '../model/pocket';
 import type { Project } from '../model/project';
 import { activePlan } from '../model/active-plan';
-import { judgeCandidates, candidateGroups } from './candidates';
+import { type Candidate, candidateGroups, judgeCandidates, type WayOfTaking } from './candidates';
 import { closeJoints } from './close-joints';
 import { judgePlan } from './judge-plan';
 
@@ -68,6 +68,56 @@ describe.each(pockets)('the %s pocket', (pocket) => {
     }
   });
 });
+
+describe.each(['body', 'lens', 'sound', 'light', 'support'] as const)(
+  'the ways of taking a part of the %s pocket',
+  (pocket) => {
+    const taken = (way: WayOfTaking) =>
+      judgeCandidates(project, catalogue, pocket, way).filter(({ act }) => act);
+    const lines = (one: Project) => activePlan(one).lines;
+    const keepsPromise = ({ act, firmMinor, merit }: Candidate) => {
+      const changed = applyAct(project, act!);
+      const after = judged(changed);
+      expect(after.money.firmMinor).toBe(firmMinor);
+      expect(after.merit.onceSettledHundredths).toBe(merit.onceSettledHundredths);
+      return { changed, after };
+    };
+
+    it('replace: what does its job now goes, and what that alone would settle is told apart', () => {
+      for (const candidate of taken({ how: 'replace' }).slice(0, 8)) {
+        const { changed } = keepsPromise(candidate);
+        const { replaces } = candidate;
+        const gone = lines(project).find(({ id }) => id === replaces);
+        if (gone) expect(lines(changed).map(({ gearId }) => gearId)).not.toContain(gone.gearId);
+        const settled = candidate.settles.map(({ title }) => title);
+        for (const title of candidate.settledByEmptyPlace) expect(settled).toContain(title);
+        if (!gone) expect(candidate.settledByEmptyPlace).toEqual([]);
+      }
+    });
+
+    it('add: all that was there stays', () => {
+      for (const candidate of taken({ how: 'add' }).slice(0, 8)) {
+        const { changed } = keepsPromise(candidate);
+        expect(candidate.replaces).toBeUndefined();
+        expect(candidate.settledByEmptyPlace).toEqual([]);
+        expect(lines(changed)).toEqual(expect.arrayContaining(lines(project)));
+      }
+    });
+
+    it('use in one scene: that scene names it, and the others name what they named', () => {
+      const [first] = project.scenes;
+      for (const candidate of taken({ how: 'use in scene', sceneId: first!.id }).slice(0, 8)) {
+        const { changed } = keepsPromise(candidate);
+        const lineOf = (one: Project) =>
+          lines(one).find(({ gearId }) => gearId === candidate.gear.id)!.id;
+        const rigs = (one: Project, here: boolean) =>
+          activePlan(one).rigs.filter(({ sceneId }) => (sceneId === first!.id) === here);
+        expect(JSON.stringify(rigs(changed, true))).toContain(lineOf(changed));
+        expect(rigs(changed, false)).toEqual(rigs(project, false));
+      }
+    });
+  }
+);
 
 describe('all joints at once', () => {
   it('cost what the act adds, and leave none open that the shelf can close', () => {

@@ -1,5 +1,6 @@
 import type { Act } from '../acts/act';
 import { applyAct } from '../acts/apply-act';
+import { useInScene } from '../acts/use-in-scene';
 import { newLine, swapFor } from '../findings/part-candidates';
 import { compareKits, type KitMerit } from '../merit/kit-merit';
 import { describeKind, type GearItem, pocketOf } from '../model/gear';
@@ -17,6 +18,12 @@ import { trackJudgement } from './incremental';
 import { pocketFigures, type SceneFigure } from './pocket-figures';
 import { type FindingChange, whatChanges } from './what-changes';
 
+/** How a part comes in: in the place of what does its job now, beside it, or for one scene alone. */
+export type WayOfTaking =
+  { how: 'replace' } | { how: 'add' } | { how: 'use in scene'; sceneId: string };
+
+export const REPLACE: WayOfTaking = { how: 'replace' };
+
 /** One part of a pocket, judged as if it were taken into the whole kit. */
 export interface Candidate {
   gear: GearItem;
@@ -32,6 +39,8 @@ export interface Candidate {
   remainingMinor: number;
   merit: KitMerit;
   settles: FindingChange[];
+  /** Of what it settles, the titles that are gone as soon as what it replaces is out, whatever comes in. */
+  settledByEmptyPlace: string[];
   breaks: FindingChange[];
   act: Act | undefined;
   /** What the pocket is chosen by, scene by scene; a scene in which it means nothing has none. */
@@ -122,19 +131,62 @@ function joinsOf(after: Judgement, before: Plan, taken: PlanLine): string[] {
     .map(({ line, gear }) => gear?.model ?? line.gearId);
 }
 
+/** What goes away when a line does, and nothing takes its place. */
+function settledByRemoving(project: Project, shelf: Shelf, before: Judgement, lineId: string) {
+  const changed = applyAct(project, { type: 'remove line', lineId });
+  return whatChanges(before, judgePlan(changed, activePlan(changed), shelf)).settles;
+}
+
+/** The kit as it is and what is asked of a pocket's parts; what leaving a place empty settles is worked out once. */
+class Asking {
+  readonly #emptyPlaces = new Map<string, FindingChange[]>();
+  constructor(
+    readonly project: Project,
+    readonly shelf: Shelf,
+    readonly before: Judgement,
+    readonly way: WayOfTaking
+  ) {}
+
+  settledByEmptying(lineId: string): FindingChange[] {
+    let settled = this.#emptyPlaces.get(lineId);
+    if (!settled) {
+      settled = settledByRemoving(this.project, this.shelf, this.before, lineId);
+      this.#emptyPlaces.set(lineId, settled);
+    }
+    return settled;
+  }
+
+  /** What makes one scene use a line of the plan. */
+  useOf(line: PlanLine, gear: GearItem): Act | undefined {
+    const { way } = this;
+    if (way.how !== 'use in scene') return undefined;
+    const scene = this.project.scenes.find(({ id }) => id === way.sceneId);
+    return scene && useInScene(scene, line, gear);
+  }
+}
+
 /** One part judged as if it were taken into the whole kit. */
 export function judgeCandidate(
   project: Project,
   shelf: Shelf,
   before: Judgement,
-  gear: GearItem
+  gear: GearItem,
+  way: WayOfTaking = REPLACE
 ): Candidate {
+  return judgeAsked(new Asking(project, shelf, before, way), gear);
+}
+
+function judgeAsked(asking: Asking, gear: GearItem): Candidate {
+  const { project, shelf, before, way } = asking;
   const plan = activePlan(project);
   const there = plan.lines.find(
     (line) => line.gearId === gear.id && line.step !== 'later' && line.state !== 'returned'
   );
   const basis: PriceBasis = there?.basis ?? (gear.priceNew ? 'new' : 'used');
   if (there) {
+    const use = asking.useOf(there, gear);
+    const used = use && applyAct(project, use);
+    const after = used ? judgePlan(used, activePlan(used), shelf) : before;
     const statement = before.money.lines.find(({ line }) => line.id === there.id);
     return {
       gear,
@@ -145,25 +197,36 @@ export function judgeCandidate(
       joins: [],
       firmMinor: before.money.firmMinor,
       remainingMinor: before.money.remainingMinor,
-      merit: before.merit,
-      settles: [],
-      breaks: [],
-      act: undefined,
-      figures: pocketFigures(pocketOf(gear), before, project.units),
-      gainHundredths: 0,
-      group: 'within',
+      merit: after.merit,
+      ...(used ? whatChanges(before, after) : { settles: [], breaks: [] }),
+      settledByEmptyPlace: [],
+      act: use,
+      figures: pocketFigures(pocketOf(gear), after, project.units),
+      gainHundredths: after.merit.onceSettledHundredths - before.merit.onceSettledHundredths,
+      group: groupOf('', [], after.money.remainingMinor),
       unusable: ''
     };
   }
-  const replaced = replacedLine(plan.lines, gear, shelf);
+  const replaced = way.how === 'replace' ? replacedLine(plan.lines, gear, shelf) : undefined;
   const line: PlanLine = { ...newLine(plan, gear), basis, quantity: replaced?.quantity ?? 1 };
-  const take: Act = replaced ? swapFor(replaced.id)(line) : { type: 'add line', line };
+  const use = asking.useOf(line, gear);
+  const add: Act = { type: 'add line', line };
+  const take: Act = replaced
+    ? swapFor(replaced.id)(line)
+    : use
+      ? { type: 'batch', acts: [add, use] }
+      : add;
   const changed = applyAct(project, take);
   const { acts, judgement: after } = completeKit(trackJudgement(project, before), changed, shelf);
   const replacedCost = replaced
     ? (before.money.lines.find((one) => one.line.id === replaced.id)?.firmMinor ?? 0)
     : 0;
   const changes = whatChanges(before, after);
+  const emptied = new Set(
+    replaced && changes.settles.length > 0
+      ? asking.settledByEmptying(replaced.id).map(({ title }) => title)
+      : []
+  );
   const unusable = whyUnusable(after, gear, line.id);
   return {
     gear,
@@ -176,6 +239,7 @@ export function judgeCandidate(
     remainingMinor: after.money.remainingMinor,
     merit: after.merit,
     ...changes,
+    settledByEmptyPlace: changes.settles.flatMap(({ title }) => (emptied.has(title) ? title : [])),
     act: acts.length > 0 ? { type: 'batch', acts: [take, ...acts] } : take,
     figures: pocketFigures(pocketOf(gear), after, project.units),
     gainHundredths: after.merit.onceSettledHundredths - before.merit.onceSettledHundredths,
@@ -210,8 +274,13 @@ export const bestFirst = (a: Candidate, b: Candidate) =>
   (a.gear.id < b.gear.id ? -1 : 1);
 
 /** Every part of the shelf that belongs into a pocket, judged in the whole kit, best first. */
-export function judgeCandidates(project: Project, shelf: Shelf, pocket: Pocket): Candidate[] {
-  return [...judgingCandidates(project, shelf, pocket)].sort(bestFirst);
+export function judgeCandidates(
+  project: Project,
+  shelf: Shelf,
+  pocket: Pocket,
+  way: WayOfTaking = REPLACE
+): Candidate[] {
+  return [...judgingCandidates(project, shelf, pocket, way)].sort(bestFirst);
 }
 
 /**
@@ -221,10 +290,11 @@ export function judgeCandidates(project: Project, shelf: Shelf, pocket: Pocket):
 export function* judgingCandidates(
   project: Project,
   shelf: Shelf,
-  pocket: Pocket
+  pocket: Pocket,
+  way: WayOfTaking = REPLACE
 ): Generator<Candidate, void, void> {
   const before = judgePlan(project, activePlan(project), shelf);
   const parts = shelf.items.filter((gear) => pocketOf(gear) === pocket);
-  for (const gear of nearestFirst(parts, project, shelf, pocket))
-    yield judgeCandidate(project, shelf, before, gear);
+  const asking = new Asking(project, shelf, before, way);
+  for (const gear of nearestFirst(parts, project, shelf, pocket)) yield judgeAsked(asking, gear);
 }

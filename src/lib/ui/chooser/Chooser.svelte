@@ -5,7 +5,8 @@
   import {
     type Candidate,
     type CandidateGroup,
-    candidateGroups
+    candidateGroups,
+    type WayOfTaking
   } from '../../core/judge/candidates';
   import type { Judgement } from '../../core/judge/judgement';
   import { fullName } from '../../core/model/gear';
@@ -19,16 +20,23 @@
   import PinBoard from './PinBoard.svelte';
   import PocketLines from './PocketLines.svelte';
   import TwoMinds from '../disputes/TwoMinds.svelte';
+  import WaySwitch from './WaySwitch.svelte';
   import WorthScatter from './WorthScatter.svelte';
   import type { Act } from '../../core/acts/act';
+  import { usableInScene } from '../../core/acts/use-in-scene';
 
   interface Props {
     pocket: Pocket;
     project: Project;
     judgement: Judgement;
+    /** Those judged so far; undefined before the first. */
     candidates: readonly Candidate[] | undefined;
+    /** How many parts of the shelf belong in the pocket. */
+    onShelf: number;
     chosenId: string | undefined;
     pinnedIds: readonly string[];
+    way: WayOfTaking;
+    onway: (way: WayOfTaking) => void;
     onchoose: (id: string) => void;
     onpin: (id: string) => void;
     ontake: (candidate: Candidate) => void;
@@ -39,8 +47,11 @@
     project,
     judgement,
     candidates,
+    onShelf,
     chosenId,
     pinnedIds,
+    way,
+    onway,
     onchoose,
     onpin,
     ontake,
@@ -66,6 +77,11 @@
   const packedCost = $derived(judgement.money.pockets[pocket].firmMinor);
   const mayCost = $derived(judgement.money.remainingMinor + packedCost);
   const pinned = $derived((candidates ?? []).filter((one) => pinnedIds.includes(one.gear.id)));
+
+  const holdsSome = $derived(
+    judgement.money.lines.some((line) => line.pocket === pocket && line.inKit)
+  );
+  const usable = $derived(candidates?.some(({ gear }) => usableInScene.has(gear.kind)) ?? false);
 
   /** Columns for more scenes would leave no room for the figures. */
   const MOST_SCENES = 3;
@@ -170,7 +186,11 @@
   label="{pocket} pocket, opened"
   heading="{pocket} pocket"
   facts={candidates
-    ? `${candidates.length} on the shelf${stopped > 0 ? ` · ${stopped} would block a scene` : ''} · judged in all ${project.scenes.length} scenes`
+    ? `${
+        candidates.length < onShelf
+          ? `${candidates.length} of ${onShelf} judged so far`
+          : `${onShelf} on the shelf`
+      }${stopped > 0 ? ` · ${stopped} would block a scene` : ''} · judged in all ${project.scenes.length} scenes`
     : 'judging every part in the whole kit…'}
 >
   <nav aria-label="Pockets" class="tabs">
@@ -195,6 +215,7 @@
         >worth to the whole kit against what it truly costs, accessories included</span
       >
     </div>
+    {#if holdsSome}<WaySwitch {way} scenes={project.scenes} {usable} {onway} />{/if}
     <TwoMinds
       {project}
       where={pocket}

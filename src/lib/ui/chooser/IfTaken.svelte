@@ -20,6 +20,8 @@
     pinned: boolean;
     currency: string;
     replacedName: string | undefined;
+    /** The one scene it is taken for. */
+    sceneName: string | undefined;
     ontake: () => void;
     onpin: () => void;
     project: Project;
@@ -31,6 +33,7 @@
     pinned,
     currency,
     replacedName,
+    sceneName,
     ontake,
     onpin,
     project,
@@ -40,7 +43,7 @@
 
   /** The kit with the candidate in it, weighed against the one that is packed. */
   const after = $derived.by(() => {
-    if (!candidate?.act || candidate.packed) return undefined;
+    if (!candidate?.act) return undefined;
     try {
       const changed = applyAct(project, candidate.act);
       return judgePlan(changed, activePlan(changed), shelf);
@@ -72,6 +75,7 @@
         : replacedName
           ? `Takes the place of ${replacedName}.`
           : 'Comes in beside what is there.'}
+      {#if sceneName && candidate.act}{sceneName} uses it; the other scenes keep what they use.{/if}
       {#if candidate.joins.length > 0}Needs {candidate.joins.join(', ')}, counted in.{/if}
     </p>
     {#if candidate.gear.priceNew}
@@ -83,9 +87,19 @@
       </p>
     {/if}
   </div>
+  {@const ownSettles = candidate.settles.filter(
+    ({ title }) => !candidate.settledByEmptyPlace.includes(title)
+  )}
   <ul>
-    {#each candidate.settles as change (change.code + change.title)}
+    {#each ownSettles as change (change.code + change.title)}
       <li class="card good"><span class="soft">settles</span>{change.title}</li>
+    {/each}
+    {#each candidate.settledByEmptyPlace as title (title)}
+      <li class="card">
+        <span class="soft"
+          >gone with {replacedName ?? 'what it replaces'}, whatever takes its place</span
+        >{title}
+      </li>
     {/each}
     {#each candidate.breaks as change (change.code + change.title)}
       <li class="card {change.severity === 'stop' ? 'stop' : 'bad'}">
@@ -93,7 +107,7 @@
         >{change.title}
       </li>
     {/each}
-    {#if !candidate.packed && candidate.settles.length === 0 && candidate.breaks.length === 0}
+    {#if candidate.act && candidate.settles.length === 0 && candidate.breaks.length === 0}
       <li class="card">
         <span class="soft">Nothing is settled and nothing breaks; only the figures move.</span>
       </li>
@@ -111,9 +125,11 @@
         {from === 0 ? `at most ${to}` : to === 60 ? `${from} or more` : `${from} to ${to}`}{/each}.
     </p>
   {/if}
-  {#if !candidate.packed}
+  {#if candidate.act}
     <div class="do">
-      <Button on:click={ontake}>Add to kit</Button>
+      <Button on:click={ontake}
+        >{candidate.packed ? `Use it in ${sceneName ?? ''}` : 'Add to kit'}</Button
+      >
       <Button kind="tertiary" on:click={onpin}
         >{pinned ? 'Remove from comparison' : 'Compare side by side'}</Button
       >

@@ -1,9 +1,9 @@
 <script lang="ts">
   import { proxy } from 'comlink';
   import { goto } from '$app/navigation';
-  import { bestFirst, type Candidate } from '$lib/core/judge/candidates';
+  import { bestFirst, type Candidate, REPLACE, type WayOfTaking } from '$lib/core/judge/candidates';
   import type { CandidateRow } from '$lib/workers/judge-protocol';
-  import { fullName } from '$lib/core/model/gear';
+  import { fullName, pocketOf } from '$lib/core/model/gear';
   import type { Pocket } from '$lib/core/model/pocket';
   import type { Project } from '$lib/core/model/project';
   import { satchel } from '$lib/state/project-store.svelte';
@@ -24,6 +24,7 @@
   let fault = $state('');
   /** Counted up to ask anew after a fault. */
   let asked = $state(0);
+  let way = $state.raw<WayOfTaking>(REPLACE);
   let openPocket: Pocket | undefined;
   /** The project the candidates were judged for. */
   let judgedFor: Project | undefined;
@@ -38,6 +39,7 @@
       candidates = undefined;
       chosenId = undefined;
       pinnedIds = [];
+      way = REPLACE;
       openPocket = pocket;
     }
     const { shelf } = satchel;
@@ -60,7 +62,10 @@
     };
     void asked;
     fault = '';
-    askJudge((judge, send) => judge.candidates(send(asOfToday(project)), pocket, proxy(take)))
+    const asWanted = way;
+    askJudge((judge, send) =>
+      judge.candidates(send(asOfToday(project)), pocket, asWanted, proxy(take))
+    )
       .then(() => {
         if (!stale) show();
       })
@@ -80,8 +85,15 @@
     return gear && fullName(gear);
   });
 
+  const onShelf = $derived(
+    satchel.shelf.items.filter((gear) => pocketOf(gear) === data.pocket).length
+  );
+
+  const sceneNameOf = (sceneId: string) =>
+    satchel.project?.scenes.find(({ id }) => id === sceneId)?.name;
+
   function take(candidate: Candidate) {
-    void satchel.choose(judgedFor, candidate);
+    void satchel.choose(judgedFor, candidate, way);
   }
 
   function pin(id: string) {
@@ -112,8 +124,11 @@
         project={satchel.project}
         judgement={satchel.judgement}
         {candidates}
+        {onShelf}
         {chosenId}
         {pinnedIds}
+        {way}
+        onway={(wanted) => (way = wanted)}
         onchoose={(id) => (chosenId = id)}
         onpin={pin}
         ontake={take}
@@ -130,6 +145,7 @@
           pinned={chosen !== undefined && pinnedIds.includes(chosen.gear.id)}
           currency={satchel.project.currency}
           {replacedName}
+          sceneName={way.how === 'use in scene' ? sceneNameOf(way.sceneId) : undefined}
           ontake={() => chosen && take(chosen)}
           onpin={() => chosen && pin(chosen.gear.id)}
         />
