@@ -131,5 +131,9 @@ test('every pocket opens with its parts judged and one key away', async ({ page 
     await tabs.getByRole('link', { name: new RegExp(`^${pocket}`) }).click();
     await expect(candidates(page, pocket).getByRole('option').first()).toBeVisible();
     await expect(tabs.locator('[aria-current="page"]')).toContainText(pocket);
+    // Every part of the shelf that belongs there, the last ones judged too.
+    const said = page.getByText(/^\d+ on the shelf/);
+    await expect(said).toBeVisible();
+    expect(await counted(candidates(page, pocket))).toBe(parseInt((await said.textContent())!));
   }
 });

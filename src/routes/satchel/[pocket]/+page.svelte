@@ -45,6 +45,8 @@
     const { shelf } = satchel;
     const judged: Candidate[] = [];
     let shownAt = 0;
+    /** Parts come by another way than the answer, and the last of them may come after it. */
+    let answered = false;
     const show = () => {
       shownAt = performance.now();
       candidates = [...judged].sort(bestFirst);
@@ -58,7 +60,7 @@
         const gear = shelf.byId.get(gearId);
         if (gear) judged.push({ gear, ...row });
       }
-      if (shownAt === 0 || performance.now() - shownAt > SHOWN_EVERY_MS) show();
+      if (answered || shownAt === 0 || performance.now() - shownAt > SHOWN_EVERY_MS) show();
     };
     void asked;
     fault = '';
@@ -67,6 +69,7 @@
       judge.candidates(send(asOfToday(project)), pocket, asWanted, proxy(take))
     )
       .then(() => {
+        answered = true;
         if (!stale) show();
       })
       .catch((error: unknown) => {
