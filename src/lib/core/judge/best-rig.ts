@@ -2,7 +2,7 @@ import { computeFigures } from '../figures/record';
 import { memoOf, memoOn } from '../memo';
 import { missingIn } from '../findings/money/missing-parts';
 import { angleFindings, judgesOfAngle } from '../findings/table';
-import type { FindingRow } from '../findings/finding';
+import type { FindingRow, Severity } from '../findings/finding';
 import { axes, type Axis } from '../merit/axis-curves';
 import { axisPoints, lossesByFinding, sumAxis } from '../merit/axis-scores';
 import { combineAxes } from '../merit/scene-merit';
@@ -20,6 +20,7 @@ import { micPlacesFor } from '../rigs/place-mic';
 import { overridesOf, placeRig } from '../rigs/place-rig';
 import type { PlacedRig } from '../rigs/placed-rig';
 import { supportsByPlace } from '../rigs/places';
+import type { DifferingAngle, DifferingPlan } from './incremental';
 
 /** What may be chosen for a rig: the part of a job, by its line. */
 type Choice = Partial<Rig>;
@@ -29,76 +30,102 @@ type Choice = Partial<Rig>;
  * merit. What the person has fixed stands. Job by job (body, lens, support, microphone, lamps), each way
  * tried beside what is chosen for the others.
  */
-export function placeBestRigs(project: Project, plan: Plan, kit: Kit): PlacedRig[] {
-  const rigs: PlacedRig[] = [];
+export function placeBestRigs(
+  project: Project,
+  plan: Plan,
+  kit: Kit,
+  before?: DifferingPlan
+): BestRig[] {
+  const rigs: BestRig[] = [];
   for (const scene of project.scenes) {
     const allocated: Allocated = new Map();
     for (const angle of scene.angles)
-      rigs.push(placeBest(project, plan, kit, scene, angle, allocated));
+      rigs.push(placeBest({ project, plan, kit, scene, angle, before }, allocated));
   }
   return rigs;
 }
 
-function placeBest(
-  project: Project,
-  plan: Plan,
-  kit: Kit,
-  scene: Scene,
-  angle: Angle,
-  allocated: Allocated
-): PlacedRig {
+export interface BestRig {
+  rig: PlacedRig;
+  /** What differs in it from the judgement before, where that was asked to choose it. */
+  difference: DifferingAngle | undefined;
+}
+
+/** An angle to be rigged with what a kit holds. */
+interface Rigging {
+  project: Project;
+  plan: Plan;
+  kit: Kit;
+  scene: Scene;
+  angle: Angle;
+  /** A judgement of a plan a little different, by which a rig is judged with less work and to the same end. */
+  before: DifferingPlan | undefined;
+}
+
+function placeBest(rigging: Rigging, allocated: Allocated): BestRig {
+  const { project, plan, kit, scene, angle } = rigging;
   const said = overridesOf(plan, scene, angle);
   const known = choicesOf(angle);
   const key = keyOf(project, scene, kit, said, plan, allocated);
-  let chosen = known.get(key);
-  if (chosen === undefined) {
-    chosen = chooseParts(project, plan, kit, scene, angle, allocated, said);
-    if (known.size >= MOST_REMEMBERED) known.clear();
-    known.set(key, chosen ?? null);
+  const remembered = known.get(key);
+  if (remembered !== undefined) {
+    const rig = placeRig(project, plan, kit, scene, angle, allocated, remembered ?? said);
+    return { rig, difference: undefined };
   }
-  return placeRig(project, plan, kit, scene, angle, allocated, chosen ?? said);
+  const chosen = chooseParts(rigging, allocated, said);
+  if (known.size >= MOST_REMEMBERED) known.clear();
+  known.set(key, chosen.way ?? null);
+  for (const [lineId, pieces] of chosen.allocated) allocated.set(lineId, pieces);
+  return chosen;
 }
 
-/** The rig with every job done best; null where nothing was to be chosen. */
+/** A rig tried: how it was asked for, and what it leaves for the other angles. */
+interface TriedRig extends BestRig {
+  /** Undefined for the usual one. */
+  way: Rig | undefined;
+  allocated: Allocated;
+}
+
+/** The rig with every job done best. */
 function chooseParts(
-  project: Project,
-  plan: Plan,
-  kit: Kit,
-  scene: Scene,
-  angle: Angle,
+  { project, plan, kit, scene, angle, before }: Rigging,
   allocated: Allocated,
   said: Rig | undefined
-): Rig | null {
-  const placed = (rig: Rig | undefined) =>
-    placeRig(project, plan, kit, scene, angle, new Map(allocated), rig);
-  let chosen: Rig | null = null;
+): TriedRig {
+  let best = tried(undefined);
   let open = jobs;
   // A second time where several jobs had a choice: the first was made beside the usual parts, not beside the best.
   for (let round = 0; round < ROUNDS && open.length > 1; round++) {
     const chosenFrom: WaysFor[] = [];
     for (const waysFor of open) {
-      const base: Rig = chosen ?? { ...said, sceneId: scene.id, angleId: angle.id };
-      const ways = waysFor(placed(chosen ?? said), said, allocated);
+      const ways = waysFor(best.rig, said, allocated);
       if (ways.length < 2) continue;
       chosenFrom.push(waysFor);
-      chosen = bestOf(ways, base);
+      best = bestOf(ways, best.way ?? { ...said, sceneId: scene.id, angleId: angle.id });
     }
     open = chosenFrom;
   }
-  return chosen;
+  return best;
 
-  function bestOf(ways: readonly Choice[], base: Rig): Rig {
-    let best: Rig | undefined;
+  function tried(way: Rig | undefined): TriedRig {
+    const left = new Map(allocated);
+    const rig = placeRig(project, plan, kit, scene, angle, left, way ?? said);
+    return { rig, difference: undefined, way, allocated: left };
+  }
+
+  function bestOf(ways: readonly Choice[], base: Rig): TriedRig {
+    let first: TriedRig | undefined;
     let bestStanding: Standing | undefined;
     for (const way of inOrder(ways, kit)) {
-      const rig = { ...base, ...way };
-      const standing = standingOf(placed(rig));
+      const one = tried({ ...base, ...way });
+      one.difference = before?.angle(one.rig, undefined);
+      const standing = standingOf(one.rig, one.difference);
       if (!bestStanding || isBetter(standing, bestStanding)) {
-        best = rig;
+        first = one;
         bestStanding = standing;
       }
     }
-    return best!;
+    return first!;
   }
 }
 const ROUNDS = 2;
@@ -217,26 +244,40 @@ function keyOf(
   return `${numberOf(scene)} ${said ? numberOf(said) : 0} ${others} ${school} ${ownWeights ? numberOf(ownWeights) : 0} ${mainsHz} ${switchLimit} ${setUpLimitMin} ${taken} ${kitKey(kit)}`;
 }
 
-/** Judges one angle by itself, without words: its stops, and its merit with all they cost settled. */
-function standingOf(rig: PlacedRig): Standing {
-  const record = computeFigures([rig])[0]!;
+/**
+ * Judges one angle by itself, without words: its stops, and its merit with all they cost settled.
+ *
+ * @param difference what differs from a rig judged before, whose other rows and figures stand
+ */
+function standingOf(rig: PlacedRig, difference: DifferingAngle | undefined): Standing {
+  const record = difference?.record ?? computeFigures([rig])[0]!;
   const weakening: FindingRow[] = [];
-  let stops = 0;
-  for (let at = 0; at < judgesOfAngle.length; at++) {
+  let stops = missingIn(rig);
+  const count = (row: FindingRow, severity: Severity | undefined) => {
+    if (severity === 'stop') stops += 1;
+    else if (severity === 'warn') weakening.push(row);
+  };
+  if (difference)
+    for (const { finding } of difference.standing) count(finding.row, finding.severity);
+  for (const at of difference?.reached ?? allRows) {
     const row = angleFindings[at]!;
+    const unchanged = difference?.unchanged(at);
+    if (unchanged) {
+      count(row, unchanged.finding?.severity);
+      continue;
+    }
     const unknownsBefore = record.unknownReads;
     const held = judgesOfAngle[at]!(rig, record);
-    if (held?.severity === 'stop') stops += 1;
-    else if (held?.severity === 'warn') weakening.push(row);
-    else if (!held && record.unknownReads > unknownsBefore && row.onlyNotes !== true)
-      weakening.push(row);
+    if (held) count(row, held.severity);
+    else if (record.unknownReads > unknownsBefore && row.onlyNotes !== true) weakening.push(row);
   }
-  stops += missingIn(rig);
   const losses = lossesByFinding(rig, weakening);
   const points: Partial<Record<Axis, number>> = {};
   for (const axis of axes) {
-    const sum = sumAxis(axis, rig, record);
+    const sum = difference ? difference.sum(axis, record) : sumAxis(axis, rig, record);
     if (sum) points[axis] = axisPoints(sum.low - (losses[axis] ?? 0));
   }
   return { stops, merit: combineAxes(points, weightsOf(rig.project)).merit };
 }
+
+const allRows = judgesOfAngle.map((_, at) => at);

@@ -19,4 +19,9 @@
  */
 export type { AngleJudgement, OpenRow, SupposedAnswer } from './angle-judgement';
 export { PlanEvaluation } from './plan-evaluation';
-export { trackJudgement, type TrackedJudgement } from './tracked-judgement';
+export {
+  type DifferingAngle,
+  type DifferingPlan,
+  trackJudgement,
+  type TrackedJudgement
+} from './tracked-judgement';

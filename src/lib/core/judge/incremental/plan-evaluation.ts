@@ -33,11 +33,16 @@ export class PlanEvaluation implements RowSource {
     before: TrackedJudgement | undefined
   ) {
     this.kit = makeKit(plan, shelf);
-    this.rigs = placeBestRigs(project, plan, this.kit);
+    const differing = before?.differing(project, this.kit);
+    const best = placeBestRigs(project, plan, this.kit, differing);
+    this.rigs = best.map(({ rig }) => rig);
     const supposed = answer ? this.rigs.map((rig) => supposedIn(rig, answer)) : noneSupposed;
     this.#supposed = supposed;
-    const differing = before?.differing(project, this.kit);
-    this.differences = differing && this.rigs.map((rig, at) => differing.angle(rig, supposed[at]));
+    this.differences =
+      differing &&
+      best.map(({ rig, difference }, at) =>
+        difference && !supposed[at] ? difference : differing.angle(rig, supposed[at])
+      );
   }
 
   get angles(): readonly AngleJudgement[] {

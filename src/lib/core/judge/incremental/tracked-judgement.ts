@@ -80,7 +80,7 @@ export class TrackedJudgement {
   }
 }
 
-class DifferingPlan {
+export class DifferingPlan {
   constructor(
     private readonly tracked: TrackedJudgement,
     private readonly kits: Dependencies,
@@ -138,6 +138,16 @@ export class DifferingAngle {
       this.#changed,
       this.supposed
     ));
+  }
+
+  /** Rows that what differs may reach, by their places in the finding table. */
+  get reached(): readonly number[] {
+    return this.#affected.reached;
+  }
+
+  /** What the other rows found, and find. */
+  get standing(): Affected['standing'] {
+    return this.#affected.standing;
   }
 
   /** What differs may change what the row finds. */
