@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Guarded from '$lib/ui/shell/Guarded.svelte';
   import { startScene } from '$lib/core/model/scene-starts';
   import type { SceneStyle } from '$lib/core/model/scene';
   import { sceneStyles } from '$lib/core/model/word-lists';
@@ -33,12 +34,14 @@
       </h2>
       <div class="scenes">
         {#each project.scenes as scene (scene.id)}
-          <SceneCard
-            {scene}
-            {project}
-            angle={judgement.angles.find((one) => one.scene.id === scene.id)}
-            onact={(act) => satchel.act(act)}
-          />
+          <Guarded what="The scene"
+            ><SceneCard
+              {scene}
+              {project}
+              angle={judgement.angles.find((one) => one.scene.id === scene.id)}
+              onact={(act) => satchel.act(act)}
+            /></Guarded
+          >
         {:else}
           <p class="card none">
             Nothing is filmed yet. Choose below what you do before the lens, and the sentence writes
@@ -62,13 +65,30 @@
     </section>
     <aside>
       <h2 class="section-name">Budget</h2>
-      <SpendCard {project} {judgement} onact={(act) => satchel.act(act)} />
+      <Guarded what="The budget"
+        ><SpendCard {project} {judgement} onact={(act) => satchel.act(act)} /></Guarded
+      >
       <h2 class="section-name">Other limits, and rules of mine</h2>
-      <RulesCard {project} {judgement} onact={(act) => satchel.act(act)} />
+      <Guarded what="The limits"
+        ><RulesCard {project} {judgement} onact={(act) => satchel.act(act)} /></Guarded
+      >
       <h2 class="section-name">How I choose</h2>
-      <SchoolCard {project} shelf={satchel.shelf} {judgement} onact={(act) => satchel.act(act)} />
+      <Guarded what="How you choose"
+        ><SchoolCard
+          {project}
+          shelf={satchel.shelf}
+          {judgement}
+          onact={(act) => satchel.act(act)}
+        /></Guarded
+      >
       <h2 class="section-name">What I own</h2>
-      <OwnedCard plan={satchel.plan} shelf={satchel.shelf} onact={(act) => satchel.act(act)} />
+      <Guarded what="The list of what you own"
+        ><OwnedCard
+          plan={satchel.plan}
+          shelf={satchel.shelf}
+          onact={(act) => satchel.act(act)}
+        /></Guarded
+      >
       <h2 class="section-name">Mains frequency and units</h2>
       <div class="card here">
         <Choice

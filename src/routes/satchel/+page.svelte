@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Guarded from '$lib/ui/shell/Guarded.svelte';
   import type { Finding } from '$lib/core/findings/finding';
   import type { FigureId } from '$lib/core/figures/table';
   import { type Why, whyOf } from '$lib/core/figures/why';
@@ -57,18 +58,20 @@
           it.
         </p>
       {/if}
-      <SceneRail
-        scenes={satchel.project.scenes}
-        merits={judgement.merit.scenes}
-        chosen={satchel.sceneId}
-        units={satchel.project.units}
-        onchoose={(id) => (satchel.sceneId = id)}
-        onuse={useIn}
-        onsettings={(id) => {
-          settingsFor = id;
-          settingsOpen = true;
-        }}
-      />
+      <Guarded what="The list of scenes"
+        ><SceneRail
+          scenes={satchel.project.scenes}
+          merits={judgement.merit.scenes}
+          chosen={satchel.sceneId}
+          units={satchel.project.units}
+          onchoose={(id) => (satchel.sceneId = id)}
+          onuse={useIn}
+          onsettings={(id) => {
+            settingsFor = id;
+            settingsOpen = true;
+          }}
+        /></Guarded
+      >
       <Lazy load={() => import('$lib/ui/scenes/SchoolNote.svelte')}
         >{#snippet children(SchoolNote)}<SchoolNote
             school={satchel.project!.school}
@@ -88,7 +91,7 @@
         if (lineId !== undefined) setStep(lineId, 'now');
       }}
     >
-      <Bag project={satchel.project} {judgement} {angle} />
+      <Guarded what="The satchel"><Bag project={satchel.project} {judgement} {angle} /></Guarded>
       <Lazy load={() => import('$lib/ui/bag/LaterStrip.svelte')}
         >{#snippet children(LaterStrip)}
           <LaterStrip
@@ -101,26 +104,28 @@
       >
     </div>
     <aside class="settle" aria-label="To settle">
-      <SettleList
-        findings={judgement.findings}
-        remedies={satchel.advice.remedies}
-        settling={satchel.advice.settling}
-        settleFailure={satchel.advice.failure}
-        ontryagain={() => satchel.settleAgain()}
-        emptyBag={judgement.kit.parts.length === 0
-          ? { school: satchel.project.school, onpack: () => satchel.packPlan() }
-          : undefined}
-        currency={satchel.project.currency}
-        joints={satchel.advice.joints}
-        questions={satchel.advice.questions}
-        ignored={satchel.project.ignored ?? []}
-        onanswer={(question, value) => satchel.answer(question, value)}
-        onact={(act) => satchel.act(act)}
-        onremedy={(finding, remedy) => satchel.settleWith(finding.key, remedy)}
-        onsettleall={() => satchel.lookForSettlingAll()}
-        onlisted={(keys) => (satchel.advice.visible = keys)}
-        onwhy={showWhy}
-      />
+      <Guarded what="What is to settle"
+        ><SettleList
+          findings={judgement.findings}
+          remedies={satchel.advice.remedies}
+          settling={satchel.advice.settling}
+          settleFailure={satchel.advice.failure}
+          ontryagain={() => satchel.settleAgain()}
+          emptyBag={judgement.kit.parts.length === 0
+            ? { school: satchel.project.school, onpack: () => satchel.packPlan() }
+            : undefined}
+          currency={satchel.project.currency}
+          joints={satchel.advice.joints}
+          questions={satchel.advice.questions}
+          ignored={satchel.project.ignored ?? []}
+          onanswer={(question, value) => satchel.answer(question, value)}
+          onact={(act) => satchel.act(act)}
+          onremedy={(finding, remedy) => satchel.settleWith(finding.key, remedy)}
+          onsettleall={() => satchel.lookForSettlingAll()}
+          onlisted={(keys) => (satchel.advice.visible = keys)}
+          onwhy={showWhy}
+        /></Guarded
+      >
     </aside>
   </div>
   {#if settingsFor !== ''}

@@ -7,19 +7,7 @@ import { questionsOf } from './questions';
 import { remediesFor } from './settle';
 import { settingsOf } from './settings';
 import { anyProject, Chances } from './tests/random-kits';
-
-/** What no sentence may hold: a value that leaked, or a figure that says nothing. */
-const broken: readonly [RegExp, string][] = [
-  [/undefined|\bnull\b|NaN|Infinity|\[object|\$\{/, 'a value that leaked'],
-  [/\s{2}|\.\.| ,|,,| \.(?!\d)/, 'doubled signs'],
-  [/[£€$]0(?:\.00)?\b(?!\.)/, 'no money at all'],
-  [/\bunlimited\b(?!$)/, 'an endless figure'],
-  [/(\d[\d .,]*\s?\S+) to \1(?!\S)/, 'a range with equal ends'],
-  [/ (\d[\d.]*\s\S+) \([^)\d]*\1\)/, 'the same figure twice'],
-  [/(?<![.\d])1 (?:stops|days|frames|batteries)\b/, 'one of many'],
-  [/-\d[\d.]* dB (?:over|above|under|below)/, 'a sign where a word says it'],
-  [/\bof the kit\?/, 'a question nobody can be asked']
-];
+import { faultsOfForm } from './tests/sentence-form';
 
 /** Everything said of a project, each with where it was said. */
 function* said(seed: number, withRemedies: boolean): Generator<[where: string, words: string]> {
@@ -61,8 +49,7 @@ describe('every sentence about any kit', () => {
     const faults: string[] = [];
     for (let number = 0; number < 25; number++)
       for (const [where, words] of said(series * 1000 + number, number % 5 === 0))
-        for (const [pattern, what] of broken)
-          if (pattern.test(words)) faults.push(`${where}: ${what}: ${words}`);
+        for (const fault of faultsOfForm(words)) faults.push(`${where}: ${fault}`);
     expect(faults).toEqual([]);
   });
 });

@@ -38,7 +38,7 @@
 </script>
 
 <ul>
-  {#each checks as { words, answer } (words)}
+  {#each checks as { words, answer }, at (at)}
     <li class:no={answer === false} class:unsaid={answer === undefined}>
       {words} <span aria-hidden="true">{mark(answer)}</span><span class="unseen"
         >: {spoken(answer)}</span

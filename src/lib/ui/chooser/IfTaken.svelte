@@ -91,17 +91,17 @@
     ({ title }) => !candidate.settledByEmptyPlace.includes(title)
   )}
   <ul>
-    {#each ownSettles as change (change.code + change.title)}
+    {#each ownSettles as change, at (at)}
       <li class="card good"><span class="soft">settles</span>{change.title}</li>
     {/each}
-    {#each candidate.settledByEmptyPlace as title (title)}
+    {#each candidate.settledByEmptyPlace as title, at (at)}
       <li class="card">
         <span class="soft"
           >gone with {replacedName ?? 'what it replaces'}, whatever takes its place</span
         >{title}
       </li>
     {/each}
-    {#each candidate.breaks as change (change.code + change.title)}
+    {#each candidate.breaks as change, at (at)}
       <li class="card {change.severity === 'stop' ? 'stop' : 'bad'}">
         <span class="soft">{change.severity === 'stop' ? 'would stop' : 'brings'}</span
         >{change.title}

@@ -72,7 +72,7 @@
         </tr>
       </thead>
       <tbody>
-        {#each rows as row (row.words)}
+        {#each rows as row, at (at)}
           <tr>
             <th scope="row">{row.words}</th>
             {#each row.batteries as battery, at (at)}<td class="figures">{battery}</td>{/each}

@@ -19,7 +19,7 @@
   {#each angles as one (one.angle.id)}
     {#if angles.length > 1}<h3>{one.angle.name}</h3>{/if}
     <dl>
-      {#each settingsOf(one) as setting (setting.name)}
+      {#each settingsOf(one) as setting, at (at)}
         <dt>{setting.name}</dt>
         <dd>
           <b class="figures">{setting.set}</b>

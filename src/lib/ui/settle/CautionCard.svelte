@@ -11,7 +11,7 @@
     <summary>Usual cautions · {cautions.map(({ topic }) => topic.toLowerCase()).join(', ')}</summary
     >
     <dl>
-      {#each cautions as { topic, text } (topic)}
+      {#each cautions as { topic, text }, at (at)}
         <dt>{topic}</dt>
         <dd>{text}</dd>
       {/each}

@@ -47,7 +47,7 @@
     {/if}
   </p>
   <div class="remedies">
-    {#each remedies ?? [] as remedy, index (remedy.label)}
+    {#each remedies ?? [] as remedy, index (index)}
       <span class="remedy">
         <RemedyButton
           label={remedy.label}

@@ -240,7 +240,7 @@
             every row is well: mend the file, or leave a column out.
           </p>
           <ul class="faults">
-            {#each reading.refused.slice(0, SHOWN * 2) as row (row.line)}
+            {#each reading.refused.slice(0, SHOWN * 2) as row, at (at)}
               <li>
                 <b class="figures">line {row.line}</b>
                 {row.faults.map(faultSentence).join(' ')}
@@ -261,7 +261,7 @@
           </p>
         {/if}
         <ul class="preview">
-          {#each reading.gear.slice(0, SHOWN) as gear (gear.id)}<li>
+          {#each reading.gear.slice(0, SHOWN) as gear, at (at)}<li>
               <b>{fullName(gear)}</b>
               <span class="soft">{gearKinds[gear.kind].name}: {partGist(gear)}</span>
             </li>{/each}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Guarded from '$lib/ui/shell/Guarded.svelte';
   import { proxy } from 'comlink';
   import { goto } from '$app/navigation';
   import { bestFirst, type Candidate, REPLACE, type WayOfTaking } from '$lib/core/judge/candidates';
@@ -122,46 +123,52 @@
           The parts could not be judged: {fault}.
           <button class="word" onclick={() => (asked += 1)}>Try again</button>
         </p>{/if}
-      <Chooser
-        pocket={data.pocket}
-        project={satchel.project}
-        judgement={satchel.judgement}
-        {candidates}
-        {onShelf}
-        {chosenId}
-        {pinnedIds}
-        {way}
-        onway={(wanted) => (way = wanted)}
-        onchoose={(id) => (chosenId = id)}
-        onpin={pin}
-        ontake={take}
-        onact={(act) => satchel.act(act)}
-      />
+      <Guarded what="The pocket"
+        ><Chooser
+          pocket={data.pocket}
+          project={satchel.project}
+          judgement={satchel.judgement}
+          {candidates}
+          {onShelf}
+          {chosenId}
+          {pinnedIds}
+          {way}
+          onway={(wanted) => (way = wanted)}
+          onchoose={(id) => (chosenId = id)}
+          onpin={pin}
+          ontake={take}
+          onact={(act) => satchel.act(act)}
+        /></Guarded
+      >
     </div>
     <div class="beside">
       <aside class="then" aria-label="If you add it">
-        <IfTaken
-          project={satchel.asJudged ?? satchel.project}
-          judgement={satchel.judgement}
-          shelf={satchel.shelf}
-          candidate={chosen}
-          pinned={chosen !== undefined && pinnedIds.includes(chosen.gear.id)}
-          currency={satchel.project.currency}
-          {replacedName}
-          sceneName={way.how === 'use in scene' ? sceneNameOf(way.sceneId) : undefined}
-          ontake={() => chosen && take(chosen)}
-          onpin={() => chosen && pin(chosen.gear.id)}
-        />
+        <Guarded what="What the part would change"
+          ><IfTaken
+            project={satchel.asJudged ?? satchel.project}
+            judgement={satchel.judgement}
+            shelf={satchel.shelf}
+            candidate={chosen}
+            pinned={chosen !== undefined && pinnedIds.includes(chosen.gear.id)}
+            currency={satchel.project.currency}
+            {replacedName}
+            sceneName={way.how === 'use in scene' ? sceneNameOf(way.sceneId) : undefined}
+            ontake={() => chosen && take(chosen)}
+            onpin={() => chosen && pin(chosen.gear.id)}
+          /></Guarded
+        >
       </aside>
       <aside class="scenes" aria-label="Scenes">
-        <SceneRail
-          scenes={satchel.project.scenes}
-          merits={satchel.judgement.merit.scenes}
-          then={chosen && !chosen.packed ? chosen.merit.scenes : undefined}
-          chosen={satchel.sceneId}
-          units={satchel.project.units}
-          onchoose={(id) => (satchel.sceneId = id)}
-        />
+        <Guarded what="The list of scenes"
+          ><SceneRail
+            scenes={satchel.project.scenes}
+            merits={satchel.judgement.merit.scenes}
+            then={chosen && !chosen.packed ? chosen.merit.scenes : undefined}
+            chosen={satchel.sceneId}
+            units={satchel.project.units}
+            onchoose={(id) => (satchel.sceneId = id)}
+          /></Guarded
+        >
       </aside>
     </div>
   </div>

@@ -154,13 +154,13 @@
         {#if cautions.length > 0}
           <h2>Take care</h2>
           <ul class="ports">
-            {#each cautions as { topic, text } (topic)}<li><b>{topic}.</b> {text}</li>{/each}
+            {#each cautions as { topic, text }, at (at)}<li><b>{topic}.</b> {text}</li>{/each}
           </ul>
         {/if}
         {#if questions.length > 0}
           <h2>Not stated</h2>
           <ul class="ports">
-            {#each questions as question (question)}<li>{question}</li>{/each}
+            {#each questions as question, at (at)}<li>{question}</li>{/each}
           </ul>
           <p class="soft">
             What is unknown is never taken for fine. Ask a seller, then correct the entry.
