@@ -1,3 +1,4 @@
+import { pricedFor } from '../../src/lib/core/money/priced-shelf';
 import { readFileSync } from 'node:fs';
 import { catalogue } from '$lib/catalogue/load-catalogue';
 import { faultSentence } from '$lib/core/formats/faults';
@@ -28,7 +29,11 @@ function main(args: readonly string[]): number {
   }
   const { project, shelf } = reading.file;
   const plan = activePlan(project);
-  const evaluation = evaluate(project, plan, makeShelf(catalogue.items, shelf, project.ownGear));
+  const evaluation = evaluate(
+    project,
+    plan,
+    pricedFor(project, makeShelf(catalogue.items, shelf, project.ownGear))
+  );
   if (args.includes('--json')) console.log(JSON.stringify(evaluation, null, 2));
   else {
     const scenes = Object.fromEntries(project.scenes.map((scene) => [scene.id, scene.name]));

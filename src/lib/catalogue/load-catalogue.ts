@@ -2,7 +2,9 @@ import { slug } from '../core/model/slug';
 import { impliedPorts, type GearItem, type GearKind, gearKinds } from '../core/model/gear';
 import type { Price } from '../core/model/gear/price';
 import type { Port, PortEnd, PortFamily, PortRole } from '../core/model/ports';
+import type { Project } from '../core/model/project';
 import { makeShelf, type Shelf } from '../core/model/shelf';
+import { pricedFor } from '../core/money/priced-shelf';
 import body from './shelf/body.json';
 import joining from './shelf/accessories.json';
 import lamp from './shelf/lamp.json';
@@ -127,11 +129,14 @@ export const catalogue: Shelf = makeShelf(
 
 const shelvesByOwn = new WeakMap<readonly GearItem[], Shelf>();
 
-/** The shelf as one project sees it: the shipped one with the person's own parts before it. */
-export function shelfOf(project: { ownGear: readonly GearItem[] }): Shelf {
-  if (project.ownGear.length === 0) return catalogue;
-  let shelf = shelvesByOwn.get(project.ownGear);
-  if (!shelf)
-    shelvesByOwn.set(project.ownGear, (shelf = makeShelf(catalogue.items, project.ownGear)));
+/** The shelf as one project sees it: the shipped one with the person's own parts before it, priced in its currency. */
+export function shelfOf(project: Pick<Project, 'ownGear' | 'currency' | 'rates'>): Shelf {
+  return pricedFor(project, statedShelf(project.ownGear));
+}
+
+function statedShelf(ownGear: readonly GearItem[]): Shelf {
+  if (ownGear.length === 0) return catalogue;
+  let shelf = shelvesByOwn.get(ownGear);
+  if (!shelf) shelvesByOwn.set(ownGear, (shelf = makeShelf(catalogue.items, ownGear)));
   return shelf;
 }

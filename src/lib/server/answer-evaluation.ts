@@ -1,3 +1,4 @@
+import { pricedFor } from '../core/money/priced-shelf';
 import { catalogue } from '$lib/catalogue/load-catalogue';
 import { type Fault, faultSentence } from '$lib/core/formats/faults';
 import { checkSatchel } from '$lib/core/formats/satchel-file';
@@ -45,7 +46,7 @@ export function answerEvaluation(text: string, planId: string | undefined): Read
   const evaluation = evaluate(
     { ...project, activePlanId: plan.id },
     plan,
-    makeShelf(catalogue.items, shelf, project.ownGear)
+    pricedFor(project, makeShelf(catalogue.items, shelf, project.ownGear))
   );
   return { status: 200, body: JSON.stringify(evaluation) };
 }

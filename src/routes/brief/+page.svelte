@@ -66,7 +66,12 @@
     <aside>
       <h2 class="section-name">Budget</h2>
       <Guarded what="The budget"
-        ><SpendCard {project} {judgement} onact={(act) => satchel.act(act)} /></Guarded
+        ><SpendCard
+          {project}
+          {judgement}
+          shelf={satchel.shelf}
+          onact={(act) => satchel.act(act)}
+        /></Guarded
       >
       <h2 class="section-name">Other limits, and rules of mine</h2>
       <Guarded what="The limits"

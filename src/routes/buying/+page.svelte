@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { conversionWords } from '$lib/core/money/priced-shelf';
   import { isQuestion } from '$lib/core/findings/finding-codes';
   import { Button, Checkbox } from 'carbon-components-svelte';
   import { buyingListCsv, buyingListMarkdown, linesToBuy } from '$lib/core/formats/buying-list';
@@ -128,7 +129,9 @@
                   >{step === 'later' ? '' : formatMoney(one.remainingMinor, money.currency)}</td
                 >
                 <td class="soft"
-                  >{one.price ? `${dayWords(one.price.date)}, ${one.price.source}` : ''}</td
+                  >{one.price
+                    ? `${dayWords(one.price.date)}, ${one.price.source}${conversionWords(one.price) ? `; ${conversionWords(one.price)}` : ''}`
+                    : ''}</td
                 >
               </tr>
             {/each}

@@ -32,6 +32,8 @@ export function actWords(act: Act, project: Project, shelf: Shelf): string {
       return `set up ${nameOfScene(act.sceneId)}`;
     case 'set project':
       return 'change the settings';
+    case 'change currency':
+      return `keep the money in ${act.currency}`;
     case 'set pocket limit':
       return `set the ${act.pocket} pocket limit`;
     case 'add scene':

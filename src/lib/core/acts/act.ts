@@ -9,6 +9,7 @@ export type ProjectSettings = Pick<
   Project,
   | 'name'
   | 'currency'
+  | 'rates'
   | 'units'
   | 'mainsHz'
   | 'school'
@@ -39,6 +40,8 @@ export type Act =
       patch: Partial<Omit<Rig, 'sceneId' | 'angleId'>>;
     }
   | { type: 'set project'; patch: Partial<ProjectSettings> }
+  /** Keeps the project in another currency; what a person typed in the old one is converted. */
+  | { type: 'change currency'; currency: string; perUnit: number; date: string }
   | { type: 'set pocket limit'; pocket: Pocket; limitMinor: number | undefined }
   | { type: 'add scene'; scene: Scene }
   | { type: 'change scene'; sceneId: string; patch: Partial<Omit<Scene, 'id' | 'angles'>> }

@@ -8,8 +8,12 @@ import {
   MOST_SCENES
 } from '../model/limits';
 import type { Rig } from '../model/plan';
+import type { Pocket } from '../model/pocket';
 import type { Project } from '../model/project';
 import { activePlan } from '../model/active-plan';
+import { minorPerMajor } from '../money/format';
+import { asStatedGear } from '../money/priced-shelf';
+import { convertedMinor, ratesBeside } from '../money/rates';
 import type { Act } from './act';
 
 /** An act names something the project does not have. Nothing was changed. */
@@ -56,6 +60,32 @@ function patchInto<T extends object>(target: T, patch: Partial<T>): void {
   }
 }
 
+/** Limits, and what a person has typed on the lines, at one rate; prices keep the currency they were stated in. */
+function changeCurrency(
+  draft: Project,
+  { currency: into, perUnit, date }: Extract<Act, { type: 'change currency' }>
+): void {
+  const from = draft.currency;
+  if (into === from) return;
+  const convert = (amount: number) => convertedMinor(amount, from, into, perUnit);
+  const rates = ratesBeside(draft, from, perUnit, date, into);
+  draft.currency = into;
+  if (rates.length > 0) draft.rates = rates;
+  else delete draft.rates;
+  // A limit is a round figure, and stays one.
+  const perMajor = minorPerMajor(into);
+  const round = (amount: number) => Math.round(convert(amount) / perMajor) * perMajor;
+  draft.limitMinor = round(draft.limitMinor);
+  draft.reserveMinor = round(draft.reserveMinor);
+  if (draft.itemLimitMinor !== undefined) draft.itemLimitMinor = round(draft.itemLimitMinor);
+  for (const [pocket, limit] of Object.entries(draft.pocketLimitsMinor ?? {}))
+    draft.pocketLimitsMinor![pocket as Pocket] = round(limit);
+  for (const { lines } of draft.plans)
+    for (const line of lines)
+      for (const key of ['shippingMinor', 'cashBackMinor', 'resaleMinor'] as const)
+        if (line[key] !== undefined) line[key] = convert(line[key]);
+}
+
 /** Changes a draft of a project in place. @throws ActError when it names what is not there */
 export function applyActTo(draft: Project, act: Act): void {
   const plan = activePlan(draft);
@@ -95,6 +125,9 @@ export function applyActTo(draft: Project, act: Act): void {
     }
     case 'set project':
       patchInto(draft, act.patch);
+      return;
+    case 'change currency':
+      changeCurrency(draft, act);
       return;
     case 'set pocket limit': {
       const limits = (draft.pocketLimitsMinor ??= {});
@@ -141,13 +174,13 @@ export function applyActTo(draft: Project, act: Act): void {
       const at = draft.ownGear.findIndex((gear) => gear.id === act.gear.id);
       if (at < 0) {
         roomFor(draft.ownGear, MOST_OWN_PARTS, 'parts of your own');
-        draft.ownGear.push(act.gear);
-      } else draft.ownGear[at] = act.gear;
+        draft.ownGear.push(asStatedGear(act.gear));
+      } else draft.ownGear[at] = asStatedGear(act.gear);
       return;
     }
     case 'put many gear': {
       const own = new Map(draft.ownGear.map((gear) => [gear.id, gear]));
-      for (const gear of act.gear) own.set(gear.id, gear);
+      for (const gear of act.gear) own.set(gear.id, asStatedGear(gear));
       roomFor([], MOST_OWN_PARTS, 'parts of your own', own.size);
       draft.ownGear = [...own.values()];
       return;

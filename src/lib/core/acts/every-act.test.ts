@@ -118,6 +118,12 @@ const cases: Case[] = [
     to: [90_000, 30_000]
   },
   {
+    act: { type: 'change currency', currency: 'EUR', perUnit: 1.2, date: '2026-11-28' },
+    says: 'keep the money in EUR',
+    makes: (p) => [p.currency, p.limitMinor, p.rates],
+    to: ['EUR', 146_400, [{ currency: 'GBP', perUnit: 1.2, date: '2026-11-28' }]]
+  },
+  {
     act: { type: 'set pocket limit', pocket: 'sound', limitMinor: 12_000 },
     says: 'set the sound pocket limit',
     makes: (p) => p.pocketLimitsMinor?.sound,
@@ -298,6 +304,7 @@ describe('every act', () => {
       'move line': true,
       'set rig': true,
       'set project': true,
+      'change currency': true,
       'set pocket limit': true,
       'add scene': true,
       'change scene': true,

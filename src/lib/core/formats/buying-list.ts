@@ -1,3 +1,4 @@
+import { conversionWords } from '../money/priced-shelf';
 import Papa from 'papaparse';
 import { FORMULA_CELL } from './csv-file';
 import { fullName, pocketOf } from '../model/gear';
@@ -43,7 +44,7 @@ export function buyingListMarkdown(
       const name = one.gear ? fullName(one.gear) : one.line.gearId;
       const together = one.line.step === 'later' ? one.laterMinor : one.firmMinor;
       out.push(
-        `| ${markdownText(name)}${one.line.basis === 'used' ? ' (used)' : ''} | ${one.line.quantity} | ${one.unitMinor === undefined ? 'no price' : formatMoney(one.unitMinor, money.currency)} | ${formatMoney(together, money.currency)} | ${one.line.step === 'later' ? '' : formatMoney(one.remainingMinor, money.currency)} | ${one.price ? `${one.price.date}, ${markdownText(one.price.source)}` : ''} |`
+        `| ${markdownText(name)}${one.line.basis === 'used' ? ' (used)' : ''} | ${one.line.quantity} | ${one.unitMinor === undefined ? 'no price' : formatMoney(one.unitMinor, money.currency)} | ${formatMoney(together, money.currency)} | ${one.line.step === 'later' ? '' : formatMoney(one.remainingMinor, money.currency)} | ${one.price ? `${one.price.date}, ${markdownText([one.price.source, conversionWords(one.price)].filter(Boolean).join('; '))}` : ''} |`
       );
     }
     out.push('');
@@ -76,6 +77,7 @@ export function buyingListCsv(money: MoneyStatement): string {
         `each ${money.currency}`,
         `together ${money.currency}`,
         `left after ${money.currency}`,
+        'seen as',
         'price date',
         'price source'
       ],
@@ -90,6 +92,7 @@ export function buyingListCsv(money: MoneyStatement): string {
         amount(one.unitMinor),
         amount(one.line.step === 'later' ? one.laterMinor : one.firmMinor),
         one.line.step === 'later' ? '' : amount(one.remainingMinor),
+        conversionWords(one.price),
         one.price?.date ?? '',
         one.price?.source ?? ''
       ])

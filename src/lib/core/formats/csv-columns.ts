@@ -1,10 +1,8 @@
 import { slug } from '../model/slug';
 import { impliedPorts, type GearKind, gearKindNames, type GearItem } from '../model/gear';
 import { fieldNames, specSheet } from '../model/gear/spec-sheet';
-import { currencyIn } from '../money/currency-signs';
-import { minorPerMajor } from '../money/format';
-import { roundHalfAwayFromZero } from '../money/minor';
-import { MeasureError, parseNumber, readMeasure } from '../reading/measure';
+import { readAmount } from '../reading/amount';
+import { MeasureError, readMeasure } from '../reading/measure';
 import { structuredCells } from './csv-cells';
 import type { Fault } from './faults';
 import { checkGear } from './gear-check';
@@ -188,30 +186,39 @@ export function* readingGearRows(
     };
     for (const columnsOfPrice of priceColumns) {
       if (!cell(columnsOfPrice.likely)) continue;
-      const currency =
-        cell(columnsOfPrice.currency).toUpperCase() ||
-        currencyIn(cell(columnsOfPrice.likely)) ||
-        defaults.currency;
-      if (!/^[A-Z]{3}$/.test(currency)) {
+      const stated = cell(columnsOfPrice.currency).toUpperCase();
+      if (stated !== '' && !/^[A-Z]{3}$/.test(stated)) {
         faults.push({
           field: columnName(columnsOfPrice.currency),
-          says: `says “${currency.slice(0, 40)}”; write a three-letter currency code such as GBP`
+          says: `says “${stated.slice(0, 40)}”; write a three-letter currency code such as GBP`
         });
         continue;
       }
+      let currency = stated || defaults.currency;
       const amount = (key: string): number | undefined => {
         if (!cell(key)) return undefined;
-        const major = parseNumber(cell(key).replace(/^[^\d.,-]+|[^\d.,]+$/g, ''));
-        if (major !== undefined && major >= 0)
-          return roundHalfAwayFromZero(major * minorPerMajor(currency));
-        faults.push({
-          field: columnName(key),
-          says: `says “${cell(key).slice(0, 40)}”; write an amount such as 129.00`
-        });
-        return undefined;
+        try {
+          const read = readAmount(cell(key), currency);
+          if (read.said && stated !== '' && read.currency !== stated)
+            throw new MeasureError(
+              `“${cell(key)}” is in ${read.currency}, and its row says ${stated}.`
+            );
+          // What the likely price is written in holds for the low and the high one.
+          if (key === columnsOfPrice.likely) ({ currency } = read);
+          else if (read.currency !== currency)
+            throw new MeasureError(
+              `“${cell(key)}” is in ${read.currency}, and the price is in ${currency}.`
+            );
+          return read.minor;
+        } catch (error) {
+          if (!(error instanceof MeasureError)) throw error;
+          faults.push({ field: columnName(key), says: error.message.replace(/\.$/, '') });
+          return undefined;
+        }
       };
+      const likely = amount(columnsOfPrice.likely);
       const price: Record<string, unknown> = {
-        likely: amount(columnsOfPrice.likely),
+        likely,
         low: amount(columnsOfPrice.low),
         high: amount(columnsOfPrice.high),
         currency,

@@ -1,3 +1,4 @@
+import { asStatedGear } from '../money/priced-shelf';
 import Papa from 'papaparse';
 import type { GearItem } from '../model/gear';
 import { specSheet } from '../model/gear/spec-sheet';
@@ -47,7 +48,8 @@ export function readCsvText(text: string): CsvText {
 }
 
 /** The shelf as CSV, a column for every field any of its parts has. */
-export function writeShelfCsv(items: readonly GearItem[]): string {
+export function writeShelfCsv(shown: readonly GearItem[]): string {
+  const items = shown.map(asStatedGear);
   const keys = [...new Set(items.flatMap((gear) => specSheet(gear.kind).map(({ key }) => key)))];
   const fieldOf = (gear: GearItem, key: string) =>
     (gear as unknown as Record<string, unknown>)[key];

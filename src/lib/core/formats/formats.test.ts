@@ -182,7 +182,7 @@ describe('the buying list', () => {
   const money = (change: (gear: { maker: string; model: string }) => void) => {
     const copy = structuredClone(catalogue.byId.get('dunmarrow-plover')!);
     change(copy);
-    return statementOf(project, activePlan(project), shelfOf({ ownGear: [copy] }));
+    return statementOf(project, activePlan(project), shelfOf({ ...project, ownGear: [copy] }));
   };
 
   it('as CSV makes text of what a spreadsheet would run, and leaves numbers numbers', () => {

@@ -1,3 +1,4 @@
+import { asStatedGear } from '../money/priced-shelf';
 import type { GearItem } from '../model/gear';
 import { type Project, Project as ProjectClass, projectFaults } from '../model/project';
 import { makeShelf, type Shelf } from '../model/shelf';
@@ -175,6 +176,8 @@ export function readSatchel(text: string): SatchelReading {
   return checkSatchel(value);
 }
 
+const withStated = (gear: GearItem | undefined) => (gear ? asStatedGear(gear) : []);
+
 /** The file of a project, with every part its plans name. */
 export function makeSatchel(
   project: Project,
@@ -186,7 +189,7 @@ export function makeSatchel(
     format: SATCHEL_FORMAT,
     version: SATCHEL_VERSION,
     project,
-    shelf: [...named].flatMap((id) => shelf.byId.get(id) ?? []),
+    shelf: [...named].flatMap((id) => withStated(shelf.byId.get(id))),
     ...(history === undefined ? {} : { history: [...history] })
   };
 }

@@ -7,12 +7,14 @@ import { microphoneForms, sceneWants } from '../model/word-lists';
 import { LampPlacing, Plan, PlanLine, Rig } from '../model/plan';
 import { pockets } from '../model/pocket';
 import { Port } from '../model/ports';
+import { ExchangeRate } from '../model/exchange-rate';
 import { Ignored, OwnRules, Project } from '../model/project';
 import { Angle, Room, Scene, Window } from '../model/scene';
 import { type FieldAsk, fieldsOfClass } from '../model/stated';
 import {
   MOST_ANGLES,
   MOST_DISMISSED,
+  MOST_RATES,
   MOST_LAMPS,
   MOST_LINES,
   MOST_MINOR,
@@ -110,6 +112,7 @@ export function satchelSchema(): Json {
             type: 'object',
             additionalProperties: { type: 'number', minimum: 0, maximum: 100 }
           },
+          rates: listOf(objectOf(ExchangeRate), { maxItems: MOST_RATES }),
           rules: objectOf(OwnRules),
           ignored: listOf(objectOf(Ignored), { maxItems: MOST_DISMISSED }),
           scenes: listOf(ref('scene'), { maxItems: MOST_SCENES }),

@@ -1,3 +1,4 @@
+import { pricedFor } from '../money/priced-shelf';
 import { isQuestion } from '../findings/finding-codes';
 import type { Act } from '../acts/act';
 import { applyAct } from '../acts/apply-act';
@@ -65,7 +66,9 @@ function tried(
   const changed = applyAct(project, act);
   // A figure or price noted on a part is seen only through a shelf that holds the new entry.
   const seen =
-    changed.ownGear === project.ownGear ? shelf : makeShelf(shelf.items, changed.ownGear);
+    changed.ownGear === project.ownGear
+      ? shelf
+      : pricedFor(changed, makeShelf(shelf.items, changed.ownGear));
   const { acts: joints, judgement: after } = completeKit(
     trackJudgement(project, before),
     changed,

@@ -12,5 +12,6 @@ export const MOST_PORTS = 60;
 export const MOST_MODES = 100;
 export const MOST_PROFILES = 30;
 export const MOST_DISMISSED = 500;
+export const MOST_RATES = 60;
 /** No amount of money is larger: ten thousand million pounds. */
 export const MOST_MINOR = 1e12;

@@ -1,5 +1,6 @@
 import { IsIn, IsObject } from 'class-validator';
 import type { GearItem } from './gear';
+import { ExchangeRate } from './exchange-rate';
 import { Plan } from './plan';
 import { type Pocket, pockets } from './pocket';
 import { Scene } from './scene';
@@ -18,7 +19,14 @@ import {
   StatedText,
   StatedYesNo
 } from './stated';
-import { MOST_DISMISSED, MOST_MINOR, MOST_OWN_PARTS, MOST_PLANS, MOST_SCENES } from './limits';
+import {
+  MOST_DISMISSED,
+  MOST_MINOR,
+  MOST_OWN_PARTS,
+  MOST_PLANS,
+  MOST_RATES,
+  MOST_SCENES
+} from './limits';
 import { schoolIds, unitSystems } from './word-lists';
 
 export type SchoolId = (typeof schoolIds)[number];
@@ -46,6 +54,10 @@ export class Project {
   @Id() id!: string;
   @NeededText(200) name!: string;
   @CurrencyCode() currency!: string;
+  /** Rates of one's own for prices in other currencies; the rough ones that ship stand for the rest. */
+  @MayBeLeftOut()
+  @HoldsList(() => ExchangeRate, { what: 'exchange rates', max: MOST_RATES })
+  rates?: ExchangeRate[];
   @NeededWord(unitSystems) units!: UnitSystem;
   @IsIn([50, 60], { message: 'must be 50 or 60 Hz' }) mainsHz!: 50 | 60;
   @NeededWord(schoolIds) school!: SchoolId;
@@ -125,6 +137,7 @@ export function projectFaults(project: Project): { field: string; says: string }
   }
   for (const [list, ids] of [
     ['scenes', project.scenes.map((scene) => scene.id)],
+    ['rates', (project.rates ?? []).map(({ currency }) => currency)],
     ['plans', project.plans.map((plan) => plan.id)],
     ['ownGear', project.ownGear.map((gear) => gear.id)],
     ['ignored', (project.ignored ?? []).map(({ key }) => key)],

@@ -6,6 +6,8 @@ import { type Pocket, pockets } from '../model/pocket';
 import type { Project } from '../model/project';
 import type { Shelf } from '../model/shelf';
 import type { PriceRange } from './chance-over';
+import { statedElsewhere } from './priced-shelf';
+import { convertedMinor } from './rates';
 import { type Minor, minor, percentOf } from './minor';
 
 /** One chosen part with what it costs and what is left once it is paid. */
@@ -72,6 +74,18 @@ export function lineCostMinor(line: PlanLine, unitMinor: Minor): Minor {
   return minor(pieces - discount + (line.shippingMinor ?? 0));
 }
 
+/** What is paid for a line, in the project's currency: the discount in the price's own, then the rate, then the shipping. */
+function payableMinor(line: PlanLine, price: Price, end: 'low' | 'likely' | 'high'): Minor {
+  const stated = statedElsewhere(price);
+  if (!stated) return lineCostMinor(line, minor(price[end]!, 'price'));
+  if (line.state === 'owned' || line.state === 'returned') return minor(0);
+  const { shippingMinor = 0, ...unsent } = line;
+  const goods = lineCostMinor(unsent, minor(stated[end]!, 'price'));
+  return minor(
+    convertedMinor(goods, stated.currency, price.currency, stated.perUnit) + shippingMinor
+  );
+}
+
 const noPockets = Object.fromEntries(
   pockets.map((pocket) => [pocket, { firmMinor: minor(0), limitMinor: undefined }])
 ) as MoneyStatement['pockets'];
@@ -83,11 +97,11 @@ const certain = (amountMinor: Minor): PriceRange => ({
 });
 
 /** What a line costs at the low and at the high price of its part, where a spread is stated. */
-function rangeOfLine(line: PlanLine, { low, high }: Price, firmMinor: Minor): PriceRange {
+function rangeOfLine(line: PlanLine, price: Price, firmMinor: Minor): PriceRange {
   return {
-    low: low === undefined ? firmMinor : lineCostMinor(line, minor(low, 'price')),
+    low: price.low === undefined ? firmMinor : payableMinor(line, price, 'low'),
     likely: firmMinor,
-    high: high === undefined ? firmMinor : lineCostMinor(line, minor(high, 'price'))
+    high: price.high === undefined ? firmMinor : payableMinor(line, price, 'high')
   };
 }
 
@@ -116,10 +130,10 @@ export function statementOf(project: Project, plan: Plan, shelf: Shelf): MoneySt
   for (const line of plan.lines) {
     const gear = shelf.byId.get(line.gearId);
     const stated = gear && priceOf(gear, line.basis);
-    // A price in another currency is no price here until someone states the rate.
+    // A price in a currency that nobody has stated a rate for is no price here.
     const price = stated?.currency === project.currency ? stated : undefined;
     const inKit = isInKit(line);
-    const fullMinor = price ? lineCostMinor(line, minor(price.likely, 'price')) : minor(0);
+    const fullMinor = price ? payableMinor(line, price, 'likely') : minor(0);
     const firmMinor = inKit ? fullMinor : minor(0);
     const laterMinor = line.step === 'later' ? fullMinor : minor(0);
     running += firmMinor;

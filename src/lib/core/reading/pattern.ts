@@ -13,7 +13,7 @@ export interface Pattern {
   key: string | ((kind: GearKind | undefined) => string | undefined);
   kinds?: readonly GearKind[];
   pattern: RegExp;
-  read: (match: RegExpExecArray, kind: GearKind | undefined) => unknown;
+  read: (match: RegExpExecArray, kind: GearKind | undefined, ownCurrency: string) => unknown;
 }
 
 export const measured =

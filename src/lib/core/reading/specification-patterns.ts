@@ -1,6 +1,7 @@
-import { currencyIn } from '../money/currency-signs';
+import { currencyPattern, readAmount } from './amount';
+import { usualCurrencies } from '../money/rates';
 import { carryingPatterns } from './carrying-patterns';
-import { parseNumber, readMeasure } from './measure';
+import { readMeasure } from './measure';
 import { N, gap, measured, ci, type Pattern } from './pattern';
 import { picturePatterns } from './picture-patterns';
 import { soundAndLightPatterns } from './sound-and-light-patterns';
@@ -14,6 +15,9 @@ export const sensorWords: readonly (readonly [RegExp, string])[] = [
   [/1\/2\.3/i, '1/2.3-type'],
   [/1(?:\.0)?[- ]?(?:inch|type)|1"/i, '1-inch type']
 ];
+
+const CODES = usualCurrencies.join('|');
+const AMOUNT = String.raw`\d{1,3}(?:[ .,'’\u00a0\u2009\u202f]\d{3})+(?:[.,]\d{1,2})?(?!\d)|\d+(?:[.,]\d{1,2})?(?!\d)`;
 
 /** What every sheet may say: weight, size, price. */
 const generalPatterns: readonly Pattern[] = [
@@ -44,14 +48,11 @@ const generalPatterns: readonly Pattern[] = [
   {
     key: 'priceNew',
     pattern: ci(
-      String.raw`(?:([£€$])\s?(\d[\d ,.]*\d|\d))|(?:(\d[\d ,.]*\d|\d)\s?(£|€|\$|GBP|EUR|USD)(?!\w))`
+      String.raw`(?:${currencyPattern}|\b${CODES})\s?(?:${AMOUNT})(?:[.,][-–])?|(?:${AMOUNT})(?:[.,][-–])?\s?(?:${currencyPattern}|${CODES})(?!\w)`
     ),
-    read: (match) => {
-      const major = parseNumber((match[2] ?? match[3])!);
-      const currency = currencyIn((match[1] ?? match[4])!.toUpperCase());
-      return major === undefined || currency === undefined
-        ? undefined
-        : { likely: Math.round(major * 100), currency };
+    read: (match, _kind, own) => {
+      const { minor, currency } = readAmount(match[0], own);
+      return { likely: minor, currency };
     }
   }
 ];

@@ -88,8 +88,13 @@ export const SPECIFICATION_MOST_CHARACTERS = 8000;
  * every proposal is shown with the words it was read from and waits for a yes.
  *
  * @param kind what the text speaks of; guessed from its words when left out
+ * @param ownCurrency which a sign of several currencies is taken for where it is one of them
  */
-export function readSpecification(whole: string, kind = guessKind(whole)): Reading {
+export function readSpecification(
+  whole: string,
+  kind = guessKind(whole),
+  ownCurrency = 'USD'
+): Reading {
   const text = whole.slice(0, SPECIFICATION_MOST_CHARACTERS);
   const proposals: Proposal[] = [];
   const taken: { from: number; to: number }[] = [];
@@ -133,7 +138,7 @@ export function readSpecification(whole: string, kind = guessKind(whole)): Readi
       if (taken.some((other) => from < other.to && to > other.from)) continue;
       let value: unknown;
       try {
-        value = read(match as RegExpExecArray, kind);
+        value = read(match as RegExpExecArray, kind, ownCurrency);
       } catch (error) {
         if (error instanceof MeasureError) continue;
         throw error;

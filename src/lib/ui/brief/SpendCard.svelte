@@ -7,14 +7,17 @@
   import type { Project } from '../../core/model/project';
   import { formatMoney, minorPerMajor } from '../../core/money/format';
   import { minor, splitByWeights } from '../../core/money/minor';
+  import type { Shelf } from '../../core/model/shelf';
+  import CurrencyFields from './CurrencyFields.svelte';
   import ShareBar from './ShareBar.svelte';
 
   interface Props {
     project: Project;
     judgement: Judgement;
+    shelf: Shelf;
     onact: (act: Act) => void;
   }
-  const { project, judgement, onact }: Props = $props();
+  const { project, judgement, shelf, onact }: Props = $props();
   const perMajor = $derived(minorPerMajor(project.currency));
   const school = $derived(schools[project.school]);
   const order = $derived(school.pocketOrder);
@@ -78,6 +81,7 @@
       on:change={(event) => setMoney('reserveMinor', event.detail)}
     />
   </div>
+  <CurrencyFields {project} {shelf} {onact} />
   <p class="may figures">
     <b>{formatMoney(judgement.money.spendableMinor, project.currency)}</b> budget
   </p>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { conversionWords } from '../../core/money/priced-shelf';
   import { Button } from 'carbon-components-svelte';
   import type { Candidate } from '../../core/judge/candidates';
   import { ActError, applyAct } from '../../core/acts/apply-act';
@@ -83,7 +84,11 @@
         {formatMoney(candidate.gear.priceNew.likely, currency, { short: true })} new{candidate.gear
           .priceUsed
           ? `, ${formatMoney(candidate.gear.priceUsed.likely, currency, { short: true })} used`
-          : ''}; {candidate.gear.priceNew.source}, {dayWords(candidate.gear.priceNew.date)}
+          : ''}; {candidate.gear.priceNew.source}, {dayWords(
+          candidate.gear.priceNew.date
+        )}{#if conversionWords(candidate.gear.priceNew)}; seen as {conversionWords(
+            candidate.gear.priceNew
+          )}{/if}
       </p>
     {/if}
   </div>

@@ -1,8 +1,10 @@
 <script lang="ts">
-  import { Button, Checkbox, NumberInput } from 'carbon-components-svelte';
+  import { Button, Checkbox, NumberInput, Select, SelectItem } from 'carbon-components-svelte';
   import { goto } from '$app/navigation';
   import { minorPerMajor } from '../../core/money/format';
+  import { usualCurrencies } from '../../core/money/rates';
   import { newProject } from '../../core/model/new-project';
+  import { usualOf } from '../../core/model/usual-of-region';
   import type { SchoolId } from '../../core/model/project';
   import { schoolIds } from '../../core/model/word-lists';
   import type { SceneStyle } from '../../core/model/scene';
@@ -16,7 +18,9 @@
     { id: 'live call', words: 'Live calls' },
     { id: 'evening', words: 'In the evening, with the light there is' }
   ];
-  const currency = 'GBP';
+  const usual = usualOf(typeof navigator === 'undefined' ? '' : navigator.language);
+  const currencyNames = new Intl.DisplayNames(undefined, { type: 'currency' });
+  let currency = $state(usual.currency);
   let chosen = $state<Record<SceneStyle, boolean>>({
     walk: true,
     seated: false,
@@ -47,8 +51,8 @@
       limitMinor: Math.round((limit ?? 0) * minorPerMajor(currency)),
       school,
       currency,
-      mainsHz: 50,
-      units: 'metric'
+      mainsHz: usual.mainsHz,
+      units: usual.units
     });
     try {
       await satchel.beginPacked(begun);
@@ -76,16 +80,29 @@
       />{/each}
   </fieldset>
   <fieldset>
-    <legend>2 · What may you spend, in pounds?</legend>
-    <NumberInput
-      labelText="Budget, in pounds"
-      hideLabel
-      bind:value={limit}
-      min={0}
-      max={1_000_000}
-      step={50}
-    />
-    <p class="hint">A tenth is set aside; you can change that.</p>
+    <legend>2 · What may you spend?</legend>
+    <div class="money">
+      <NumberInput
+        labelText="Budget, in {currency}"
+        hideLabel
+        bind:value={limit}
+        min={0}
+        max={1_000_000}
+        step={50}
+      />
+      <Select labelText="Currency" hideLabel bind:selected={currency}>
+        {#each usualCurrencies as code (code)}<SelectItem
+            value={code}
+            text="{code} · {currencyNames.of(code) ?? code}"
+          />{/each}
+      </Select>
+    </div>
+    <p class="hint">
+      A tenth is set aside. The kit begins with {usual.mainsHz} Hz mains and {usual.units ===
+      'metric'
+        ? 'metres and kilograms'
+        : 'inches and pounds'}, as usual where you are. All of it can be changed in the brief.
+    </p>
   </fieldset>
   <fieldset>
     <legend>3 · How do you choose?</legend>
@@ -124,6 +141,13 @@
     display: grid;
     gap: 1.1rem;
     padding: 1.4rem 1.5rem 1.6rem;
+  }
+
+  .money {
+    display: grid;
+    grid-template-columns: minmax(8rem, 1fr) minmax(9rem, 1.2fr);
+    gap: 0.6rem;
+    align-items: end;
   }
 
   fieldset {

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { formatMoney } from '../../core/money/format';
   import { proxy } from 'comlink';
   import {
     Button,
@@ -44,6 +45,18 @@
   const hasKind = $derived(columns.includes('kind'));
   /** Rows whose names are those of parts that are there already: they stand before them from then on. */
   const shadows = $derived((reading?.gear ?? []).filter(({ id }) => satchel.shelf.byId.has(id)));
+  /** In which currencies the prices of the file are read, the commonest first. */
+  const pricesBy = $derived.by(() => {
+    const counts: Record<string, number> = {};
+    for (const { priceNew } of reading?.gear ?? [])
+      if (priceNew) counts[priceNew.currency] = (counts[priceNew.currency] ?? 0) + 1;
+    return Object.entries(counts)
+      .map(([currency, count]) => ({ currency, count }))
+      .sort((a, b) => b.count - a.count);
+  });
+  const foreignPrices = $derived(
+    pricesBy.some(({ currency }) => currency !== satchel.project?.currency)
+  );
 
   // Rows are read in the worker, which a newer question stops.
   $effect(() => {
@@ -260,10 +273,22 @@
               : ''}.
           </p>
         {/if}
+        {#if pricesBy.length > 0}
+          <p class="soft">
+            Prices are read in {pricesBy
+              .map(({ currency, count }) => `${currency} (${count})`)
+              .join(', ')}{foreignPrices
+              ? ', kept so, and counted at the rates under Budget in the brief'
+              : ''}. The first ones, as they are read:
+          </p>
+        {/if}
         <ul class="preview">
           {#each reading.gear.slice(0, SHOWN) as gear, at (at)}<li>
               <b>{fullName(gear)}</b>
               <span class="soft">{gearKinds[gear.kind].name}: {partGist(gear)}</span>
+              {#if gear.priceNew}<span class="figures"
+                  >{formatMoney(gear.priceNew.likely, gear.priceNew.currency)}</span
+                >{/if}
             </li>{/each}
         </ul>
       </section>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { formatMoney } from '../../core/money/format';
   import { Checkbox, TextArea } from 'carbon-components-svelte';
   import type { GearKind } from '../../core/model/gear';
   import { specSheet } from '../../core/model/gear/spec-sheet';
@@ -10,15 +11,17 @@
 
   /** Pasted specification text: the words each figure was read from, and a yes or no for each. */
   interface Props {
+    /** What a sign of several currencies is taken for. */
+    currency: string;
     kind: GearKind;
     onkind: (kind: GearKind) => void;
     onaccept: (proposals: Proposal[]) => void;
   }
-  const { kind, onkind, onaccept }: Props = $props();
+  const { currency, kind, onkind, onaccept }: Props = $props();
   let text = $state('');
   let refused = $state.raw<ReadonlySet<number>>(new Set());
   const guessed = $derived(text.trim() ? readSpecification(text).kind : undefined);
-  const proposals = $derived(text.trim() ? readSpecification(text, kind).proposals : []);
+  const proposals = $derived(text.trim() ? readSpecification(text, kind, currency).proposals : []);
 
   /** The text cut at the words that were read, each piece knowing its proposals. */
   const pieces = $derived.by(() => {
@@ -42,7 +45,7 @@
     const { key, value } = proposal;
     if (key === 'priceNew') {
       const { likely, currency } = value as { likely: number; currency: string };
-      return `${(likely / 100).toFixed(2)} ${currency}`;
+      return `${formatMoney(likely, currency)} (${currency})`;
     }
     if (key === 'sizeMm') {
       const { width, height, depth } = value as { width: number; height: number; depth: number };

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { statedElsewhere } from '../../core/money/priced-shelf';
   import { createVirtualizer } from '@tanstack/svelte-virtual';
   import { untrack } from 'svelte';
   import { fullName } from '../../core/model/gear';
@@ -61,9 +62,11 @@
             {#if gear.priceNew}
               <b>{formatMoney(gear.priceNew.likely, gear.priceNew.currency, { short: true })}</b>
               <span class="gist"
-                >{gear.priceUsed
-                  ? `used ${formatMoney(gear.priceUsed.likely, gear.priceUsed.currency, { short: true })}`
-                  : dayWords(gear.priceNew.date)}</span
+                >{statedElsewhere(gear.priceNew)
+                  ? `from ${formatMoney(statedElsewhere(gear.priceNew)!.likely, statedElsewhere(gear.priceNew)!.currency, { short: true })}`
+                  : gear.priceUsed
+                    ? `used ${formatMoney(gear.priceUsed.likely, gear.priceUsed.currency, { short: true })}`
+                    : dayWords(gear.priceNew.date)}</span
               >
             {:else}
               <span class="gist">no price in {currency}</span>

@@ -2,10 +2,13 @@ import { checkGear } from '../../core/formats/gear-check';
 import { faultSentence } from '../../core/formats/faults';
 import { impliedPorts, type GearItem, type GearKind } from '../../core/model/gear';
 import { fieldNames, specSheet } from '../../core/model/gear/spec-sheet';
+import type { Price } from '../../core/model/gear/price';
 import type { Port } from '../../core/model/ports';
 import { codecs, type RecordingMode } from '../../core/model/gear/body';
 import { minorPerMajor } from '../../core/money/format';
-import { MeasureError, parseNumber, readMeasure } from '../../core/reading/measure';
+import { readAmount } from '../../core/reading/amount';
+import { asStatedGear } from '../../core/money/priced-shelf';
+import { MeasureError, readMeasure } from '../../core/reading/measure';
 
 export const modeKeys = [
   'pixelsAcross',
@@ -66,8 +69,13 @@ export function emptyDraft(kind: GearKind): PartDraft {
   };
 }
 
+/** An amount as the form writes it: with its code where it is not in the project's currency. */
+export const amountText = (minor: number, currency: string, own: string): string =>
+  `${minor / minorPerMajor(currency)}${currency === own ? '' : ` ${currency}`}`;
+
 /** A part opened in the form, its figures written as the sheet shows them. */
-export function draftOf(gear: GearItem, currency: string): PartDraft {
+export function draftOf(shown: GearItem, currency: string): PartDraft {
+  const gear = asStatedGear(shown);
   const draft = emptyDraft(gear.kind);
   const values = gear as unknown as Record<string, unknown>;
   draft.maker = gear.maker;
@@ -103,15 +111,14 @@ export function draftOf(gear: GearItem, currency: string): PartDraft {
     const price = gear[key];
     if (!price) continue;
     const major = (minor: number | undefined) =>
-      minor === undefined ? '' : String(minor / minorPerMajor(price.currency));
-    if (price.currency === currency)
-      draft.prices[key] = {
-        low: major(price.low),
-        likely: major(price.likely),
-        high: major(price.high),
-        date: price.date,
-        source: price.source
-      };
+      minor === undefined ? '' : amountText(minor, price.currency, currency);
+    draft.prices[key] = {
+      low: major(price.low),
+      likely: major(price.likely),
+      high: major(price.high),
+      date: price.date,
+      source: price.source
+    };
   }
   const implied = impliedPorts(gear.kind, values).map((port) => JSON.stringify(port));
   draft.ports = gear.ports
@@ -146,6 +153,58 @@ export interface DraftReading {
   gear: GearItem | undefined;
   /** Sentences by field. */
   faults: Record<string, string>;
+}
+
+/** The three amounts of a price, all in the currency that any of them says, else in the project's. */
+function amountsOf(
+  typed: { low: string; likely: string; high: string },
+  currency: string
+): Pick<Price, 'low' | 'likely' | 'high' | 'currency'> {
+  const texts = [typed.low, typed.likely, typed.high].filter((text) => text.trim());
+  const said = texts.map((text) => readAmount(text, currency)).find((amount) => amount.said);
+  const own = said?.currency ?? currency;
+  const minorOf = (text: string) => {
+    if (!text.trim()) return undefined;
+    const amount = readAmount(text, own);
+    if (amount.currency !== own)
+      throw new MeasureError(
+        `“${text.trim()}” is in ${amount.currency}, and the price is in ${own}.`
+      );
+    return amount.minor;
+  };
+  const [low, likely, high] = [minorOf(typed.low), minorOf(typed.likely), minorOf(typed.high)];
+  return { low, likely: likely ?? low ?? high!, high, currency: own };
+}
+
+const priceKeys = ['priceNew', 'priceUsed'] as const;
+
+/** @throws MeasureError where an amount cannot be read */
+function priceIn(
+  draft: PartDraft,
+  key: (typeof priceKeys)[number],
+  currency: string,
+  today: string
+): Price | undefined {
+  const { low, likely, high, date, source } = draft.prices[key];
+  if (![low, likely, high].some((text) => text.trim())) return undefined;
+  return {
+    ...amountsOf({ low, likely, high }, currency),
+    date: date || today,
+    source: source.trim() || 'noted by hand'
+  };
+}
+
+/** The prices of the form as far as they can be read yet. */
+export function pricesIn(draft: PartDraft, currency: string, today: string) {
+  const priceOrNone = (key: (typeof priceKeys)[number]) => {
+    try {
+      return priceIn(draft, key, currency, today);
+    } catch (error) {
+      if (error instanceof MeasureError) return undefined;
+      throw error;
+    }
+  };
+  return { priceNew: priceOrNone('priceNew'), priceUsed: priceOrNone('priceUsed') };
 }
 
 /** Reads the form: every figure with its unit, every fault beside its field. */
@@ -197,28 +256,11 @@ export function readDraft(
     );
     if (width ?? height ?? depth) part.sizeMm = { width, height, depth };
   });
-  for (const key of ['priceNew', 'priceUsed'] as const) {
-    const { low, likely, high, date, source } = draft.prices[key];
-    if (![low, likely, high].some((text) => text.trim())) continue;
-    const minor = (text: string) => {
-      if (!text.trim()) return undefined;
-      const major = parseNumber(text.replace(/^[^\d.,-]+|[^\d.,]+$/g, ''));
-      if (major === undefined || major < 0)
-        throw new MeasureError(`“${text}” is no amount; write one such as 129.00.`);
-      return Math.round(major * minorPerMajor(currency));
-    };
+  for (const key of priceKeys)
     read(key, () => {
-      const middle = minor(likely) ?? minor(low) ?? minor(high)!;
-      part[key] = {
-        low: minor(low),
-        likely: middle,
-        high: minor(high),
-        currency,
-        date: date || today,
-        source: source.trim() || 'noted by hand'
-      };
+      const price = priceIn(draft, key, currency, today);
+      if (price) part[key] = price;
     });
-  }
   if (draft.kind === 'body') {
     part.modes = draft.modes.map((mode, at) => {
       const row: Record<string, unknown> = { ...mode.rest };

@@ -2,7 +2,7 @@
   import { goto } from '$app/navigation';
   import type { MoneyStatement } from '../../core/money/statement';
   import { fullName } from '../../core/model/gear';
-  import { formatMoney } from '../../core/money/format';
+  import { formatMoney, minorPerMajor } from '../../core/money/format';
   import { rangeOf } from '../../core/money/price-range';
   import { allowLineDrop, droppedLine, startLineDrag } from '../drag/line-drag';
   import { layStrap, type StrapLength } from './strap-layout';
@@ -30,7 +30,11 @@
             : `${Math.round(range.chanceOver * 100)} % likely over`
   );
   const short = (minor: number) => formatMoney(minor, money.currency, { short: true });
-  const bare = (minor: number) => short(minor).replace(/[^\d.,\s-]/g, '');
+  /** In whole units: what is written small beneath is for the eye. */
+  const bare = (minor: number) => {
+    const perMajor = minorPerMajor(money.currency);
+    return short(Math.round(minor / perMajor) * perMajor).replace(/[^\d.,\s-]/g, '');
+  };
 
   let hovered = $state<string | undefined>(undefined);
   let walked = $state<string | undefined>(undefined);

@@ -1,3 +1,4 @@
+import { minorPerMajor } from '../../core/money/format';
 import type { MoneyStatement, StatementLine } from '../../core/money/statement';
 
 /** One stitched length of the strap, in percent of its width. */
@@ -20,8 +21,8 @@ export interface StrapLayout {
   firmPercent: number;
 }
 
-/** A figure beneath the strap needs about this much of its width. */
-const TICK_ROOM_PERCENT = 4.5;
+/** A sign of a figure beneath the strap needs about this much of its width. */
+const SIGN_ROOM_PERCENT = 0.9;
 /** The buckle never sits on the very end. */
 const BEYOND = 1.03;
 
@@ -31,16 +32,17 @@ export function layStrap(money: MoneyStatement): StrapLayout {
   const scale = (minor: number) => (100 * minor) / longest;
   const lengths: StrapLength[] = [];
   let lastTick = 0;
+  const whole = Math.round(money.firmMinor / minorPerMajor(money.currency));
+  const tickRoom = SIGN_ROOM_PERCENT * Math.max(4, whole.toLocaleString('en').length);
   const paid = money.lines.filter((line) => line.firmMinor > 0);
   for (const [index, statement] of paid.entries()) {
     const from = scale(statement.runningMinor - statement.firmMinor);
     const to = scale(statement.runningMinor);
-    const tick = to - lastTick >= TICK_ROOM_PERCENT || index === paid.length - 1;
+    const tick = to - lastTick >= tickRoom || index === paid.length - 1;
     if (tick) {
       // The last total matters most: one too near before it gives way.
       const previous = lengths.findLast((length) => length.tick);
-      if (previous && index === paid.length - 1 && to - lastTick < TICK_ROOM_PERCENT)
-        previous.tick = false;
+      if (previous && index === paid.length - 1 && to - lastTick < tickRoom) previous.tick = false;
       lastTick = to;
     }
     lengths.push({

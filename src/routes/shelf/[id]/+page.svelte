@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { conversionWords } from '$lib/core/money/priced-shelf';
   import { cautionsOfPart } from '$lib/core/judge/cautions';
   import { Button } from 'carbon-components-svelte';
   import { goto } from '$app/navigation';
@@ -51,6 +52,7 @@
             )}</span
           >{/if}
         <span class="soft">{seen.source}, {dayWords(seen.date)}</span>
+        {#if conversionWords(seen)}<span class="soft figures">{conversionWords(seen)}</span>{/if}
       {:else}<span class="soft">not seen</span>{/if}
     </dd>
   </div>

@@ -1,4 +1,8 @@
 <script lang="ts">
+  import type { Price } from '$lib/core/model/gear/price';
+  import { formatMoney } from '$lib/core/money/format';
+  import { convertedMinor, rateInto } from '$lib/core/money/rates';
+  import { dayWords } from '$lib/ui/shell/day-words';
   import { Button, Select, SelectItem, TextInput } from 'carbon-components-svelte';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
@@ -8,12 +12,18 @@
   import { type GearKind, gearKindNames, gearKinds } from '$lib/core/model/gear';
   import { specSheet } from '$lib/core/model/gear/spec-sheet';
   import type { Proposal } from '$lib/core/reading/specification';
-  import { minorPerMajor } from '$lib/core/money/format';
   import { satchel } from '$lib/state/project-store.svelte';
   import ModesField from '$lib/ui/shelf/ModesField.svelte';
   import PortsField from '$lib/ui/shelf/PortsField.svelte';
   import ReaderPanel from '$lib/ui/shelf/ReaderPanel.svelte';
-  import { draftOf, emptyDraft, type PartDraft, readDraft } from '$lib/ui/shelf/part-draft';
+  import {
+    amountText,
+    draftOf,
+    pricesIn,
+    emptyDraft,
+    type PartDraft,
+    readDraft
+  } from '$lib/ui/shelf/part-draft';
 
   const source = $derived(satchel.shelf.byId.get(page.url.searchParams.get('id') ?? ''));
   const copying = $derived(page.url.searchParams.get('copy') !== null);
@@ -54,14 +64,26 @@
     return id;
   });
   const reading = $derived(readDraft($state.snapshot(draft) as PartDraft, newId, currency, today));
+  /** What a price written in another currency counts as here. */
+  const priceNotes = $derived.by(() => {
+    const noteOf = (price: Price | undefined) => {
+      if (!price || price.currency === currency || !satchel.project) return '';
+      const rate = rateInto(satchel.project, price.currency);
+      if (!rate)
+        return `Kept in ${price.currency}; state its rate under Budget in the brief, or it is left out.`;
+      const counted = convertedMinor(price.likely, price.currency, currency, rate.perUnit);
+      return `Kept as ${formatMoney(price.likely, price.currency)}; counts as ${formatMoney(counted, currency)} at ${rate.perUnit}, ${rate.rough ? 'a rough rate' : 'your rate'} of ${dayWords(rate.date)}. Change it under Budget in the brief.`;
+    };
+    const prices = pricesIn($state.snapshot(draft) as PartDraft, currency, today);
+    return { priceNew: noteOf(prices.priceNew), priceUsed: noteOf(prices.priceUsed) };
+  });
   const faults = $derived(tried ? reading.faults : {});
 
   function take(proposals: Proposal[]) {
     for (const { key, value } of proposals) {
       if (key === 'priceNew') {
         const price = value as { likely: number; currency: string };
-        if (price.currency === currency)
-          draft.prices.priceNew.likely = String(price.likely / minorPerMajor(currency));
+        draft.prices.priceNew.likely = amountText(price.likely, price.currency, currency);
       } else if (key === 'sizeMm') {
         const { width, height, depth } = value as Record<string, number>;
         draft.size = [String(width), String(height), String(depth)];
@@ -205,7 +227,10 @@
       </fieldset>
       {#each [['priceNew', 'price new'], ['priceUsed', 'price used']] as const as [key, words] (key)}
         <fieldset>
-          <legend>{capital(words)}, {currency}: low, likely, high; seen on, where</legend>
+          <legend
+            >{capital(words)}, in {currency} or with its currency (649,00 €): low, likely, high; seen
+            on, where</legend
+          >
           <div class="row price">
             {#each ['low', 'likely', 'high'] as const as end (end)}<TextInput
                 size="sm"
@@ -229,6 +254,7 @@
               bind:value={draft.prices[key].source}
             />
           </div>
+          {#if priceNotes[key]}<p class="hint figures">{priceNotes[key]}</p>{/if}
           {@render wrong(key)}
         </fieldset>
       {/each}
@@ -259,6 +285,7 @@
       <Button type="submit">Save the part</Button>
     </form>
     <ReaderPanel
+      {currency}
       kind={draft.kind}
       onkind={(kind) => (draft = { ...emptyDraft(kind), maker: draft.maker, model: draft.model })}
       onaccept={take}

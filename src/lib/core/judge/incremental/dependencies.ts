@@ -209,6 +209,7 @@ const fieldsOfBrief = Object.keys({
   id: true,
   name: true,
   currency: true,
+  rates: true,
   units: true,
   mainsHz: true,
   school: true,
