@@ -60,7 +60,7 @@ test.describe('the brief', () => {
   });
 });
 
-test('three questions pack a first kit within the limit', async ({ page }) => {
+test('four questions pack a first kit within the limit', async ({ page }) => {
   await page.goto('/');
   await page.getByText('I sit and talk').click();
   await page.getByRole('spinbutton').fill('1200');
@@ -73,6 +73,25 @@ test('three questions pack a first kit within the limit', async ({ page }) => {
       .getByText('Nothing stands in the way.')
       .or(page.getByRole('heading', { name: /To settle · 0 block/ }))
   ).toBeVisible();
+});
+
+test('a first kit is packed around the phone one has, from used parts, in one’s own currency', async ({
+  page
+}) => {
+  await page.goto('/');
+  await page.getByRole('spinbutton').fill('450');
+  await page.getByLabel('Currency').selectOption('EUR');
+  await page.getByText('a phone that films').click();
+  await page.getByLabel('The one most like my phone').selectOption({ label: 'Ellowen Slip 4' });
+  await page.getByText('I buy used where I can').click();
+  await page.getByText('Light on the back').click();
+  await page.getByRole('button', { name: 'Pack a first kit' }).click();
+  await page.waitForURL('**/satchel', { timeout: 60_000 });
+  await expect(verdict(page)).toContainText('left');
+  await expect(verdict(page)).toContainText('€');
+  await page.goto('/brief');
+  await expect(page.getByRole('figure').filter({ hasText: 'Slip 4' })).toBeVisible();
+  await expect(page.getByLabel('Propose used parts where they are sold')).toBeChecked();
 });
 
 test('a candidate shows what it would do before it is taken', async ({ page }) => {

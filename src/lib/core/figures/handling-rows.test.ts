@@ -279,14 +279,12 @@ describe('the safety net', () => {
     ).toBe(1);
   });
 
-  it('counts batteries beyond the first, and banks', () => {
+  it('counts batteries beyond the first, and banks that a cable joins to the body', () => {
     expect(figure(calmKit(), 'spareBatteries')).toBe(1);
-    expect(
-      figure(
-        made((p) => add(p, 'pellamund-hearth-74')),
-        'spareBatteries'
-      )
-    ).toBe(2);
+    const bank = (...others: string[]) =>
+      made((p) => ['pellamund-hearth-74', ...others].forEach((id) => add(p, id)));
+    expect(figure(bank(), 'spareBatteries')).toBe(1);
+    expect(figure(bank('nibsworth-usb-c-cable-c-to-c-1-m'), 'spareBatteries')).toBe(2);
     const none = made((p) => {
       without(p, 'quillfeather-ember-16-battery-twin');
       ownCopy<GearOf<'body'>>(p, body, (gear) => (gear.batteriesIncluded = 0));

@@ -7,7 +7,7 @@ import { type KitPart, piecesOf } from '../rigs/kit';
 import { setUpMinutes } from '../rigs/places';
 import type { PlacedRig } from '../rigs/placed-rig';
 import { cardsFor, batteriesFor } from './endurance-rows';
-import { isReady } from '../rigs/ready';
+import { feedsBody, isReady } from '../rigs/ready';
 import { cageFor } from './heat-rows';
 import { type FigureRows, yesNo } from './rows';
 
@@ -294,13 +294,14 @@ export const handlingRows = {
     }
   },
   spareBatteries: {
-    name: 'batteries beyond the first',
+    name: 'batteries beyond the first, and banks that reach the body',
     unit: 'count',
     source: 'kit',
     read: (rig) => {
       if (!rig.body) return null;
       const batteries = (rig.body.gear.batteriesIncluded ?? 0) + piecesOf(batteriesFor(rig));
-      return Math.max(0, batteries - 1) + rig.kit.of('power bank').length;
+      const banks = rig.kit.of('power bank').filter((bank) => feedsBody(rig, bank));
+      return Math.max(0, batteries - 1) + banks.length;
     }
   },
   copies: {

@@ -1,7 +1,7 @@
 import type { Act } from '../acts/act';
 import { applyAct } from '../acts/apply-act';
 import { useInScene } from '../acts/use-in-scene';
-import { newLine, swapFor } from '../findings/part-candidates';
+import { basisFor, newLine, swapFor } from '../findings/part-candidates';
 import { compareKits, type KitMerit } from '../merit/kit-merit';
 import { describeKind, type GearItem, pocketOf } from '../model/gear';
 import type { Plan, PlanLine, PriceBasis } from '../model/plan';
@@ -182,7 +182,7 @@ function judgeAsked(asking: Asking, gear: GearItem): Candidate {
   const there = plan.lines.find(
     (line) => line.gearId === gear.id && line.step !== 'later' && line.state !== 'returned'
   );
-  const basis: PriceBasis = there?.basis ?? (gear.priceNew ? 'new' : 'used');
+  const basis: PriceBasis = there?.basis ?? basisFor(project, gear);
   if (there) {
     const use = asking.useOf(there, gear);
     const used = use && applyAct(project, use);

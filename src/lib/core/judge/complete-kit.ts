@@ -2,7 +2,7 @@ import type { Act } from '../acts/act';
 import { applyAct } from '../acts/apply-act';
 import { chainProposals } from '../findings/chain-proposals';
 import { Finding } from '../findings/finding';
-import { newLine } from '../findings/part-candidates';
+import { basisFor, newLine } from '../findings/part-candidates';
 import { angleFindings, planFindings } from '../findings/table';
 import { activePlan } from '../model/active-plan';
 import type { Project } from '../model/project';
@@ -85,7 +85,7 @@ function closingAct(evaluation: PlanEvaluation, open: Finding): Act | undefined 
   if (open.row.scope === 'plan') {
     const [proposal] = open.row.propose(evaluation, open);
     const gear = proposal && 'parts' in proposal ? proposal.parts[0] : undefined;
-    return gear && { type: 'add line', line: newLine(plan, gear) };
+    return gear && { type: 'add line', line: newLine(plan, gear, 1, basisFor(project, gear)) };
   }
   const rig = evaluation.rigs.find(
     ({ scene, angle }) => scene.id === open.sceneId && angle.id === open.angleId

@@ -9,7 +9,7 @@ import {
   type Proposal,
   severityRank
 } from '../findings/finding';
-import { newLine } from '../findings/part-candidates';
+import { basisFor, newLine } from '../findings/part-candidates';
 import type { Project } from '../model/project';
 import { activePlan } from '../model/active-plan';
 import { makeShelf, type Shelf } from '../model/shelf';
@@ -157,7 +157,7 @@ function* remedyOf(
   let best: Remedy | undefined;
   let compared = 0;
   for (const gear of proposal.parts.slice(0, MOST_TRIED)) {
-    const line = newLine(plan, gear);
+    const line = newLine(plan, gear, 1, basisFor(project, gear));
     const act: Act = proposal.act ? proposal.act(line) : { type: 'add line', line };
     const remedy = tried(project, shelf, before, finding, proposal.label(gear), act);
     if (remedy?.mends) {

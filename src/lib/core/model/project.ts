@@ -43,6 +43,8 @@ export class Ignored {
 /** Rules a person buys by. */
 export class OwnRules {
   @StatedYesNo() onlyUsed?: boolean;
+  /** What is proposed is bought used where it has a used price. */
+  @StatedYesNo() preferUsed?: boolean;
   /** Only from a place where one has credit, by the words of its prices' source. */
   @StatedText(200) onlyFrom?: string;
   /** No part dearer than this one. */

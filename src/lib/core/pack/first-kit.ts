@@ -1,15 +1,16 @@
 import { applyAct } from '../acts/apply-act';
-import { type Candidate, judgeCandidates } from '../judge/candidates';
+import { type Candidate, judgeCandidates, REPLACE } from '../judge/candidates';
 import { judgePlan } from '../judge/judge-plan';
 import type { Judgement } from '../judge/judgement';
 import { remediesFor } from '../judge/settle';
-import { compareKits } from '../merit/kit-merit';
+import { compareKits, type KitMerit } from '../merit/kit-merit';
 import { schools } from '../merit/schools';
 import { type Pocket, pockets } from '../model/pocket';
 import type { Project } from '../model/project';
 import { activePlan } from '../model/active-plan';
 import type { Shelf } from '../model/shelf';
 import { minor, splitByWeights } from '../money/minor';
+import { convertedMinor, rateInto } from '../money/rates';
 
 /** Pockets choose again this often, now that the others are filled. */
 const ROUNDS = 2;
@@ -20,50 +21,126 @@ function judged(project: Project, shelf: Shelf): Judgement {
   return judgePlan(project, activePlan(project), shelf);
 }
 
-/** Pockets in which a kit may well hold nothing. */
-const optional: readonly Pocket[] = ['accessories'];
+/** Bodies a kit is begun with, so that one poor beginning does not decide. */
+const BEGINNINGS = 3;
+/** Passes over all pockets in which single choices are made anew, once everything is there. */
+const MOST_PASSES = 3;
 
 /**
- * A first kit within the limit, quickly: pocket by pocket in the school's order, each taking the part
- * that makes the whole kit best within its share, then what still stops a scene settled one by one.
- * It is a start a person goes on from, not the best kit there is.
+ * A first kit within the limit, quickly: from several bodies, pocket by pocket in the school's order, each taking the
+ * part that makes the whole kit best within its share; then what still stops a scene is settled one by one, and single
+ * choices are made anew while the kit gets better. What is owned stays. It is a start a person goes on from, not
+ * the best kit there is.
  */
 export function packFirstKit(start: Project, shelf: Shelf): Project {
-  const school = schools[start.school];
   const spendable = minor(Math.max(0, start.limitMinor - start.reserveMinor));
+  let best: Project | undefined;
+  let bestMerit: KitMerit | undefined;
+  for (const begun of beginnings(start, shelf, spendable)) {
+    const packed = finish(fill(begun, shelf, spendable), shelf, spendable);
+    const { merit } = judged(packed, shelf);
+    if (!bestMerit || isBetter(merit, bestMerit)) {
+      best = packed;
+      bestMerit = merit;
+    }
+  }
+  return best ?? start;
+}
+
+/** Kits that do nothing yet are told apart by what they would be worth. */
+const isBetter = (one: KitMerit, other: KitMerit): boolean =>
+  (compareKits(one, other) || one.onceSettledHundredths - other.onceSettledHundredths) > 0;
+
+/** The plan as it is, where it holds a body, and the plan with each of the most promising ones. */
+function beginnings(start: Project, shelf: Shelf, spendable: number): Project[] {
+  const now = judged(start, shelf);
+  const bodies = judgeCandidates(start, shelf, 'body')
+    .filter(({ act, firmMinor }) => act !== undefined && firmMinor <= spendable)
+    .sort(mostPromisingFirst)
+    .slice(0, BEGINNINGS)
+    .map(({ act }) => applyAct(start, act!));
+  return now.kit.of('body').length > 0 || bodies.length === 0 ? [start, ...bodies] : bodies;
+}
+
+/** Every pocket filled in the order of the school. */
+function fill(start: Project, shelf: Shelf, spendable: number): Project {
+  const school = schools[start.school];
   const shares = splitByWeights(
-    spendable,
+    minor(spendable),
     pockets.map((pocket) => school.split[pocket])
   );
   const shareOf = (pocket: Pocket) => shares[pockets.indexOf(pocket)]!;
-  // A lens and a microphone are judged in a picture; without a body there is none.
-  const order: Pocket[] = [
-    'body',
-    'lens',
-    ...school.pocketOrder.filter((pocket) => pocket !== 'body' && pocket !== 'lens')
-  ];
+  // A lens and a microphone are judged in a picture.
+  const order: readonly Pocket[] = [
+    'lens' as const,
+    ...school.pocketOrder.filter((pocket) => !optional.includes(pocket) && pocket !== 'lens')
+  ].filter((pocket): pocket is Pocket => pocket !== 'body');
   let project = start;
   for (let round = 0; round < ROUNDS; round++) {
     for (const pocket of order) {
-      if (optional.includes(pocket)) continue;
       const now = judged(project, shelf);
       const spentElsewhere = now.money.firmMinor - now.money.pockets[pocket].firmMinor;
       // The first round keeps to the school's share; the second may use what others left over.
       const mayCost =
         round === 0 ? shareOf(pocket) : Math.max(shareOf(pocket), spendable - spentElsewhere);
-      const possible = judgeCandidates(project, shelf, pocket).filter(
-        (candidate) => candidate.act !== undefined && candidate.firmMinor <= spendable
-      );
+      const possible = affordable(judgeCandidates(project, shelf, pocket), spendable);
       const within = possible.filter((candidate) => candidate.trueCostMinor <= mayCost);
-      const affordable = within.length > 0 ? within : cheapest(possible);
       const better =
         round === 0
-          ? mostPromising(affordable, now)
-          : affordable.find((candidate) => compareKits(candidate.merit, now.merit) > 0);
+          ? mostPromising(within.length > 0 ? within : cheapest(possible), now)
+          : within.find((candidate) => isBetter(candidate.merit, now.merit));
       if (better?.act) project = applyAct(project, better.act);
     }
   }
-  return dropIdle(settleStops(project, shelf, spendable), shelf);
+  return project;
+}
+
+/** Pockets in which a kit may well hold nothing. */
+const optional: readonly Pocket[] = ['accessories'];
+
+const affordable = (candidates: readonly Candidate[], spendable: number): Candidate[] =>
+  candidates.filter(({ act, firmMinor }) => act !== undefined && firmMinor <= spendable);
+
+/** Settles, drops and chooses anew while the kit gets better. */
+function finish(filled: Project, shelf: Shelf, spendable: number): Project {
+  const pointMayCost = costOfPoint(filled);
+  let project = dropIdle(settleStops(filled, shelf, spendable), shelf);
+  for (let pass = 0; pass < MOST_PASSES; pass++) {
+    const before = judged(project, shelf).merit;
+    for (const pocket of pockets) {
+      const now = judged(project, shelf);
+      let choice: Candidate | undefined;
+      for (const way of [REPLACE, { how: 'add' }] as const)
+        for (const candidate of affordable(judgeCandidates(project, shelf, pocket, way), spendable))
+          if (
+            candidate.unusable === '' &&
+            isBetter(candidate.merit, now.merit) &&
+            isWorthIt(candidate, now, pointMayCost) &&
+            (!choice || isBetter(candidate.merit, choice.merit))
+          )
+            choice = candidate;
+      if (choice) project = applyAct(project, choice.act!);
+    }
+    project = dropIdle(settleStops(project, shelf, spendable), shelf);
+    if (!isBetter(judged(project, shelf).merit, before)) break;
+  }
+  return project;
+}
+
+/** Good enough is good enough: for less than a point a person does not spend this much more. */
+const POINT_MAY_COST_GBP_MINOR = 10_000;
+function costOfPoint(project: Project): number {
+  const perUnit = rateInto(project, 'GBP')?.perUnit ?? 1;
+  return project.currency === 'GBP'
+    ? POINT_MAY_COST_GBP_MINOR
+    : convertedMinor(POINT_MAY_COST_GBP_MINOR, 'GBP', project.currency, perUnit);
+}
+
+/** Whether what a choice costs more is worth the points it brings; what makes another scene work always is. */
+function isWorthIt({ merit, firmMinor }: Candidate, now: Judgement, pointMayCost: number): boolean {
+  const works = merit.mustDoWorking > now.merit.mustDoWorking || merit.stops < now.merit.stops;
+  const points = (merit.meritHundredths - now.merit.meritHundredths) / 100;
+  return works || points * pointMayCost >= firmMinor - now.money.firmMinor;
 }
 
 /** A share too small for anything still buys the cheapest thing there is. */
@@ -72,13 +149,13 @@ function cheapest(candidates: readonly Candidate[]): Candidate[] {
   return first ? [first] : [];
 }
 
-/** Leaves out what later choices have made idle: parts without which the kit is no worse. */
+/** Leaves out what later choices have made idle: parts without which the kit is no worse. What is owned stays. */
 function dropIdle(start: Project, shelf: Shelf): Project {
   let project = start;
   for (const line of activePlan(start).lines) {
+    if (line.state === 'owned') continue;
     const without = applyAct(project, { type: 'remove line', lineId: line.id });
-    if (compareKits(judged(without, shelf).merit, judged(project, shelf).merit) >= 0)
-      project = without;
+    if (!isBetter(judged(project, shelf).merit, judged(without, shelf).merit)) project = without;
   }
   return project;
 }
@@ -87,15 +164,18 @@ function dropIdle(start: Project, shelf: Shelf): Project {
  * While pockets are still empty every kit is stopped by what is missing, so stops tell nothing yet:
  * the part that brings none of its own and makes the kit best once the rest is there.
  */
-function mostPromising(candidates: readonly Candidate[], now: Judgement): Candidate | undefined {
+function mostPromisingFirst(a: Candidate, b: Candidate): number {
   const ownStops = (candidate: Candidate) =>
     candidate.breaks.filter((change) => change.severity === 'stop' && change.code !== 'M7').length;
-  const [best] = [...candidates].sort(
-    (a, b) =>
-      ownStops(a) - ownStops(b) ||
-      b.merit.onceSettledHundredths - a.merit.onceSettledHundredths ||
-      a.trueCostMinor - b.trueCostMinor
+  return (
+    ownStops(a) - ownStops(b) ||
+    b.merit.onceSettledHundredths - a.merit.onceSettledHundredths ||
+    a.trueCostMinor - b.trueCostMinor
   );
+}
+
+function mostPromising(candidates: readonly Candidate[], now: Judgement): Candidate | undefined {
+  const [best] = [...candidates].sort(mostPromisingFirst);
   return best && best.merit.onceSettledHundredths > now.merit.onceSettledHundredths
     ? best
     : undefined;

@@ -19,3 +19,14 @@ export function isReady(rig: PlacedRig, part: KitPart): boolean {
   }
   return true;
 }
+
+/** A bank or block whose power gets into the body with the joining parts there are. */
+export function feedsBody(rig: PlacedRig, source: KitPart): boolean {
+  return connectionsOf(rig).some(
+    (need) =>
+      !isMissingPort(need) &&
+      need.purpose === 'power into body' &&
+      need.from.line === source.line &&
+      isClosedInBag(need, rig.kit)
+  );
+}

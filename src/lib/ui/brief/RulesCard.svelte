@@ -90,6 +90,14 @@
   </div>
   <p class="soft">Empty: no limit of its own.</p>
   <Checkbox
+    labelText="Propose used parts where they are sold"
+    checked={project.rules?.preferUsed === true}
+    on:check={(event) => {
+      if (event.detail !== (project.rules?.preferUsed === true))
+        setRule({ preferUsed: event.detail ? true : undefined });
+    }}
+  />
+  <Checkbox
     labelText="Only used parts"
     checked={project.rules?.onlyUsed === true}
     on:check={(event) => {

@@ -39,9 +39,9 @@
     {/if}
     {#if hasProject}<p><a href="/satchel">Back to the kit that is open</a></p>{/if}
   </section>
-  <Lazy load={() => import('./ThreeQuestions.svelte')}
-    >{#snippet children(ThreeQuestions)}
-      <ThreeQuestions />
+  <Lazy load={() => import('./FirstQuestions.svelte')}
+    >{#snippet children(FirstQuestions)}
+      <FirstQuestions />
     {/snippet}</Lazy
   >
 </div>

@@ -5,7 +5,12 @@
   import { usualCurrencies } from '../../core/money/rates';
   import { newProject } from '../../core/model/new-project';
   import { usualOf } from '../../core/model/usual-of-region';
-  import type { SchoolId } from '../../core/model/project';
+  import { catalogue } from '../../catalogue/load-catalogue';
+  import { applyAct } from '../../core/acts/apply-act';
+  import { newLine } from '../../core/findings/part-candidates';
+  import { activePlan } from '../../core/model/active-plan';
+  import { fullName } from '../../core/model/gear';
+  import type { Project, SchoolId } from '../../core/model/project';
   import { schoolIds } from '../../core/model/word-lists';
   import type { SceneStyle } from '../../core/model/scene';
   import { schools } from '../../core/merit/schools';
@@ -28,6 +33,31 @@
     'live call': false,
     evening: false
   });
+  const haves = {
+    nothing: 'nothing yet',
+    phone: 'a phone that films',
+    camera: 'a camera'
+  } as const;
+  let has = $state<keyof typeof haves>('nothing');
+  let preferUsed = $state(false);
+  let bodyId = $state('');
+  let lensId = $state('');
+  const bodies = $derived(
+    catalogue.ofKind('body').filter(({ form }) => (form === 'phone') === (has === 'phone'))
+  );
+  const ownedBody = $derived(
+    has === 'nothing' ? undefined : (bodies.find(({ id }) => id === bodyId) ?? bodies[0])
+  );
+  /** Lenses that go on the owned body as they are. */
+  const lenses = $derived.by(() => {
+    const mount = ownedBody?.ports.find((port) => port.family === 'mount')?.type;
+    return mount === undefined
+      ? []
+      : catalogue.ofKind('lens').filter((lens) => lens.mount === mount);
+  });
+  const owned = $derived(
+    [ownedBody, lenses.find(({ id }) => id === lensId)].filter((gear) => gear !== undefined)
+  );
   let limit = $state<number | null>(900);
   let school = $state<SchoolId>('sound and light first');
   let packing = $state(false);
@@ -54,8 +84,14 @@
       mainsHz: usual.mainsHz,
       units: usual.units
     });
+    let withOwned: Project = preferUsed ? { ...begun, rules: { preferUsed } } : begun;
+    for (const gear of owned)
+      withOwned = applyAct(withOwned, {
+        type: 'add line',
+        line: { ...newLine(activePlan(withOwned), gear), state: 'owned' }
+      });
     try {
-      await satchel.beginPacked(begun);
+      await satchel.beginPacked(withOwned);
       await goto('/satchel');
     } catch (error) {
       failure = error instanceof Error ? error.message : String(error);
@@ -71,7 +107,7 @@
     void pack();
   }}
 >
-  <h2>Or answer three questions</h2>
+  <h2>Or answer four questions</h2>
   <fieldset>
     <legend>1 · What do you film?</legend>
     {#each styles as { id, words } (id)}<Checkbox
@@ -105,7 +141,58 @@
     </p>
   </fieldset>
   <fieldset>
-    <legend>3 · How do you choose?</legend>
+    <legend>3 · What do you have?</legend>
+    <div class="pills">
+      {#each Object.entries(haves) as [id, words] (id)}
+        <label class:on={has === id}
+          ><input type="radio" name="has" value={id} bind:group={has} />{words}</label
+        >
+      {/each}
+    </div>
+    {#if has !== 'nothing'}
+      <Select
+        size="sm"
+        labelText={has === 'phone' ? 'The one most like my phone' : 'The one most like my camera'}
+        selected={ownedBody?.id}
+        on:change={(event) => (bodyId = (event.target as HTMLSelectElement).value)}
+      >
+        {#each bodies as body (body.id)}<SelectItem value={body.id} text={fullName(body)} />{/each}
+      </Select>
+      {#if lenses.length > 0}
+        <Select
+          size="sm"
+          labelText="With the lens"
+          selected={lensId}
+          on:change={(event) => (lensId = (event.target as HTMLSelectElement).value)}
+        >
+          <SelectItem value="" text="none yet" />
+          {#each lenses as lens (lens.id)}<SelectItem
+              value={lens.id}
+              text={fullName(lens)}
+            />{/each}
+        </Select>
+      {/if}
+      <p class="hint">
+        It costs nothing and stays. Its own figures, and whatever else you have, go in under “What I
+        own” in the brief.
+      </p>
+    {/if}
+    <div class="pills">
+      {#each [false, true] as used (used)}
+        <label class:on={preferUsed === used}
+          ><input
+            type="radio"
+            name="used"
+            value={used}
+            checked={preferUsed === used}
+            onchange={() => (preferUsed = used)}
+          />{used ? 'I buy used where I can' : 'I buy new'}</label
+        >
+      {/each}
+    </div>
+  </fieldset>
+  <fieldset>
+    <legend>4 · How do you choose?</legend>
     <div class="pills">
       {#each schoolIds as id (id)}
         <label class:on={school === id}
@@ -159,6 +246,11 @@
   legend {
     margin-bottom: 0.4rem;
     font-weight: 600;
+  }
+
+  .pills + .pills,
+  .hint + .pills {
+    margin-top: 0.6rem;
   }
 
   .three > :global(.bx--btn) {
