@@ -6,6 +6,7 @@ import type { FigureId } from '../figures/table';
 import type { GearItem } from '../model/gear';
 import type { Plan, PlanLine } from '../model/plan';
 import type { Project } from '../model/project';
+import type { Scene } from '../model/scene';
 import type { Shelf } from '../model/shelf';
 import type { MoneyStatement } from '../money/statement';
 import type { Kit } from '../rigs/kit';
@@ -157,7 +158,7 @@ export class Finding implements Held {
   constructor(
     readonly row: FindingRow,
     private readonly held: Held,
-    readonly scene?: { readonly id: string; readonly name: string },
+    readonly scene?: Pick<Scene, 'id' | 'name' | 'angles'>,
     readonly angleId?: string
   ) {
     this.severity = held.severity;
@@ -214,6 +215,12 @@ export class Finding implements Held {
 
   get sceneName(): string | undefined {
     return this.scene?.name;
+  }
+
+  /** The angle it speaks of by name, where its scene is filmed from several. */
+  get angleName(): string | undefined {
+    const angles = this.scene?.angles ?? [];
+    return angles.length > 1 ? angles.find(({ id }) => id === this.angleId)?.name : undefined;
   }
 
   /** Same finding before and after a change: code, scene, angle and what it is about. */

@@ -9,7 +9,7 @@ import {
   type Proposal,
   severityRank
 } from '../findings/finding';
-import { basisFor, newLine } from '../findings/part-candidates';
+import { basisFor, cheapestOf, newLine, swapFor } from '../findings/part-candidates';
 import type { Project } from '../model/project';
 import { activePlan } from '../model/active-plan';
 import { makeShelf, type Shelf } from '../model/shelf';
@@ -170,6 +170,30 @@ function* remedyOf(
   return best ?? easing;
 }
 
+/** Any other part of the kinds that a finding names, in the place of the one it names and beside it. */
+function lastResorts(project: Project, shelf: Shelf, finding: Finding): Proposal[] {
+  const { lines } = activePlan(project);
+  return (finding.lineIds ?? []).slice(0, MOST_NAMED).flatMap((lineId): Proposal[] => {
+    const line = lines.find(({ id }) => id === lineId);
+    const gear = line && shelf.byId.get(line.gearId);
+    if (!line || !gear || line.locked) return [];
+    const others = cheapestOf(shelf, project, gear.kind, ({ id }) => id !== gear.id);
+    const add: Proposal = { parts: others, label: (other) => `Add ${other.model}` };
+    // What is owned is never proposed to be given away.
+    return line.state === 'owned'
+      ? [add]
+      : [
+          {
+            parts: others,
+            label: (other) => `Swap ${gear.model} for ${other.model}`,
+            act: swapFor(line.id)
+          },
+          add
+        ];
+  });
+}
+const MOST_NAMED = 2;
+
 /** Everything a finding's row needs to propose. */
 function contextOf(
   project: Project,
@@ -232,6 +256,13 @@ export function* lookingForRemedies(
     if (remedies.filter((one) => one.mends && one.brings.length === 0).length >= MOST_REMEDIES)
       break;
   }
+  // Before it is said that nothing mends it, other parts of the kinds it speaks of were tried in their place and beside.
+  if (remedies.length === 0 && (finding.severity === 'stop' || finding.severity === 'warn'))
+    for (const proposal of lastResorts(project, shelf, finding)) {
+      const remedy = yield* remedyOf(project, shelf, judgement, finding, proposal);
+      yield;
+      if (remedy) remedies.push(remedy);
+    }
   return remedies
     .sort(
       (a, b) =>

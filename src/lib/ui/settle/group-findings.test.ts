@@ -19,6 +19,22 @@ describe('findings as they are shown', () => {
     expect(new Set(groups.map(({ finding }) => finding.key)).size).toBe(groups.length);
   });
 
+  it('name the angle where a scene is filmed from several, and are one where both say the same', () => {
+    const two = structuredClone(project);
+    const lesson = two.scenes.find(({ name }) => name === 'Loom lesson')!;
+    lesson.angles.push({ ...structuredClone(lesson.angles[0]!), id: 'b', name: 'From the side' });
+    const body = activePlan(two).lines.find(({ gearId }) => gearId === 'orrowby-linnet')!;
+    body.quantity = 2;
+    const judged = judgePlan(two, activePlan(two), catalogue).findings;
+    const groups = groupFindings(judged);
+    const titles = groups.map(({ finding }) => `${finding.code} ${finding.title()}`);
+    expect(new Set(titles).size).toBe(titles.length);
+    const places = groups.flatMap(({ scenes }) => scenes);
+    expect(places).toContain('Loom lesson, From the side');
+    expect(places).toContain('Loom lesson');
+    for (const { scenes } of groups) expect(new Set(scenes).size).toBe(scenes.length);
+  });
+
   it('leave out what is ignored, and nothing else', () => {
     const [first] = findings;
     const rest = groupFindings(findings, [{ key: first!.key, reason: 'fine' }]);

@@ -2,9 +2,10 @@ import { isQuestion } from '../../core/findings/finding-codes';
 import type { Finding } from '../../core/findings/finding';
 import type { Ignored } from '../../core/model/project';
 
-/** A finding as it is shown: once, with all the scenes it is said of in the same words. */
+/** A finding as it is shown: once, with all the places it is said of in the same words. */
 export interface FindingGroup {
   finding: Finding;
+  /** Scenes, each with its angle where it is said of one of several. */
   scenes: string[];
 }
 
@@ -14,16 +15,28 @@ export function groupFindings(
   ignored: readonly Ignored[] = []
 ): FindingGroup[] {
   const letBe = new Set(ignored.map(({ key }) => key));
-  const groups = new Map<string, FindingGroup>();
+  const groups = new Map<string, Finding[]>();
   for (const finding of findings) {
     if (isQuestion(finding) || letBe.has(finding.key)) continue;
-    const sameEverywhere = !finding.title().startsWith(finding.sceneName ?? '\u0000');
-    const key = sameEverywhere
-      ? `${finding.code}|${finding.title()}|${finding.severity}`
-      : finding.key;
-    const group = groups.get(key) ?? { finding, scenes: [] };
-    if (finding.sceneName) group.scenes.push(finding.sceneName);
-    groups.set(key, group);
+    const key = `${finding.code}|${finding.title()}|${finding.severity}`;
+    const alike = groups.get(key);
+    if (alike) alike.push(finding);
+    else groups.set(key, [finding]);
   }
-  return [...groups.values()];
+  return [...groups.values()].map((alike) => ({ finding: alike[0]!, scenes: placesOf(alike) }));
+}
+
+/** Scene by scene: all its angles, or those it is said of. */
+function placesOf(alike: readonly Finding[]): string[] {
+  const byScene = new Map<string, Finding[]>();
+  for (const finding of alike)
+    if (finding.scene)
+      byScene.set(finding.scene.id, [...(byScene.get(finding.scene.id) ?? []), finding]);
+  return [...byScene.values()].map((ofScene) => {
+    const { scene } = ofScene[0]!;
+    const names = ofScene.flatMap(({ angleName }) => angleName ?? []);
+    return names.length === 0 || names.length === scene!.angles.length
+      ? scene!.name
+      : `${scene!.name}, ${names.join(' and ')}`;
+  });
 }

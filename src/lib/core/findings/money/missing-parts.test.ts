@@ -6,6 +6,7 @@ import { judged, ownCopy, setRig, swap, walkOutside, without } from '../../judge
 import { add, angle, made, scene, twoAtOnce } from '../../figures/tests/figures-of';
 import type { GearOf } from '../../model/gear';
 import type { Project } from '../../model/project';
+import { cameraPlaces } from '../../model/word-lists';
 
 const body = 'orrowby-linnet-ii';
 const lamp = 'quillfeather-ray-65-two-colour-55-cm-dome';
@@ -90,6 +91,26 @@ describe('a part without which nothing is filmed', () => {
     });
     expect(missing(walked)).toEqual([]);
   });
+
+  it.each(cameraPlaces)(
+    'at a second angle (%s) is bought with its lens and support in one go',
+    (place) => {
+      const project = made((p) => {
+        p.limitMinor = 1_000_000;
+        scene(p).angles.push({
+          ...structuredClone(angle(p)),
+          id: 'second',
+          name: 'Second',
+          cameraPlace: place
+        });
+      });
+      const finding = judged(project).findings.find(({ code }) => code === 'M7')!;
+      expect(finding.title()).toBe('Nothing to film the second angle with');
+      const [remedy] = remediesFor(project, shelfOf(project), judged(project), finding);
+      expect(remedy?.mends, place).toBe(true);
+      expect(missing(applyAct(project, remedy!.act)), remedy!.label).toEqual([]);
+    }
+  );
 
   it('is no charger where another body fills the same batteries over USB', () => {
     const two = made((p) => {

@@ -2,7 +2,7 @@ import { lampStandOf } from '../../rigs/lamp-stand';
 import { fullName, type GearKind, type LampGear } from '../../model/gear';
 import { portsFor } from '../../model/ports-by-role';
 import type { Project } from '../../model/project';
-import type { Scene } from '../../model/scene';
+import type { CameraPlace, Scene } from '../../model/scene';
 import { makeShelf } from '../../model/shelf';
 import { countPieces } from '../../rigs/kit';
 import { micPlacesFor } from '../../rigs/place-mic';
@@ -21,7 +21,17 @@ interface MissingRole {
   /** Made only when someone asks. */
   proposals: () => Proposal[];
   comesAlong?: true;
+  /** Another angle filmed at once lacks it: a second body is proposed with its own lens and support. */
+  ofSecondAngle?: true;
 }
+
+const noSupport: Readonly<Record<CameraPlace, string>> = {
+  hand: 'Nothing to hold the camera by',
+  overhead: 'Nothing holds the camera above',
+  'extension pole': 'No extension pole or grip',
+  tabletop: 'Nothing to stand the camera on',
+  tripod: 'Nothing to stand the camera on'
+};
 
 /** A lamp that is not in use runs all the same once it has the battery it takes. */
 const takesBattery = ({ form, batteryType }: LampGear): boolean =>
@@ -67,15 +77,20 @@ function missingRoles({
       }));
       continue;
     }
+    const second = rig.index > 0;
+    const alongWithBody = second ? ({ comesAlong: true, ofSecondAngle: true } as const) : {};
     if (!rig.lens) {
       const mount = mountOf(body);
-      miss('lens', scene, () => ({
+      miss(second ? 'second lens' : 'lens', scene, () => ({
+        ...alongWithBody,
         kind: 'lens',
-        title: `No lens for ${body.gear.model}`,
+        title: second
+          ? `No lens for ${body.gear.model} at the second angle`
+          : `No lens for ${body.gear.model}`,
         why:
           mount === undefined
             ? `It is not stated which lenses ${fullName(body.gear)} takes, and none is in the kit.`
-            : `${fullName(body.gear)} takes ${mount} lenses and none is in the kit.`,
+            : `${fullName(body.gear)} takes ${mount} lenses and none is ${second ? 'left for it' : 'in the kit'}.`,
         proposals: () =>
           mount === undefined ? [] : add('lens', (gear: { mount: string }) => gear.mount === mount)
       }));
@@ -130,16 +145,12 @@ function missingRoles({
     const forms: readonly string[] = supportsByPlace[angle.cameraPlace];
     // A support that was named for the scene has to be one that holds the camera there.
     const holds = rig.support !== undefined && forms.includes(rig.support.gear.form);
-    if (!holds && rig.index === 0 && angle.cameraPlace !== 'hand') {
-      miss(`support ${angle.cameraPlace}`, scene, () => ({
+    if (!holds && angle.cameraPlace !== 'hand') {
+      miss(`${second ? 'second ' : ''}support ${angle.cameraPlace}`, scene, () => ({
+        ...alongWithBody,
         kind: 'support',
-        title:
-          angle.cameraPlace === 'overhead'
-            ? 'Nothing holds the camera above'
-            : angle.cameraPlace === 'extension pole'
-              ? 'No extension pole or grip'
-              : 'Nothing to stand the camera on',
-        why: `The camera ${angle.cameraPlace === 'overhead' ? 'looks down from above' : angle.cameraPlace === 'extension pole' ? 'is held out on an extension pole' : `stands on the ${angle.cameraPlace}`} and ${rig.support ? `${fullName(rig.support.gear)} is not made for that` : 'the kit has nothing for that'}.`,
+        title: `${noSupport[angle.cameraPlace]}${second ? ' at the second angle' : ''}`,
+        why: `The camera ${angle.cameraPlace === 'overhead' ? 'looks down from above' : angle.cameraPlace === 'extension pole' ? 'is held out on an extension pole' : `stands on the ${angle.cameraPlace}`} and ${rig.support ? `${fullName(rig.support.gear)} is not made for that` : `the kit has nothing ${second ? 'left ' : ''}for that`}.`,
         proposals: () => add('support', (gear: { form: string }) => forms.includes(gear.form))
       }));
     }
@@ -195,7 +206,8 @@ function missingRoles({
 /** How many parts a rig cannot do without, of those the kit does not have. */
 export const missingIn = (rig: PlacedRig): number =>
   missingRoles({ rigs: [rig], kit: rig.kit, project: rig.project, shelf: emptyShelf }).filter(
-    ({ sceneIds, comesAlong }) => sceneIds[0] === rig.scene.id && comesAlong !== true
+    ({ sceneIds, comesAlong, ofSecondAngle }) =>
+      sceneIds[0] === rig.scene.id && (comesAlong !== true || ofSecondAngle === true)
   ).length;
 const emptyShelf = makeShelf();
 
