@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { changeMains, scenesMovedBy } from '$lib/core/acts/change-mains';
   import Guarded from '$lib/ui/shell/Guarded.svelte';
   import { startScene } from '$lib/core/model/scene-starts';
   import type { SceneStyle } from '$lib/core/model/scene';
@@ -15,6 +16,17 @@
 
   const project = $derived(satchel.project);
   const judgement = $derived(satchel.judgement);
+
+  let mainsNote = $state('');
+  function setMains(mainsHz: 50 | 60) {
+    if (!project || project.mainsHz === mainsHz) return;
+    const moved = scenesMovedBy(project, mainsHz).length;
+    mainsNote =
+      moved === 0
+        ? ''
+        : `${moved === 1 ? 'One scene moves' : `${moved} scenes move`} to a frame rate that keeps step with lamps on ${mainsHz} Hz. Undo takes it back.`;
+    void satchel.act(changeMains(project, mainsHz));
+  }
 
   function addScene(style: SceneStyle) {
     if (!project) return;
@@ -100,8 +112,7 @@
           name="mains"
           options={{ '50': '50 Hz mains', '60': '60 Hz mains' }}
           value={String(project.mainsHz) as '50' | '60'}
-          onchoose={(value) =>
-            satchel.act({ type: 'set project', patch: { mainsHz: value === '50' ? 50 : 60 } })}
+          onchoose={(value) => setMains(value === '50' ? 50 : 60)}
         />
         <Choice
           name="units"
@@ -109,6 +120,7 @@
           value={project.units}
           onchoose={(units) => satchel.act({ type: 'set project', patch: { units } })}
         />
+        {#if mainsNote}<p class="soft" role="status">{mainsNote}</p>{/if}
       </div>
     </aside>
   </div>

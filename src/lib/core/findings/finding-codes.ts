@@ -18,6 +18,7 @@ export const findingCodes = [
   'B13',
   'B14',
   'B15',
+  'B16',
   'L1',
   'L2',
   'L3',

@@ -46,6 +46,7 @@ import { missingCardFindings } from './storage/missing-card';
 import { editingFindings, editingPlanFindings } from './storage/editing';
 import { batteryLifeFindings } from './power/battery-life';
 import { powerSupplyFindings } from './power/power-supply';
+import { sharedSocketFindings } from './power/shared-socket';
 import { chargingFindings } from './power/charging';
 import { daysAwayFindings } from './power/days-away';
 import { airTravelFindings } from './power/air-travel';
@@ -105,6 +106,7 @@ export const angleFindings: readonly AngleFindingRow[] = [
   ...editingFindings,
   ...batteryLifeFindings,
   ...powerSupplyFindings,
+  ...sharedSocketFindings,
   ...chargingFindings,
   ...daysAwayFindings,
   ...otherDevicesFindings,

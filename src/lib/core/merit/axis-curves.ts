@@ -273,6 +273,7 @@ export const axisOfCode: Readonly<Record<FindingCode, Axis | undefined>> = {
   B13: 'safety net',
   B14: 'light',
   B15: 'endurance',
+  B16: 'endurance',
   L1: 'picture',
   L2: 'picture',
   L3: 'picture',

@@ -8,6 +8,7 @@
   import type { Question } from '../../core/judge/questions';
   import type { Ignored, SchoolId } from '../../core/model/project';
   import FindingRow from './FindingRow.svelte';
+  import { isQuestion } from '../../core/findings/finding-codes';
   import { groupFindings } from './group-findings';
   import Lazy from '../shell/Lazy.svelte';
 
@@ -85,6 +86,8 @@
   let allShown = $state(false);
   const drawn = $derived(allShown ? pressing : pressing.slice(0, MOST_DRAWN));
   $effect(() => onlisted(drawn.map(({ finding }) => finding.key)));
+  /** What nobody has stated yet: an all-clear is given only beside it. */
+  const openAnswers = $derived(findings.filter(isQuestion).length);
   const notes = $derived(grouped.filter(({ finding }) => finding.severity === 'note'));
   const count = (severity: 'stop' | 'warn') =>
     pressing.filter(({ finding }) => finding.severity === severity).length;
@@ -127,8 +130,17 @@
 {/if}
 {#if pressing.length === 0}
   <div class="card settled">
-    <p class="done">Nothing stands in the way.</p>
-    <p>Every scene works within the budget. The buying list is ready.</p>
+    {#if openAnswers > 0}
+      <p class="done">Nothing that is stated stands in the way.</p>
+      <p>
+        {openAnswers === 1
+          ? 'One figure nobody has stated could still change that; it is asked'
+          : `${openAnswers} figures nobody has stated could still change that; they are asked`} below.
+      </p>
+    {:else}
+      <p class="done">Nothing stands in the way.</p>
+      <p>Every scene works within the budget. The buying list is ready.</p>
+    {/if}
     <a href="/buying">To the buying list</a>
   </div>
 {/if}

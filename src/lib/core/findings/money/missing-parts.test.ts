@@ -16,6 +16,9 @@ const missing = (project: Project) =>
     .findings.filter(({ code }) => code === 'M7')
     .map((finding) => finding.title());
 
+const lineIdOf = (project: Project, gearId: string) =>
+  project.plans[0]!.lines.find((line) => line.gearId === gearId)!.id;
+
 /** A body of one's own that cannot be charged inside. */
 const uncharged = (p: Project) =>
   ownCopy<GearOf<'body'>>(p, body, (gear) => (gear.runsFromUsb = false));
@@ -111,6 +114,28 @@ describe('a part without which nothing is filmed', () => {
       expect(missing(applyAct(project, remedy!.act)), remedy!.label).toEqual([]);
     }
   );
+
+  it('is a card for the second camera, where both record on cards', () => {
+    const project = made((p) => {
+      p.limitMinor = 1_000_000;
+      twoAtOnce(p, body);
+      p.plans[0]!.lines.find(({ gearId }) => gearId === body)!.quantity = 2;
+    });
+    expect(missing(project)).toContain('No card left for the second camera');
+    const finding = judged(project).findings.find(({ title }) =>
+      title().startsWith('No card left')
+    )!;
+    const [remedy] = remediesFor(project, shelfOf(project), judged(project), finding);
+    expect(missing(applyAct(project, remedy!.act))).not.toContain(
+      'No card left for the second camera'
+    );
+    const two = applyAct(project, {
+      type: 'step quantity',
+      lineId: lineIdOf(project, 'quillfeather-sd-128-v30'),
+      by: 1
+    });
+    expect(missing(two)).not.toContain('No card left for the second camera');
+  });
 
   it('is no charger where another body fills the same batteries over USB', () => {
     const two = made((p) => {

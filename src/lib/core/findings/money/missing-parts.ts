@@ -1,10 +1,10 @@
 import { lampStandOf } from '../../rigs/lamp-stand';
-import { fullName, type GearKind, type LampGear } from '../../model/gear';
+import { type BodyGear, fullName, type GearKind, type LampGear } from '../../model/gear';
 import { portsFor } from '../../model/ports-by-role';
 import type { Project } from '../../model/project';
 import type { CameraPlace, Scene } from '../../model/scene';
 import { makeShelf } from '../../model/shelf';
-import { countPieces } from '../../rigs/kit';
+import { countPieces, type KitPart } from '../../rigs/kit';
 import { micPlacesFor } from '../../rigs/place-mic';
 import { mountOf } from '../../rigs/place-lens';
 import { hearsVoice, type PlacedRig } from '../../rigs/placed-rig';
@@ -36,6 +36,20 @@ const noSupport: Readonly<Record<CameraPlace, string>> = {
 /** A lamp that is not in use runs all the same once it has the battery it takes. */
 const takesBattery = ({ form, batteryType }: LampGear): boolean =>
   form !== 'practical' && batteryType !== undefined;
+
+const slotsOf = ({ gear }: KitPart<BodyGear>): string[] =>
+  portsFor(gear, 'card').map(({ type }) => type);
+
+/** Cameras that film at once and record on the same kind of card, more than there are cards of it. */
+function cardsShort({ kit, body, bodiesAtOnce }: PlacedRig): boolean {
+  if (!body || body.gear.internalStorageGb !== undefined) return false;
+  const slots = slotsOf(body);
+  const sharing = bodiesAtOnce.filter(
+    (one) =>
+      one.gear.internalStorageGb === undefined && slotsOf(one).some((slot) => slots.includes(slot))
+  );
+  return countPieces(kit.of('card'), ({ cardKind }) => slots.includes(cardKind)) < sharing.length;
+}
 
 /** What no scene can do without, and the kit does not have. */
 function missingRoles({
@@ -117,14 +131,23 @@ function missingRoles({
       }));
     }
     if (kit.of('card').length === 0 && body.gear.internalStorageGb === undefined) {
-      const slots = portsFor(body.gear, 'card').map(({ type }) => type);
+      const slots = slotsOf(body);
       miss('card', scene, () => ({
         kind: 'card',
         title: 'Nothing to record on',
         why: `${fullName(body.gear)} records to ${slots.join(' or ')} and no card is in the kit.`,
         proposals: () => add('card', (gear: { cardKind: string }) => slots.includes(gear.cardKind))
       }));
-    }
+    } else if (second && cardsShort(rig))
+      miss('second card', scene, () => ({
+        comesAlong: true,
+        ofSecondAngle: true,
+        kind: 'card',
+        title: 'No card left for the second camera',
+        why: `${fullName(body.gear)} films at the same time and needs a card of its own.`,
+        proposals: () =>
+          add('card', ({ cardKind }: { cardKind: string }) => slotsOf(body).includes(cardKind))
+      }));
     const { batteryType } = body.gear;
     const powered =
       body.gear.internalBatteryWh !== undefined ||

@@ -210,6 +210,19 @@ export const causes: Record<string, (project: Project) => void> = {
     p.scenes[0]!.longestTakeMin = 27;
     p.scenes[0]!.temperatureC = 24;
   },
+  B16: (p) => {
+    ownCopy<GearOf<'body'>>(p, 'orrowby-linnet-ii', (gear) => {
+      gear.ports = [
+        ...gear.ports.filter(({ role }) => role !== 'audioIn'),
+        { family: 'audio', type: 'USB-C', end: 'socket', role: 'audioIn' }
+      ];
+    });
+    activePlan(p).lines.push(
+      line('nibsworth-cable-trs-to-usb-c'),
+      line('pellamund-hearth-74'),
+      line('nibsworth-usb-c-cable-c-to-c-1-m')
+    );
+  },
   'B2/glare': (p) => {
     walkOutside(p);
     p.scenes[0]!.lightBrightLx = 20_000;
