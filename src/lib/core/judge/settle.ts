@@ -1,5 +1,5 @@
 import { pricedFor } from '../money/priced-shelf';
-import { isQuestion } from '../findings/finding-codes';
+import { type FindingCode, isQuestion } from '../findings/finding-codes';
 import type { Act } from '../acts/act';
 import { applyAct } from '../acts/apply-act';
 import {
@@ -101,6 +101,8 @@ function tried(
   const costMinor = after.money.firmMinor - before.money.firmMinor;
   // What is over its limit already goes further over: the price says by how much.
   const isOver = before.money.remainingMinor < 0;
+  // What costs more is no way out of having spent too much.
+  if (OVERSPENT.has(finding.code) && costMinor > 0) return undefined;
   const unsaid = after.money.lines
     .filter(({ line, gear }) => !had.has(line.id) && gear && !label.includes(gear.model))
     .map(({ gear }) => gear!.model);
@@ -119,6 +121,9 @@ function tried(
     gainPerMoney: gainPerMoney(after.merit, before.merit, costMinor)
   };
 }
+
+/** Findings that tell of too much money spent. */
+const OVERSPENT: ReadonlySet<FindingCode> = new Set<FindingCode>(['M1', 'M2', 'M3', 'M6']);
 
 /** Half a point is within the judge's own estimates. */
 const NO_WORSE_HUNDREDTHS = 50;
@@ -159,6 +164,8 @@ function* remedyOf(
   for (const gear of proposal.parts.slice(0, MOST_TRIED)) {
     const line = newLine(plan, gear, 1, basisFor(project, gear));
     const act: Act = proposal.act ? proposal.act(line) : { type: 'add line', line };
+    // A part in its own place is no change.
+    if (plan.lines.some((one) => one.gearId === gear.id && removes(act, one.id))) continue;
     const remedy = tried(project, shelf, before, finding, proposal.label(gear), act);
     if (remedy?.mends) {
       if (!best || remedy.gainPerMoney > best.gainPerMoney) best = remedy;
@@ -169,6 +176,11 @@ function* remedyOf(
   }
   return best ?? easing;
 }
+
+const removes = (act: Act, lineId: string): boolean =>
+  act.type === 'batch'
+    ? act.acts.some((one) => removes(one, lineId))
+    : act.type === 'remove line' && act.lineId === lineId;
 
 /** Any other part of the kinds that a finding names, in the place of the one it names and beside it. */
 function lastResorts(project: Project, shelf: Shelf, finding: Finding): Proposal[] {

@@ -151,7 +151,7 @@ export const connectionsOf = memoOn((rig: PlacedRig): readonly (Connection | Mis
     rig.micPlace === 'shoe' ? body : rig.micPlace === 'boom arm' ? rig.boom : undefined;
   if (mic && holder)
     list.push(between(rig, 'microphone held', mic, 'stands', holder, 'carries', bearing));
-  if (body && rig.support)
+  if (body && rig.support && body.gear.form !== 'drone')
     list.push(between(rig, 'camera held', body, 'stands', rig.support, 'carries', bearing));
   if (body && rig.index === 0) {
     for (const screen of kit.of('monitor'))

@@ -81,7 +81,11 @@
   const holdsSome = $derived(
     judgement.money.lines.some((line) => line.pocket === pocket && line.inKit)
   );
-  const usable = $derived(candidates?.some(({ gear }) => usableInScene.has(gear.kind)) ?? false);
+  const usable = $derived(
+    judgement.money.lines.some(
+      (line) => line.pocket === pocket && line.gear && usableInScene.has(line.gear.kind)
+    )
+  );
 
   /** Columns for more scenes would leave no room for the figures. */
   const MOST_SCENES = 3;

@@ -18,6 +18,9 @@
 
   /** While the rest is judged the list is drawn anew no more often than this. */
   const SHOWN_EVERY_MS = 400;
+  /** A pocket of this many parts is judged in a moment and shown whole; of a larger one the first screen comes first. */
+  const SHOWN_WHOLE = 150;
+  const SHOWN_FIRST_MS = { whole: 600, begun: 60 };
 
   let candidates = $state.raw<Candidate[] | undefined>(undefined);
   let chosenId = $state<string | undefined>(undefined);
@@ -27,6 +30,8 @@
   let asked = $state(0);
   let way = $state.raw<WayOfTaking>(REPLACE);
   let openPocket: Pocket | undefined;
+  /** The way the candidates on screen were judged for. */
+  let openWay: WayOfTaking | undefined;
   /** The project the candidates were judged for. */
   let judgedFor: Project | undefined;
 
@@ -43,16 +48,26 @@
       way = REPLACE;
       openPocket = pocket;
     }
+    if (way !== openWay) {
+      // Other figures and another order: no row of the old list is to be clicked for one of the new.
+      candidates = undefined;
+      openWay = way;
+    }
     const { shelf } = satchel;
     const judged: Candidate[] = [];
     let shownAt = 0;
-    /** Parts come by another way than the answer, and the last of them may come after it. */
-    let answered = false;
+    const wanted = onShelf;
+    let waiting: ReturnType<typeof setTimeout> | undefined;
     const show = () => {
+      if (stale) return;
+      clearTimeout(waiting);
+      waiting = undefined;
       shownAt = performance.now();
       candidates = [...judged].sort(bestFirst);
       judgedFor = project;
-      if (!judged.some((one) => one.gear.id === chosenId))
+      // What is chosen may be among those still to be judged.
+      const isGone = judged.length >= wanted && !judged.some((one) => one.gear.id === chosenId);
+      if (chosenId === undefined || isGone)
         chosenId = (candidates.find((one) => one.packed) ?? candidates[0])?.gear.id;
     };
     const take = (part: CandidateRow[]) => {
@@ -61,8 +76,13 @@
         const gear = shelf.byId.get(gearId);
         if (gear) judged.push({ gear, ...row });
       }
-      if (answered || shownAt === 0 || performance.now() - shownAt > SHOWN_EVERY_MS) show();
+      if (judged.length >= wanted) show();
+      // A list that is whole in a moment is shown once: rows do not move under the pointer.
+      else if (shownAt === 0) showSoon();
+      else if (performance.now() - shownAt > SHOWN_EVERY_MS) show();
     };
+    const patience = wanted <= SHOWN_WHOLE ? SHOWN_FIRST_MS.whole : SHOWN_FIRST_MS.begun;
+    const showSoon = () => (waiting ??= setTimeout(show, patience));
     void asked;
     fault = '';
     const asWanted = way;
@@ -70,14 +90,15 @@
       judge.candidates(send(asOfToday(project)), pocket, asWanted, proxy(take))
     )
       .then(() => {
-        answered = true;
-        if (!stale) show();
+        // Parts come by another way than the answer, and the last of them may come after it.
+        if (!stale && judged.length < wanted) showSoon();
       })
       .catch((error: unknown) => {
         if (!isCancelled(error)) fault = error instanceof Error ? error.message : String(error);
       });
     return () => {
       stale = true;
+      clearTimeout(waiting);
       void askJudge((judge) => judge.leavePocket()).catch(() => undefined);
     };
   });

@@ -2,7 +2,7 @@ import { fullName } from '../../model/gear';
 import { type Pocket, pockets } from '../../model/pocket';
 import { formatMoney } from '../../money/format';
 import type { MoneyStatement, StatementLine } from '../../money/statement';
-import type { Held, PlanContext, PlanFindingRow, Proposal } from '../finding';
+import type { Held, PlanContext, PlanFindingRow, Proposal, SettingProposal } from '../finding';
 import { waysToSave } from './ways-to-save';
 import { cheapestOf, swapFor } from '../part-candidates';
 
@@ -98,6 +98,28 @@ function broken({
       });
   }
   return list;
+}
+
+/** Every part the rule speaks of that is sold used, in one act; where there is but one it is proposed by itself. */
+function allUsed(context: Pick<PlanContext, 'money' | 'project' | 'shelf'>): SettingProposal[] {
+  const sold = broken(context).filter(
+    ({ line, rule }) =>
+      rule === 'used' && line.gear?.priceUsed?.currency === context.project.currency
+  );
+  if (sold.length < 2) return [];
+  return [
+    {
+      label: `Buy all ${sold.length} used that are sold used`,
+      act: {
+        type: 'batch',
+        acts: sold.map(({ line }) => ({
+          type: 'change line',
+          lineId: line.line.id,
+          patch: { basis: 'used' }
+        }))
+      }
+    }
+  ];
 }
 
 /** M3, M6, M1, M2. */
@@ -237,7 +259,7 @@ export const budgetFindings: readonly PlanFindingRow[] = [
       const gear = line.gear!;
       const proposals: Proposal[] = [];
       if (rule === 'used' && gear.priceUsed?.currency === project.currency)
-        proposals.push({
+        proposals.push(...allUsed(context), {
           label: `Buy ${gear.model} used`,
           act: { type: 'change line', lineId: line.line.id, patch: { basis: 'used' } }
         });

@@ -168,7 +168,8 @@ function missingRoles({
     const forms: readonly string[] = supportsByPlace[angle.cameraPlace];
     // A support that was named for the scene has to be one that holds the camera there.
     const holds = rig.support !== undefined && forms.includes(rig.support.gear.form);
-    if (!holds && angle.cameraPlace !== 'hand') {
+    // What flies, and stands on its own feet, is held by nothing.
+    if (!holds && angle.cameraPlace !== 'hand' && body.gear.form !== 'drone') {
       miss(`${second ? 'second ' : ''}support ${angle.cameraPlace}`, scene, () => ({
         ...alongWithBody,
         kind: 'support',

@@ -1,0 +1,78 @@
+import { describe, expect, it } from 'vitest';
+import { demoProject } from '../../catalogue/demo-project';
+import { catalogue, shelfOf } from '../../catalogue/load-catalogue';
+import type { Act } from '../acts/act';
+import { applyAct } from '../acts/apply-act';
+import { newLine } from '../findings/part-candidates';
+import { activePlan } from '../model/active-plan';
+import { newProject } from '../model/new-project';
+import type { Project } from '../model/project';
+import { judgePlan } from './judge-plan';
+import { remediesFor } from './settle';
+import { anyProject, Chances } from './tests/random-kits';
+
+const judged = (project: Project) => judgePlan(project, activePlan(project), shelfOf(project));
+const flat = (act: Act): Act[] => (act.type === 'batch' ? act.acts.flatMap(flat) : [act]);
+
+describe('a remedy', () => {
+  it.each([1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12])(
+    'never swaps a part for itself, nor mends overspending with what costs more: kit %i',
+    (seed) => {
+      const project = anyProject(new Chances(seed * 31));
+      const judgement = judged(project);
+      for (const finding of judgement.findings.slice(0, 10))
+        for (const { act, label, costMinor } of remediesFor(
+          project,
+          shelfOf(project),
+          judgement,
+          finding
+        )) {
+          const acts = flat(act);
+          const added = acts.flatMap((one) => (one.type === 'add line' ? one.line.gearId : []));
+          for (const one of acts)
+            if (one.type === 'remove line') {
+              const gone = activePlan(project).lines.find(({ id }) => id === one.lineId);
+              expect(added, label).not.toContain(gone?.gearId);
+            }
+          if (['M1', 'M2', 'M3', 'M6'].includes(finding.code))
+            expect(costMinor, label).toBeLessThanOrEqual(0);
+        }
+    }
+  );
+
+  it('buys all that is sold used in one act, where only used is the rule', () => {
+    const project: Project = { ...demoProject(), rules: { onlyUsed: true } };
+    const judgement = judged(project);
+    const finding = judgement.findings.find(({ title }) => title().endsWith('breaks your rule'))!;
+    const [remedy] = remediesFor(project, catalogue, judgement, finding);
+    expect(remedy!.label).toMatch(/^Buy all \d+ used that are sold used/);
+    const after = applyAct(project, remedy!.act);
+    for (const { line, gear } of judged(after).money.lines)
+      if (line.state !== 'owned' && gear?.priceUsed && gear.priceNew)
+        expect(line.basis, gear.id).toBe('used');
+  });
+
+  it('offers a drone nothing to stand on and no clamp', () => {
+    for (const style of ['walk', 'seated', 'hands'] as const) {
+      const empty = newProject('p', 'flying', {
+        styles: [style],
+        limitMinor: 300_000,
+        school: 'body first',
+        currency: 'GBP',
+        mainsHz: 50,
+        units: 'metric'
+      });
+      const drone = catalogue.byId.get('ellowen-dragonfly')!;
+      const project = applyAct(empty, {
+        type: 'add line',
+        line: newLine(activePlan(empty), drone)
+      });
+      const judgement = judged(project);
+      for (const finding of judgement.findings) {
+        expect(finding.title()).not.toMatch(/stand the camera|holds the camera/);
+        for (const { label } of remediesFor(project, catalogue, judgement, finding))
+          expect(label).not.toMatch(/[Cc]lamp/);
+      }
+    }
+  });
+});
