@@ -69,11 +69,9 @@ const pictures = [
     name: 'why',
     path: '/satchel',
     before: async (page) => {
-      await page
-        .locator('[data-code="A1"]')
-        .first()
-        .getByRole('button', { name: 'How is that worked out?' })
-        .click();
+      const finding = page.locator('[data-code="A1"]').first();
+      await finding.locator('.line').click();
+      await finding.getByRole('button', { name: 'How is that worked out?' }).click();
       await page.locator('summary', { hasText: 'voice at the microphone' }).click();
       await page.locator('summary', { hasText: 'mouth to microphone' }).click();
     }
