@@ -36,7 +36,8 @@ describe.each(pockets)('the %s pocket', (pocket) => {
   });
 
   it('says of each what the pocket is chosen by in every scene, and why it is of no use where it is not', () => {
-    for (const { figures, group, unusable, packed } of candidates) {
+    for (const { figures, group, unusable, packed, gainHundredths } of candidates) {
+      if (group === 'unusable') expect(gainHundredths).toBeLessThanOrEqual(0);
       expect(figures).toHaveLength(project.scenes.length);
       for (const figure of figures) {
         if (!figure) continue;

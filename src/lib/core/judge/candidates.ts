@@ -45,7 +45,10 @@ export interface Candidate {
   act: Act | undefined;
   /** What the pocket is chosen by, scene by scene; a scene in which it means nothing has none. */
   figures: (SceneFigure | undefined)[];
-  /** What the kit is worth with it against what it is worth now, all stops settled, hundredths of a point. */
+  /**
+   * What the kit is worth with it against what it is worth now, all stops settled, hundredths of a point. What
+   * cannot be used gains nothing from what it pushed out.
+   */
   gainHundredths: number;
   group: CandidateGroup;
   /** Why no scene can use it; empty where one does. */
@@ -228,6 +231,7 @@ function judgeAsked(asking: Asking, gear: GearItem): Candidate {
       : []
   );
   const unusable = whyUnusable(after, gear, line.id);
+  const gain = after.merit.onceSettledHundredths - before.merit.onceSettledHundredths;
   return {
     gear,
     basis,
@@ -242,7 +246,7 @@ function judgeAsked(asking: Asking, gear: GearItem): Candidate {
     settledByEmptyPlace: changes.settles.flatMap(({ title }) => (emptied.has(title) ? title : [])),
     act: acts.length > 0 ? { type: 'batch', acts: [take, ...acts] } : take,
     figures: pocketFigures(pocketOf(gear), after, project.units),
-    gainHundredths: after.merit.onceSettledHundredths - before.merit.onceSettledHundredths,
+    gainHundredths: unusable === '' ? gain : Math.min(0, gain),
     group: groupOf(unusable, changes.breaks, after.money.remainingMinor),
     unusable
   };

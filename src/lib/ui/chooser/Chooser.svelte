@@ -228,6 +228,7 @@
     />
     {#if listed}
       <WorthScatter
+        nowHundredths={judgement.merit.onceSettledHundredths}
         candidates={listed}
         {chosenId}
         {currency}

@@ -11,13 +11,16 @@
   interface Props {
     candidates: readonly Candidate[];
     chosenId: string | undefined;
+    /** What the kit is worth now, all stops settled, hundredths of a point. */
+    nowHundredths: number;
     currency: string;
     colour: string;
     /** What this pocket may still cost before the limit is passed. */
     mayCostMinor: number;
     onchoose: (id: string) => void;
   }
-  const { candidates, chosenId, currency, colour, mayCostMinor, onchoose }: Props = $props();
+  const { candidates, chosenId, nowHundredths, currency, colour, mayCostMinor, onchoose }: Props =
+    $props();
 
   let width = $state(680);
   const height = 132;
@@ -34,7 +37,7 @@
   const stopsMore = (candidate: Candidate) =>
     candidate.breaks.some((change) => change.severity === 'stop');
   function kitWorth(candidate: Candidate): number {
-    return candidate.merit.onceSettledHundredths / 100;
+    return (nowHundredths + candidate.gainHundredths) / 100;
   }
   const x = $derived(
     scaleLinear(
