@@ -10,7 +10,7 @@ import { closeJoints } from '$lib/core/judge/close-joints';
 import type { Project } from '$lib/core/model/project';
 import { activePlan } from '$lib/core/model/active-plan';
 import { makeShelf } from '$lib/core/model/shelf';
-import { makeEntries, noFilter, filterShelf } from '$lib/ui/shelf/shelf-search';
+import { indexShelf, noFilter, filterShelf } from '$lib/ui/shelf/shelf-search';
 import { randomOf } from '../fuzz/spoil';
 import { median, sampleMicroseconds } from './measure';
 
@@ -149,12 +149,12 @@ export function measureCore(): string[] {
       closeJoints(project, many, judgement)
     );
     measure(`shelf of ${many.items.length}: prepared for walking`, '≤ 500 ms', 8, () =>
-      makeEntries(many.items)
+      indexShelf(many.items)
     );
-    const entries = makeEntries(many.items);
+    const shelf = indexShelf(many.items);
     measure(`shelf of ${many.items.length}: sifted by words and price`, '≤ 50 ms', 30, () =>
       filterShelf(
-        entries,
+        shelf,
         { ...noFilter, words: 'lavalier wireless', mostMinor: 20_000 },
         { owned: new Set(), own: new Set(), inBag: new Set() }
       )

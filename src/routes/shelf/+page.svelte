@@ -17,11 +17,12 @@
   import { saveFile } from '$lib/ui/shell/save-file';
   import ImportDialog from '$lib/ui/shelf/ImportDialog.svelte';
   import ShelfRows from '$lib/ui/shelf/ShelfRows.svelte';
-  import { makeEntries, noFilter, type ShelfFilter, filterShelf } from '$lib/ui/shelf/shelf-search';
+  import { indexShelf, noFilter, type ShelfFilter, filterShelf } from '$lib/ui/shelf/shelf-search';
 
   let shelfFilter = $state<ShelfFilter>({ ...noFilter });
   let importing = $state(false);
-  const entries = $derived(makeEntries(satchel.shelf.items));
+  const shelf = $derived(indexShelf(satchel.shelf.items));
+  const entries = $derived(shelf.entries);
   const own = $derived(new Set(satchel.project?.ownGear.map((gear) => gear.id) ?? []));
   const inBag = $derived(new Set(satchel.plan?.lines.map((line) => line.gearId) ?? []));
   const owned = $derived(
@@ -31,7 +32,7 @@
       ) ?? []
     )
   );
-  const found = $derived(filterShelf(entries, shelfFilter, { owned, own, inBag }));
+  const found = $derived(filterShelf(shelf, shelfFilter, { owned, own, inBag }));
   const mounts = $derived(
     [
       ...new Set(

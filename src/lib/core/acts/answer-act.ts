@@ -1,4 +1,5 @@
 import type { GearItem } from '../model/gear';
+import { withValueAt } from '../model/gear/spec-sheet';
 import type { Act } from './act';
 
 /** The act that writes an answer on the part: an entry of one's own that hides the shelf's. */
@@ -7,5 +8,5 @@ export function answerAct(
   key: string,
   value: number | string | boolean
 ): Extract<Act, { type: 'put gear' }> {
-  return { type: 'put gear', gear: { ...gear, [key]: value } };
+  return { type: 'put gear', gear: withValueAt(gear, key, value) };
 }

@@ -10,6 +10,8 @@ import { MeasureError, parseNumber } from '../reading/measure';
 export interface StructuredCell {
   key: string;
   name: string;
+  /** Older files have it; it is not written any more. */
+  onlyRead?: boolean;
   write: (value: unknown) => string;
   /** @throws MeasureError that says how the cell is written */
   read: (text: string) => unknown;
@@ -149,6 +151,7 @@ export const structuredCells: readonly StructuredCell[] = [
     write: (value) => listOf(value as string[]),
     read: (text) => entriesOf(text)
   },
-  jsonCell('builtInLens', 'built-in lens'),
+  /** Written so before its figures had columns of their own. */
+  { ...jsonCell('builtInLens', 'built-in lens'), onlyRead: true },
   jsonCell('profiles', 'picture profiles')
 ];

@@ -1,6 +1,6 @@
 import { slug } from '../model/slug';
 import { impliedPorts, type GearKind, gearKindNames, type GearItem } from '../model/gear';
-import { fieldNames, specSheet } from '../model/gear/spec-sheet';
+import { fieldNames, stateAt, wholeSheet } from '../model/gear/spec-sheet';
 import { readAmount } from '../reading/amount';
 import { MeasureError, readMeasure } from '../reading/measure';
 import { structuredCells } from './csv-cells';
@@ -63,7 +63,7 @@ export const priceColumns = [
 /** Every field a column can be matched to, with the name people know it by. */
 export const csvFields: readonly { key: string; name: string }[] = [
   ...csvCommonFields.map((key) => ({ key, name: key })),
-  ...[...new Set(gearKindNames.flatMap((kind) => specSheet(kind).map(({ key }) => key)))].map(
+  ...[...new Set(gearKindNames.flatMap((kind) => wholeSheet(kind).map(({ key }) => key)))].map(
     (key) => ({ key, name: fieldNames[key] ?? key })
   ),
   ...structuredCells.map(({ key, name }) => ({ key, name }))
@@ -240,14 +240,15 @@ export function* readingGearRows(
         faults.push({ field: columnName(key), says: error.message.replace(/\.$/, '') });
       }
     }
-    for (const { key, ask } of kind ? specSheet(kind) : []) {
+    for (const { key, ask } of kind ? wholeSheet(kind) : []) {
       const text = cell(key);
       if (!text) continue;
       try {
-        if (ask.type === 'number') part[key] = readMeasure(text, ask.unit);
-        else if (ask.type === 'yes/no') part[key] = readYesNo(text);
-        else if (ask.type === 'word') part[key] = wordOf(ask.words, key, text) ?? text;
-        else part[key] = text;
+        let value: unknown = text;
+        if (ask.type === 'number') value = readMeasure(text, ask.unit);
+        else if (ask.type === 'yes/no') value = readYesNo(text);
+        else if (ask.type === 'word') value = wordOf(ask.words, key, text) ?? text;
+        stateAt(part, key, value);
       } catch (error) {
         if (!(error instanceof MeasureError)) throw error;
         faults.push({ field: columnName(key), says: error.message.replace(/\.$/, '') });

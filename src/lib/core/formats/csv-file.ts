@@ -1,7 +1,7 @@
 import { asStatedGear } from '../money/priced-shelf';
 import Papa from 'papaparse';
 import type { GearItem } from '../model/gear';
-import { specSheet } from '../model/gear/spec-sheet';
+import { sheetOf, valueAt } from '../model/gear/spec-sheet';
 import { minorPerMajor } from '../money/format';
 import { structuredCells } from './csv-cells';
 import { CSV_MOST_ROWS, priceColumns } from './csv-columns';
@@ -50,11 +50,9 @@ export function readCsvText(text: string): CsvText {
 /** The shelf as CSV, a column for every field any of its parts has. */
 export function writeShelfCsv(shown: readonly GearItem[]): string {
   const items = shown.map(asStatedGear);
-  const keys = [...new Set(items.flatMap((gear) => specSheet(gear.kind).map(({ key }) => key)))];
-  const fieldOf = (gear: GearItem, key: string) =>
-    (gear as unknown as Record<string, unknown>)[key];
-  const structured = structuredCells.filter(({ key }) =>
-    items.some((gear) => fieldOf(gear, key) !== undefined)
+  const keys = [...new Set(items.flatMap((gear) => sheetOf(gear).map(({ key }) => key)))];
+  const structured = structuredCells.filter(
+    ({ key, onlyRead }) => !onlyRead && items.some((gear) => valueAt(gear, key) !== undefined)
   );
   const amount = (minor: number | undefined, price: GearItem['priceNew']) => {
     if (minor === undefined || !price) return '';
@@ -107,9 +105,9 @@ export function writeShelfCsv(shown: readonly GearItem[]): string {
         gear.model,
         gear.id,
         ...pricesOf(gear),
-        ...keys.map((key) => cell(fieldOf(gear, key))),
+        ...keys.map((key) => cell(valueAt(gear, key))),
         ...structured.map(({ key, write }) => {
-          const value = fieldOf(gear, key);
+          const value = valueAt(gear, key);
           return value === undefined ? '' : write(value);
         })
       ])

@@ -6,7 +6,7 @@ import { type Finding, severityRank } from '../findings/finding';
 import { compareKits, type KitMerit } from '../merit/kit-merit';
 import type { GearItem } from '../model/gear';
 import type { FieldAsk } from '../model/stated';
-import { specSheet } from '../model/gear/spec-sheet';
+import { sheetOf } from '../model/gear/spec-sheet';
 import type { Project } from '../model/project';
 import { activePlan } from '../model/active-plan';
 import type { Plan } from '../model/plan';
@@ -193,6 +193,9 @@ function effectOf(answer: string, judged: Judgement, standing: ReadonlySet<strin
 
 function fieldOf(gear: GearItem | undefined, key: string | undefined): Question['field'] {
   if (!gear || key === undefined) return undefined;
-  const field = specSheet(gear.kind).find((one) => one.key === key);
-  return field && { key, gearId: gear.id, ask: field.ask };
+  // A figure of the lens may be asked of the body that holds it for good.
+  const sheet = sheetOf(gear);
+  const field =
+    sheet.find((one) => one.key === key) ?? sheet.find((one) => one.key === `builtInLens.${key}`);
+  return field && { key: field.key, gearId: gear.id, ask: field.ask };
 }

@@ -13,7 +13,7 @@ export const picturePatterns: readonly Pattern[] = [
   },
   {
     key: 'apertureSmallestN',
-    kinds: ['lens', 'body'],
+    kinds: ['lens'],
     pattern: ci(
       String.raw`(?:min(?:imum|\.)? aperture|smallest (?:aperture|opening)|closes (?:down )?to|stops down to)${gap}f?\s*\/?\s*(\d+(?:[.,]\d+)?)`
     ),
@@ -70,6 +70,21 @@ export const picturePatterns: readonly Pattern[] = [
       String.raw`\b(no|without|not)\b[^\n.;,]{0,18}stabili[sz]|stabili[sz](?:ation|ed|er)\s*[:=–-]?\s*(none|no\b)|(?:optical|in-body|sensor(?:-shift)?|image)\s*stabili[sz]|\bstabili[sz](?:ed|er|ation\s*[:=–-]?\s*yes)`
     ),
     read: (match) => !(match[1] || match[2])
+  },
+  {
+    key: 'form',
+    kinds: ['body'],
+    pattern: ci(
+      String.raw`smart ?phone|\bphone\b(?! (?:clamp|holder|mount))|action cam|drone|360[°-]? ?cam|built-?in lens|fixed[ -]lens|non-?interchangeable|compact camera|mirrorless|interchangeable|lens mount`
+    ),
+    read: (match) => {
+      const word = match[0].toLowerCase();
+      if (word.includes('phone')) return 'phone';
+      if (word.startsWith('action')) return 'action';
+      if (word === 'drone') return word;
+      if (word.startsWith('360')) return '360';
+      return /mirrorless|^interchangeable|mount/.test(word) ? 'interchangeable' : 'fixed lens';
+    }
   },
   {
     key: 'baseIso',

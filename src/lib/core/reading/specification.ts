@@ -1,5 +1,7 @@
 import type { GearKind } from '../model/gear';
 import { fieldNames } from '../model/gear/spec-sheet';
+import { type SensorFormat, sensorFormats } from '../model/sensor-formats';
+import { focalLengthOfEquivalentMm } from '../relations/optics/equivalent-focal-length';
 import { MeasureError, parseNumber } from './measure';
 import { pairs, patterns, sensorWords } from './specification-patterns';
 
@@ -34,6 +36,10 @@ const kindWords: readonly (readonly [GearKind, RegExp])[] = [
   ['microphone', /microphone|\bmic\b|lavalier|lapel|cardioid|shotgun/i],
   ['recorder', /(?:audio|sound|field|pocket) recorder/i],
   ['filter', /neutral density|\bND\s?\d|variable ND|\bfilter\b(?![^\n]{0,18}(?:thread|size|\d))/i],
+  [
+    'body',
+    /camera body|mirrorless camera|smart ?phone|action cam|compact camera|camcorder|\bdrone\b|built-?in lens|360[°-]? ?cam/i
+  ],
   ['lens', /\blens\b|focal length|\bmm f\s*\/?\s*\d|\bmm 1:\d|elements in/i],
   ['body', /\bcamera\b(?!s)|camcorder|\bsensor\b|body only/i],
   [
@@ -56,6 +62,30 @@ const kindWords: readonly (readonly [GearKind, RegExp])[] = [
 export function guessKind(text: string): GearKind | undefined {
   return kindWords.find(([, words]) => words.test(text))?.[0];
 }
+
+/** A text about a camera whose lens stays on: its lens figures are the body's own. */
+const hasBuiltInLens = (text: string): boolean =>
+  /built-?in lens|fixed lens|integrated lens|non-?interchangeable|compact camera|(?:smart)?phone\b(?! (?:clamp|holder|mount))|action cam|drone|360[°-]? ?cam/i.test(
+    text
+  ) && !/lens mount|(?<!non-?)interchangeable/i.test(text);
+
+/** A battery that cannot be taken out is not one that can be bought and swapped. */
+const batteryStaysIn = (text: string): boolean =>
+  /(?:built-?in|internal|integrated|non-?removable|fixed|sealed)[^\n.;]{0,30}batter|batter[^\n.;]{0,40}(?:built[ -]?in|non-?removable|not removable|sealed)|smart ?phone/i.test(
+    text
+  );
+
+/** A focal length given as what would frame the same on full frame. */
+const equivalentPattern =
+  /(\d+(?:[.,]\d+)?)(?:\s*(?:mm)?\s*(?:-|–|to)\s*(\d+(?:[.,]\d+)?))?\s*mm\s*\(?(?:35\s*mm\s*)?(?:equiv|eq\b|full[- ]frame)/i;
+
+/** Figures of a lens that such a text gives. */
+const builtInLensKeys = new Set([
+  'focalLengths',
+  'apertures',
+  'apertureSmallestN',
+  'minimumFocusDistanceM'
+]);
 
 /** Recording modes: pixels, rate and megabits on one line. */
 const modePattern =
@@ -120,10 +150,32 @@ export function readSpecification(
         sensor.match.index + sensor.match[0].length
       );
   }
+  const lensOfBody = kind === 'body' && hasBuiltInLens(text);
+  const staysIn = kind === 'body' && batteryStaysIn(text);
+  const sensor = proposals.find(({ key }) => key === 'sensorFormat')?.value;
+  const equivalent = lensOfBody ? equivalentPattern.exec(text) : null;
+  if (equivalent && sensor) {
+    const { widthMm } = sensorFormats[sensor as SensorFormat];
+    const from = equivalent.index;
+    const to = from + equivalent[0].length;
+    const real = (stated: string) =>
+      Math.round(focalLengthOfEquivalentMm(parseNumber(stated)!, widthMm) * 100) / 100;
+    offer('builtInLens.focalLengthMinMm', real(equivalent[1]!), from, to);
+    offer('builtInLens.focalLengthMaxMm', real(equivalent[2] ?? equivalent[1]!), from, to);
+    taken.push({ from, to });
+  }
   for (const { key: keyOf, kinds, pattern, read } of patterns) {
     const key = typeof keyOf === 'function' ? keyOf(kind) : keyOf;
-    if (key === undefined || (kinds && (kind === undefined || !kinds.includes(kind)))) continue;
-    const keys = pairs[key] ?? [key];
+    if (key === undefined) continue;
+    const ofBuiltIn = lensOfBody && builtInLensKeys.has(key);
+    if (!ofBuiltIn && kinds && (kind === undefined || !kinds.includes(kind))) continue;
+    const keys = (pairs[key] ?? [key]).map((one) =>
+      ofBuiltIn
+        ? `builtInLens.${one}`
+        : staysIn && one === 'includedBatteryWh'
+          ? 'internalBatteryWh'
+          : one
+    );
     if (has.has(keys[0]!)) continue;
     for (const match of text.matchAll(pattern)) {
       // The figure itself, not the words before it, must not be another field's already.

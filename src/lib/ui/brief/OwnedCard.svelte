@@ -5,6 +5,7 @@
   import { fullName } from '../../core/model/gear';
   import type { Plan } from '../../core/model/plan';
   import type { Shelf } from '../../core/model/shelf';
+  import { makePartSearch } from '../search/part-search';
   import Glyph from '../glyphs/Glyph.svelte';
   import { glyphOf } from '../glyphs/glyph-shapes';
 
@@ -17,11 +18,23 @@
   const owned = $derived(plan.lines.filter((line) => line.state === 'owned'));
   let open = $state(false);
   let selectedId = $state<string | undefined>(undefined);
+  const search = $derived(makePartSearch(shelf.items));
   const items = $derived(
     shelf.items
       .map((gear) => ({ id: gear.id, text: fullName(gear) }))
       .sort((a, b) => a.text.localeCompare(b.text))
   );
+  /** The list asks for each part anew; the search is made once for what is typed. */
+  let typed = '';
+  let found: ReadonlySet<string> | undefined;
+  function isFound(id: string, words: string): boolean {
+    if (words !== typed) {
+      typed = words;
+      const gear = search(words);
+      found = gear && new Set(gear.map((part) => part.id));
+    }
+    return found === undefined || found.has(id);
+  }
 
   function add() {
     const gear = selectedId === undefined ? undefined : shelf.byId.get(selectedId);
@@ -67,8 +80,7 @@
       placeholder="Name of the part"
       {items}
       bind:selectedId
-      shouldFilterItem={(item, value) =>
-        !value || item.text.toLowerCase().includes(value.toLowerCase())}
+      shouldFilterItem={(item, value) => isFound(item.id, value)}
     />
   </div>
 </Modal>

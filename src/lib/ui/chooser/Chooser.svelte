@@ -1,6 +1,6 @@
 <script lang="ts">
   import { createVirtualizer } from '@tanstack/svelte-virtual';
-  import { Button, Checkbox, SkeletonText } from 'carbon-components-svelte';
+  import { Button, Checkbox, Search, SkeletonText } from 'carbon-components-svelte';
   import { untrack } from 'svelte';
   import {
     type Candidate,
@@ -17,6 +17,7 @@
   import LeatherBag from '../bag/LeatherBag.svelte';
   import CandidateRow from './CandidateRow.svelte';
   import { groupNames, pocketQuestions } from './candidate-words';
+  import { makePartSearch } from '../search/part-search';
   import PinBoard from './PinBoard.svelte';
   import PocketLines from './PocketLines.svelte';
   import TwoMinds from '../disputes/TwoMinds.svelte';
@@ -63,11 +64,18 @@
   const currency = $derived(project.currency);
   let onlyWorking = $state(false);
   let onlyWithin = $state(false);
+  let words = $state('');
+  const search = $derived(makePartSearch((candidates ?? []).map(({ gear }) => gear)));
+  const foundIds = $derived.by(() => {
+    const found = search(words);
+    return found && new Set(found.map((gear) => gear.id));
+  });
   const listed = $derived(
     candidates?.filter(
       (one) =>
-        one.packed ||
-        ((!onlyWorking || !one.breaks.some((change) => change.severity === 'stop')) &&
+        (one.packed && !foundIds) ||
+        ((!foundIds || foundIds.has(one.gear.id)) &&
+          (!onlyWorking || !one.breaks.some((change) => change.severity === 'stop')) &&
           (!onlyWithin || one.remainingMinor >= 0))
     )
   );
@@ -237,6 +245,12 @@
         {onchoose}
       />
       <div class="filters">
+        <Search
+          size="sm"
+          labelText="Find among the candidates"
+          placeholder="Find among them"
+          bind:value={words}
+        />
         <Checkbox labelText="Leave out what would block a scene" bind:checked={onlyWorking} />
         <Checkbox labelText="Only within budget" bind:checked={onlyWithin} />
         <span class="soft">↑ ↓ go · Enter adds · Space compares</span>
@@ -257,7 +271,7 @@
         {onkeydown}
       >
         {#if listed.length === 0}
-          <li class="none">No part passes both filters. Clear one.</li>
+          <li class="none">No part passes the filters. Clear one.</li>
         {/if}
         <li role="presentation" class="rows" style:height="{$virtual.getTotalSize()}px">
           {#each $virtual.getVirtualItems() as row (row.index)}

@@ -2,7 +2,7 @@
   import { formatMoney } from '../../core/money/format';
   import { Checkbox, TextArea } from 'carbon-components-svelte';
   import type { GearKind } from '../../core/model/gear';
-  import { specSheet } from '../../core/model/gear/spec-sheet';
+  import { wholeSheet } from '../../core/model/gear/spec-sheet';
   import {
     type Proposal,
     readSpecification,
@@ -61,7 +61,7 @@
       return `${mode.pixelsAcross}×${mode.pixelsDown}, ${mode.fps} frames, ${mode.bitRateMbps} Mb/s`;
     }
     if (typeof value === 'boolean') return value ? 'yes' : 'no';
-    const ask = specSheet(kind).find((field) => field.key === key)?.ask;
+    const ask = wholeSheet(kind).find((field) => field.key === key)?.ask;
     const unit = ask?.type === 'number' && ask.unit !== 'count' ? ask.unit : '';
     return unit === 'f/' || unit === 'T'
       ? `${unit}${String(value as number)}`

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { catalogue } from '../../catalogue/load-catalogue';
 import { fullName, type GearItem } from '../../core/model/gear';
-import { specSheet } from '../../core/model/gear/spec-sheet';
+import { sheetOf } from '../../core/model/gear/spec-sheet';
 import { sheetLines, sheetQuestions } from './figure-text';
 
 const lineOf = (gear: GearItem, key: string, units: 'metric' | 'imperial' = 'metric') =>
@@ -13,7 +13,7 @@ describe('a part’s sheet', () => {
   it('has a line for every field of its kind, in the maker’s order', () => {
     for (const gear of catalogue.items.slice(0, 80))
       expect(sheetLines(gear, 'metric').map(({ key }) => key)).toEqual(
-        specSheet(gear.kind).map(({ key }) => key)
+        sheetOf(gear).map(({ key }) => key)
       );
   });
 

@@ -1,5 +1,5 @@
 import { fullName, type GearItem } from '../../core/model/gear';
-import { type SheetField, specSheet } from '../../core/model/gear/spec-sheet';
+import { sheetOf, type SheetField, valueAt } from '../../core/model/gear/spec-sheet';
 import { massWords } from '../../core/figures/figure-words';
 import type { UnitSystem } from '../../core/model/project';
 
@@ -30,10 +30,10 @@ function textOf({ key, ask }: SheetField, value: unknown, units: UnitSystem): st
 
 /** The sheet of a part in the order a maker gives it. */
 export function sheetLines(gear: GearItem, units: UnitSystem): SheetLine[] {
-  return specSheet(gear.kind).map((field) => ({
+  return sheetOf(gear).map((field) => ({
     key: field.key,
     name: field.name,
-    text: textOf(field, (gear as unknown as Record<string, unknown>)[field.key], units),
+    text: textOf(field, valueAt(gear, field.key), units),
     yesNo: field.ask.type === 'yes/no'
   }));
 }

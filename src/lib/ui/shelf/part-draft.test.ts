@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { catalogue } from '../../catalogue/load-catalogue';
+import { valueAt, wholeSheet } from '../../core/model/gear/spec-sheet';
 import { draftOf, emptyDraft, readDraft } from './part-draft';
 
 const today = '2026-11-25';
@@ -26,6 +27,61 @@ describe('a part in the form', () => {
       }
     }
   );
+
+  it.each(catalogue.items.map((gear) => [gear.id, gear] as const))(
+    '%s can be typed in whole: the form has a place for everything it states',
+    (id, gear) => {
+      const draft = draftOf(gear, 'GBP');
+      // What was only carried along would be lost to a person who types.
+      expect(draft.rest).toEqual({});
+      for (const mode of draft.modes) expect(mode.rest).toEqual({});
+      const typed = { ...draft, rest: {}, modes: draft.modes.map(({ rest: _, ...mode }) => mode) };
+      const { gear: read } = readDraft(typed, id, 'GBP', today);
+      for (const { key } of wholeSheet(gear.kind))
+        expect(valueAt(read!, key), key).toEqual(valueAt(gear, key));
+    }
+  );
+
+  it('takes the lens of a phone as its sheet states it, by real or equivalent focal length', () => {
+    const draft = emptyDraft('body');
+    draft.maker = 'own';
+    draft.model = 'phone';
+    draft.fields = {
+      form: 'phone',
+      'builtInLens.focalLengthMinMm': '24 mm equivalent',
+      'builtInLens.focalLengthMaxMm': '24 mm (35 mm equiv.)',
+      'builtInLens.apertureWideN': 'f/1.8',
+      'builtInLens.minimumFocusDistanceM': '10 cm',
+      'builtInLens.stabilised': 'yes'
+    };
+    const before = readDraft(draft, 'own-phone', 'GBP', today).faults;
+    expect(before.sensorFormat).toMatch(/cannot do without/);
+    expect(before['builtInLens.focalLengthMinMm']).toMatch(/Choose the sensor first/);
+    expect(before['builtInLens.apertureTeleN']).toMatch(/cannot do without/);
+    draft.fields.sensorFormat = '1/1.3-type';
+    draft.fields['builtInLens.apertureTeleN'] = '1.8';
+    const { gear, faults } = readDraft(draft, 'own-phone', 'GBP', today);
+    expect(faults).toEqual({});
+    // 24 · 9.8 / 36, to a hundredth of a millimetre.
+    expect(gear).toMatchObject({
+      builtInLens: {
+        focalLengthMinMm: 6.53,
+        focalLengthMaxMm: 6.53,
+        apertureWideN: 1.8,
+        minimumFocusDistanceM: 0.1,
+        stabilised: true
+      }
+    });
+  });
+
+  it('asks no lens of a body that takes lenses', () => {
+    const draft = emptyDraft('body');
+    Object.assign(draft, { maker: 'own', model: 'body' });
+    draft.fields = { form: 'interchangeable', sensorFormat: 'APS-C' };
+    const { gear, faults } = readDraft(draft, 'own-body', 'GBP', today);
+    expect(faults).toEqual({});
+    expect(gear).not.toHaveProperty('builtInLens');
+  });
 
   it('takes codec, face focus and heat of a mode as chosen, and leaves what is unsaid unsaid', () => {
     const draft = draftOf(catalogue.byId.get('orrowby-linnet')!, 'GBP');

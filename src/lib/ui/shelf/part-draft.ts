@@ -1,13 +1,22 @@
 import { checkGear } from '../../core/formats/gear-check';
 import { faultSentence } from '../../core/formats/faults';
 import { impliedPorts, type GearItem, type GearKind } from '../../core/model/gear';
-import { fieldNames, specSheet } from '../../core/model/gear/spec-sheet';
+import {
+  builtInLensNeeds,
+  fieldNames,
+  sheetOf,
+  stateAt,
+  valueAt,
+  wholeSheet
+} from '../../core/model/gear/spec-sheet';
 import type { Price } from '../../core/model/gear/price';
 import type { Port } from '../../core/model/ports';
 import { codecs, type RecordingMode } from '../../core/model/gear/body';
 import { minorPerMajor } from '../../core/money/format';
 import { readAmount } from '../../core/reading/amount';
 import { asStatedGear } from '../../core/money/priced-shelf';
+import { type SensorFormat, sensorFormats } from '../../core/model/sensor-formats';
+import { focalLengthOfEquivalentMm } from '../../core/relations/optics/equivalent-focal-length';
 import { MeasureError, readMeasure } from '../../core/reading/measure';
 
 export const modeKeys = [
@@ -34,6 +43,9 @@ export type ModeDraft = Partial<Record<(typeof modeKeys)[number] | ModeChoice, s
   rest?: Partial<RecordingMode>;
 };
 
+/** A picture profile as typed. */
+export type ProfileDraft = Record<'name' | 'baseIso' | 'flat', string>;
+
 /** A part as it stands in the form: everything as typed. */
 export interface PartDraft {
   kind: GearKind;
@@ -49,6 +61,10 @@ export interface PartDraft {
   ports: Port[];
   /** Rows of the mode table; what the form has no field for is carried along in `rest`. */
   modes: ModeDraft[];
+  /** Rows of picture profiles. */
+  profiles: ProfileDraft[];
+  /** Forms of microphone that a windscreen goes over. */
+  fitsForms: readonly string[];
   /** Fields the form has no place for; carried along untouched. */
   rest: Record<string, unknown>;
 }
@@ -65,6 +81,8 @@ export function emptyDraft(kind: GearKind): PartDraft {
     prices: { priceNew: emptyPrice(), priceUsed: emptyPrice() },
     ports: [],
     modes: [],
+    profiles: [],
+    fitsForms: [],
     rest: {}
   };
 }
@@ -89,11 +107,14 @@ export function draftOf(shown: GearItem, currency: string): PartDraft {
     'modes',
     'priceNew',
     'priceUsed',
-    'sizeMm'
+    'sizeMm',
+    'builtInLens',
+    'profiles',
+    'fitsForms'
   ]);
-  for (const { key, ask } of specSheet(gear.kind)) {
+  for (const { key, ask } of sheetOf(gear)) {
     known.add(key);
-    const value = values[key];
+    const value = valueAt(gear, key);
     if (value === undefined) continue;
     draft.fields[key] =
       typeof value === 'boolean'
@@ -129,7 +150,15 @@ export function draftOf(shown: GearItem, currency: string): PartDraft {
         )
     )
     .map((port) => ({ ...port }));
-  if (gear.kind === 'body') draft.modes = gear.modes.map(modeDraftOf);
+  if (gear.kind === 'body') {
+    draft.modes = gear.modes.map(modeDraftOf);
+    draft.profiles = (gear.profiles ?? []).map(({ name, baseIso, flat }) => ({
+      name,
+      baseIso: String(baseIso),
+      flat: flat === undefined ? '' : flat ? 'yes' : 'no'
+    }));
+  }
+  if (gear.kind === 'windscreen') draft.fitsForms = [...gear.fitsForms];
   draft.rest = Object.fromEntries(Object.entries(values).filter(([key]) => !known.has(key)));
   return draft;
 }
@@ -153,6 +182,30 @@ export interface DraftReading {
   gear: GearItem | undefined;
   /** Sentences by field. */
   faults: Record<string, string>;
+}
+
+/** Whether the form holds the figures of a lens that cannot be taken off. */
+export const statesLens = (draft: PartDraft): boolean =>
+  draft.kind === 'body' &&
+  ((draft.fields.form !== undefined && draft.fields.form !== 'interchangeable') ||
+    builtInLensNeeds.some((key) => draft.fields[key]?.trim()));
+
+/**
+ * A length in millimetres; a focal length may be given as its full-frame equivalent, as sheets of phones
+ * and action cameras do, and is worked back by the sensor's long side.
+ *
+ * @throws MeasureError where it cannot be read, or the sensor is not chosen yet
+ */
+function readFocalLength(typed: string, key: string, draft: PartDraft): number {
+  const equivalent = /^(.*?)\s*\(?(?:35\s*mm\s*)?(?:equiv(?:alent|\.)?|eq\.?)\)?$/i.exec(typed);
+  if (!key.startsWith('builtInLens.') || !equivalent?.[1]) return readMeasure(typed, 'mm');
+  const format = sensorFormats[draft.fields.sensorFormat as SensorFormat];
+  if (!format)
+    throw new MeasureError(
+      'Choose the sensor first: an equivalent focal length is worked back by it.'
+    );
+  const lengthMm = focalLengthOfEquivalentMm(readMeasure(equivalent[1], 'mm'), format.widthMm);
+  return Math.round(lengthMm * 100) / 100;
 }
 
 /** The three amounts of a price, all in the currency that any of them says, else in the project's. */
@@ -233,21 +286,24 @@ export function readDraft(
       faults[field] = error.message;
     }
   };
-  for (const { key, name, ask } of specSheet(draft.kind)) {
+  const hasLens = statesLens(draft);
+  for (const { key, name, ask } of wholeSheet(draft.kind)) {
     const typed = (draft.fields[key] ?? '').trim();
     if (!typed) {
-      if (ask.needed) faults[key] = `A ${draft.kind} cannot do without its ${name}.`;
+      if (ask.needed || (hasLens && builtInLensNeeds.includes(key)))
+        faults[key] = `A ${draft.kind} cannot do without its ${name}.`;
       continue;
     }
     read(key, () => {
       if (ask.type === 'number') {
-        const value = readMeasure(typed, ask.unit);
+        const value =
+          ask.unit === 'mm' ? readFocalLength(typed, key, draft) : readMeasure(typed, ask.unit);
         if (value < ask.min || value > ask.max)
           throw new MeasureError(
             `The ${name} lies from ${ask.min} to ${ask.max} ${ask.unit}; this is ${value}.`
           );
-        part[key] = value;
-      } else part[key] = ask.type === 'yes/no' ? typed === 'yes' : typed;
+        stateAt(part, key, value);
+      } else stateAt(part, key, ask.type === 'yes/no' ? typed === 'yes' : typed);
     });
   }
   read('size', () => {
@@ -287,7 +343,17 @@ export function readDraft(
       return row;
     });
   }
-  if (draft.kind === 'windscreen' && part.fitsForms === undefined) part.fitsForms = [];
+  if (draft.kind === 'body' && draft.profiles.length > 0)
+    part.profiles = draft.profiles.map(({ name, baseIso, flat }, at) => {
+      const row: Record<string, unknown> = { name: name.trim() };
+      read(`profile ${at}`, () => {
+        if (!row.name) throw new MeasureError('A picture profile needs a name.');
+        row.baseIso = readMeasure(baseIso, 'ISO');
+        if (flat) row.flat = flat === 'yes';
+      });
+      return row;
+    });
+  if (draft.kind === 'windscreen') part.fitsForms = [...draft.fitsForms];
   part.ports = [...draft.ports, ...impliedPorts(draft.kind, part)];
   const plain = JSON.parse(JSON.stringify(part)) as unknown;
   if (Object.keys(faults).length === 0) {

@@ -1,6 +1,7 @@
-import { fullName, type GearItem, type GearKind, gearKinds, pocketOf } from '../../core/model/gear';
+import { fullName, type GearItem, type GearKind, pocketOf } from '../../core/model/gear';
 import type { Pocket } from '../../core/model/pocket';
-import { partGist } from '../chooser/candidate-words';
+import { partDetail } from '../search/part-search';
+import { makeWordSearch, plainWords, type WordSearch } from '../search/word-search';
 
 /** What the shelf is narrowed to. */
 export interface ShelfFilter {
@@ -27,61 +28,42 @@ export const noFilter: ShelfFilter = {
   inBagOnly: false
 };
 
-/** A part with the words it is found by, prepared once. */
+/** A part with what it is narrowed by, prepared once. */
 export interface ShelfEntry {
   gear: GearItem;
-  found: string;
   pocket: Pocket;
   mount: string | undefined;
 }
-
-/** Letters without their marks, so that “Cote” finds “Côte”. */
-export const plainWords = (text: string) =>
-  text
-    .normalize('NFKD')
-    .replace(/\p{M}+/gu, '')
-    .toLowerCase();
 
 export function mountOfPart(gear: GearItem): string | undefined {
   if (gear.kind === 'lens') return gear.mount;
   return gear.kind === 'body' ? gear.ports.find((port) => port.role === 'lens')?.type : undefined;
 }
 
-/** What else people call a kind or form of part. */
-const synonyms: Readonly<Record<string, string>> = {
-  'lavalier wired': 'lapel clip-on',
-  'lavalier wireless': 'lapel clip-on radio',
-  'on-camera': 'shotgun',
-  battery: 'cell accumulator',
-  'power bank': 'battery pack',
-  'mains adapter': 'dummy battery power supply',
-  'small item': 'accessory',
-  card: 'memory card SD',
-  drone: 'quadcopter',
-  action: 'action camera',
-  computer: 'laptop',
-  'thread adapter': 'screw spigot',
-  windscreen: 'deadcat wind cover',
-  'light stand': 'tripod stand',
-  filter: 'ND'
-};
-
-function synonymsOf(gear: GearItem): string {
-  const form = 'form' in gear ? String(gear.form) : '';
-  return [synonyms[gear.kind], synonyms[form]].filter(Boolean).join(' ');
+/** The shelf prepared for narrowing and for search by words. */
+export interface ShelfIndex {
+  /** By name. */
+  entries: readonly ShelfEntry[];
+  search: WordSearch<ShelfEntry>;
 }
 
-export function makeEntries(items: readonly GearItem[]): ShelfEntry[] {
-  return items
+export function indexShelf(items: readonly GearItem[]): ShelfIndex {
+  const entries = items
     .map((gear) => ({
       gear,
-      found: plainWords(
-        `${fullName(gear)} ${gearKinds[gear.kind].name} ${partGist(gear)} ${synonymsOf(gear)}`
-      ),
+      name: plainWords(fullName(gear)),
       pocket: pocketOf(gear),
       mount: mountOfPart(gear)
     }))
-    .sort((a, b) => (a.found < b.found ? -1 : 1));
+    .sort((a, b) => (a.name < b.name ? -1 : 1));
+  return {
+    entries,
+    search: makeWordSearch(
+      entries,
+      ({ gear }) => fullName(gear),
+      ({ gear }) => partDetail(gear)
+    )
+  };
 }
 
 /** How parts stand to the open project, by their ids. */
@@ -91,15 +73,14 @@ export interface ShelfStanding {
   inBag: ReadonlySet<string>;
 }
 
-/** The parts that pass, in the order of the entries. */
+/** The parts that pass: by name, or the best found first where words were typed. */
 export function filterShelf(
-  entries: readonly ShelfEntry[],
+  { entries, search }: ShelfIndex,
   shelfFilter: ShelfFilter,
   { owned, own, inBag }: ShelfStanding
 ): ShelfEntry[] {
-  const words = plainWords(shelfFilter.words).split(/\s+/).filter(Boolean);
-  return entries.filter(
-    ({ gear, found, pocket, mount }) =>
+  return (search(shelfFilter.words) ?? entries).filter(
+    ({ gear, pocket, mount }) =>
       (shelfFilter.pocket === undefined || pocket === shelfFilter.pocket) &&
       (shelfFilter.kind === undefined || gear.kind === shelfFilter.kind) &&
       (shelfFilter.mount === '' || mount === shelfFilter.mount) &&
@@ -107,7 +88,6 @@ export function filterShelf(
         (gear.priceNew !== undefined && gear.priceNew.likely <= shelfFilter.mostMinor)) &&
       (!shelfFilter.ownedOnly || owned.has(gear.id)) &&
       (!shelfFilter.ownOnly || own.has(gear.id)) &&
-      (!shelfFilter.inBagOnly || inBag.has(gear.id)) &&
-      words.every((word) => found.includes(word))
+      (!shelfFilter.inBagOnly || inBag.has(gear.id))
   );
 }

@@ -15,11 +15,6 @@
   let dialog = $state<HTMLDialogElement>();
   let words = $state('');
   let at = $state(0);
-  /** The search is fetched when it is first wanted. */
-  let makeSearch = $state.raw<
-    ((entries: readonly PaletteEntry[]) => (words: string) => PaletteEntry[]) | undefined
-  >(undefined);
-
   const entries = $derived(
     open && satchel.asJudged && satchel.judgement
       ? paletteEntries({
@@ -32,10 +27,8 @@
         })
       : []
   );
-  const search = $derived(makeSearch?.(entries));
-  const found = $derived(
-    words.trim() === '' ? firstEntries(entries, MOST_SHOWN) : (search?.(words) ?? [])
-  );
+  const search = $derived(paletteSearch(entries, MOST_SHOWN));
+  const found = $derived(search(words) ?? firstEntries(entries, MOST_SHOWN));
   const chosen = $derived(Math.min(at, Math.max(0, found.length - 1)));
 
   $effect(() => {
@@ -45,19 +38,6 @@
       at = 0;
       dialog.showModal();
       void tick().then(() => dialog?.querySelector('input')?.focus());
-      if (!makeSearch)
-        void import('fuse.js').then(({ default: Fuse }) => {
-          makeSearch = (list) => {
-            const fuse = new Fuse(list, paletteSearch);
-            return (typed) => {
-              const all = fuse.search(typed).map(({ item }) => item);
-              // A shelf of parts must not bury what can be done about them.
-              const first = all.filter(({ group }) => group !== 'part').slice(0, 4);
-              const parts = all.filter(({ group }) => group === 'part');
-              return [...first, ...parts].slice(0, MOST_SHOWN);
-            };
-          };
-        });
     } else if (!open && dialog.open) dialog.close();
   });
 

@@ -1,4 +1,3 @@
-import Fuse from 'fuse.js';
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../catalogue/demo-project';
 import { catalogue } from '../../catalogue/load-catalogue';
@@ -24,8 +23,7 @@ const entries = paletteEntries({
   undo: 'add a lens',
   redo: undefined
 });
-const find = (words: string) =>
-  new Fuse(entries, paletteSearch).search(words, { limit: 6 }).map(({ item }) => item.name);
+const find = (words: string) => paletteSearch(entries, 6)(words)!.map(({ name }) => name);
 
 describe('search-and-do', () => {
   it('finds parts, views, acts and remedies by what people type', () => {

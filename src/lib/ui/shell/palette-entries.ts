@@ -8,6 +8,7 @@ import type { Project } from '../../core/model/project';
 import { activePlan } from '../../core/model/active-plan';
 import type { Shelf } from '../../core/model/shelf';
 import { formatMoney } from '../../core/money/format';
+import { partDetail } from '../search/part-search';
 import { views } from './views';
 
 /** One thing that can be found and done. */
@@ -17,6 +18,8 @@ export interface PaletteEntry {
   name: string;
   /** What stands beside it, searched as well. */
   detail: string;
+  /** Other words it is found by, not shown. */
+  alsoCalled?: string;
   run:
     { go: string } | { act: Act } | { command: Command } | { findingKey: string; remedy: Remedy };
 }
@@ -87,11 +90,13 @@ export function paletteEntries(source: PaletteSource): PaletteEntry[] {
       });
   }
   for (const gear of shelf.items) {
+    const alsoCalled = partDetail(gear);
     entries.push({
       id: `part ${gear.id}`,
       group: 'part',
       name: fullName(gear),
       detail: `${gearKinds[gear.kind].name}${gear.priceNew ? `, ${money(gear.priceNew.likely)}` : ''}`,
+      alsoCalled,
       run: { go: `/shelf/${gear.id}` }
     });
     entries.push({
@@ -99,6 +104,7 @@ export function paletteEntries(source: PaletteSource): PaletteEntry[] {
       group: 'part',
       name: `Add ${fullName(gear)} to kit`,
       detail: `${pocketOf(gear)} pocket`,
+      alsoCalled,
       run: { act: { type: 'add line', line: newLine(plan, gear) } }
     });
   }

@@ -3,18 +3,20 @@
   import { formatMoney } from '$lib/core/money/format';
   import { convertedMinor, rateInto } from '$lib/core/money/rates';
   import { dayWords } from '$lib/ui/shell/day-words';
-  import { Button, Select, SelectItem, TextInput } from 'carbon-components-svelte';
+  import { Button, Checkbox, Select, SelectItem, TextInput } from 'carbon-components-svelte';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import { newLine } from '$lib/core/findings/part-candidates';
   import { capital } from '$lib/core/findings/sentence';
   import { dayHere } from '$lib/state/as-of-today';
   import { type GearKind, gearKindNames, gearKinds } from '$lib/core/model/gear';
-  import { specSheet } from '$lib/core/model/gear/spec-sheet';
+  import { builtInLensSheet, type SheetField, specSheet } from '$lib/core/model/gear/spec-sheet';
+  import { microphoneForms } from '$lib/core/model/word-lists';
   import type { Proposal } from '$lib/core/reading/specification';
   import { satchel } from '$lib/state/project-store.svelte';
   import ModesField from '$lib/ui/shelf/ModesField.svelte';
   import PortsField from '$lib/ui/shelf/PortsField.svelte';
+  import ProfilesField from '$lib/ui/shelf/ProfilesField.svelte';
   import ReaderPanel from '$lib/ui/shelf/ReaderPanel.svelte';
   import {
     amountText,
@@ -22,7 +24,8 @@
     pricesIn,
     emptyDraft,
     type PartDraft,
-    readDraft
+    readDraft,
+    statesLens
   } from '$lib/ui/shelf/part-draft';
 
   const source = $derived(satchel.shelf.byId.get(page.url.searchParams.get('id') ?? ''));
@@ -34,6 +37,12 @@
   function setField(key: string, word: string) {
     if (word === '') delete draft.fields[key];
     else draft.fields[key] = word;
+  }
+  function setFits(form: string, fits: boolean) {
+    if (draft.fitsForms.includes(form) === fits) return;
+    draft.fitsForms = microphoneForms.filter((one) =>
+      one === form ? fits : draft.fitsForms.includes(one)
+    );
   }
   let opened = '';
   let tried = $state(false);
@@ -121,6 +130,36 @@
   }
 </script>
 
+{#snippet figure({ key, name, ask }: SheetField)}
+  {#if ask.type === 'word' || ask.type === 'yes/no'}
+    <Select
+      size="sm"
+      labelText={capital(name)}
+      selected={draft.fields[key] ?? ''}
+      invalid={faults[key] !== undefined}
+      invalidText={faults[key]}
+      on:update={({ detail }) => setField(key, String(detail))}
+    >
+      <SelectItem value="" text={ask.needed ? '— choose —' : 'not stated'} />
+      {#each ask.type === 'word' ? ask.words : ['yes', 'no'] as word (word)}<SelectItem
+          value={word}
+          text={word}
+        />{/each}
+    </Select>
+  {:else}
+    <TextInput
+      size="sm"
+      labelText="{capital(name)}{ask.type === 'number' && ask.unit !== 'count'
+        ? `, ${ask.unit}`
+        : ''}"
+      bind:value={draft.fields[key]}
+      placeholder={ask.needed ? 'needed' : 'not stated'}
+      invalid={faults[key] !== undefined}
+      invalidText={faults[key]}
+    />
+  {/if}
+{/snippet}
+
 {#snippet wrong(field: string)}{#if faults[field]}<span class="fault" id="fault-{field}"
       >{faults[field]}</span
     >{/if}{/snippet}
@@ -182,35 +221,7 @@
           invalid={faults.model !== undefined}
           invalidText={faults.model}
         />
-        {#each sheet as { key, name, ask } (key)}
-          {#if ask.type === 'word' || ask.type === 'yes/no'}
-            <Select
-              size="sm"
-              labelText={capital(name)}
-              selected={draft.fields[key] ?? ''}
-              invalid={faults[key] !== undefined}
-              invalidText={faults[key]}
-              on:update={({ detail }) => setField(key, String(detail))}
-            >
-              <SelectItem value="" text={ask.needed ? '— choose —' : 'not stated'} />
-              {#each ask.type === 'word' ? ask.words : ['yes', 'no'] as word (word)}<SelectItem
-                  value={word}
-                  text={word}
-                />{/each}
-            </Select>
-          {:else}
-            <TextInput
-              size="sm"
-              labelText="{capital(name)}{ask.type === 'number' && ask.unit !== 'count'
-                ? `, ${ask.unit}`
-                : ''}"
-              bind:value={draft.fields[key]}
-              placeholder={ask.needed ? 'needed' : 'not stated'}
-              invalid={faults[key] !== undefined}
-              invalidText={faults[key]}
-            />
-          {/if}
-        {/each}
+        {#each sheet as field (field.key)}{@render figure(field)}{/each}
       </div>
       <fieldset>
         <legend>Size, mm</legend>
@@ -258,7 +269,37 @@
           {@render wrong(key)}
         </fieldset>
       {/each}
+      {#if statesLens(draft)}
+        <fieldset>
+          <legend
+            >The lens it cannot take off: real focal lengths, or “24 mm equivalent” worked back by
+            the sensor</legend
+          >
+          <div class="fields">
+            {#each builtInLensSheet as field (field.key)}{@render figure(field)}{/each}
+          </div>
+        </fieldset>
+      {/if}
+      {#if draft.kind === 'windscreen'}
+        <fieldset>
+          <legend>Fits these microphones</legend>
+          <div class="checks">
+            {#each microphoneForms as form (form)}<Checkbox
+                labelText={form}
+                checked={draft.fitsForms.includes(form)}
+                on:check={({ detail }) => setFits(form, detail)}
+              />{/each}
+          </div>
+        </fieldset>
+      {/if}
       {#if draft.kind === 'body'}
+        <fieldset>
+          <legend>Picture profiles</legend>
+          <ProfilesField
+            bind:profiles={draft.profiles}
+            faultOf={(at) => (tried ? reading.faults[`profile ${at}`] : undefined)}
+          />
+        </fieldset>
         <fieldset>
           <legend>Recording modes</legend>
           <ModesField
@@ -341,6 +382,12 @@
     padding: 0;
     color: var(--ink-soft);
     font-size: 0.8125rem;
+  }
+
+  .checks {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0 1.2rem;
   }
 
   .row {

@@ -1,6 +1,10 @@
 import { type FieldAsk, fieldsOfClass } from '../stated';
+import { BuiltInLens } from './body';
 import { gearClasses } from './classes';
-import { type GearKind, gearKindNames, gearKinds } from './index';
+import { type GearItem, type GearKind, gearKindNames, gearKinds } from './index';
+
+/** The field of a body that holds the lens it cannot take off. */
+const BUILT_IN_LENS = 'builtInLens';
 
 /** Fields of several kinds, and what people call them. */
 const sharedFieldNames: Readonly<Record<string, string>> = {
@@ -31,15 +35,27 @@ const sharedFieldNames: Readonly<Record<string, string>> = {
   ownMade: 'made at home'
 };
 
-/** One name wherever a field stands: form, part page, reader, CSV column. */
-export const fieldNames: Readonly<Record<string, string>> = Object.assign(
+const ownFieldNames: Readonly<Record<string, string>> = Object.assign(
   {},
   sharedFieldNames,
   ...gearKindNames.map((kind) => (gearKinds[kind] as { fields?: object }).fields)
 );
+const builtInLensFields = [...fieldsOfClass(BuiltInLens)];
+
+/** One name wherever a field stands: form, part page, reader, CSV column. */
+export const fieldNames: Readonly<Record<string, string>> = {
+  ...ownFieldNames,
+  ...Object.fromEntries(
+    builtInLensFields.map(([key]) => [
+      `${BUILT_IN_LENS}.${key}`,
+      `built-in lens, ${ownFieldNames[key] ?? key}`
+    ])
+  )
+};
 
 /** One line of a part's specification sheet. */
 export interface SheetField {
+  /** Field of the part; `builtInLens.apertureWideN` lies in a part of it. */
   key: string;
   name: string;
   ask: FieldAsk;
@@ -61,4 +77,49 @@ export function specSheet(kind: GearKind): readonly SheetField[] {
     sheets.set(kind, sheet);
   }
   return sheet;
+}
+
+/** Figures of a lens that cannot be taken off: the sheet of a phone, an action camera, a compact, a drone. */
+export const builtInLensSheet: readonly SheetField[] = builtInLensFields.map(([field, ask]) => {
+  const key = `${BUILT_IN_LENS}.${field}`;
+  return { key, name: fieldNames[key]!, ask: { ...ask, needed: false } };
+});
+
+/** Without these a built-in lens says nothing, so that one that is stated at all states them. */
+export const builtInLensNeeds: readonly string[] = builtInLensFields
+  .filter(([, ask]) => ask.needed)
+  .map(([field]) => `${BUILT_IN_LENS}.${field}`);
+
+/** The whole sheet of a kind, with what lies in a part of it. */
+export const wholeSheet = (kind: GearKind): readonly SheetField[] =>
+  kind === 'body' ? [...specSheet(kind), ...builtInLensSheet] : specSheet(kind);
+
+/** The whole sheet of one part: a body that takes lenses has none of its own to state. */
+export const sheetOf = (gear: GearItem): readonly SheetField[] =>
+  gear.kind === 'body' && gear.form === 'interchangeable' && !gear.builtInLens
+    ? specSheet(gear.kind)
+    : wholeSheet(gear.kind);
+
+/** What a part states under a key of its sheet. */
+export function valueAt(part: object, key: string): unknown {
+  return key
+    .split('.')
+    .reduce<unknown>((at, step) => (at as Record<string, unknown> | undefined)?.[step], part);
+}
+
+/** The same part with a value under a key of its sheet; nothing else of it is touched. */
+export function withValueAt<P extends object>(part: P, key: string, value: unknown): P {
+  const [step, ...rest] = key.split('.') as [string, ...string[]];
+  const inner = (part as Record<string, unknown>)[step] as object | undefined;
+  return {
+    ...part,
+    [step]: rest.length === 0 ? value : withValueAt(inner ?? {}, rest.join('.'), value)
+  };
+}
+
+/** States a figure of a part that is being put together. */
+export function stateAt(part: Record<string, unknown>, key: string, value: unknown): void {
+  const [step, ...rest] = key.split('.') as [string, ...string[]];
+  if (rest.length === 0) part[step] = value;
+  else stateAt((part[step] ??= {}) as Record<string, unknown>, rest.join('.'), value);
 }

@@ -16,3 +16,17 @@ export function equivalentFocalLengthMm(focalLengthMm: number, longSideMm: numbe
   mustBePositive('longSideMm', longSideMm);
   return (focalLengthMm * FULL_FRAME_LONG_SIDE_MM) / longSideMm;
 }
+
+/**
+ * The focal length a stated full-frame equivalent stands for: the inverse of `equivalentFocalLengthMm`.
+ *
+ * @param equivalentMm mm, above zero
+ * @param longSideMm long side of the sensor's still area, mm
+ * @returns mm
+ * @example focalLengthOfEquivalentMm(24, 9.8) // 6.53
+ */
+export function focalLengthOfEquivalentMm(equivalentMm: number, longSideMm: number): number {
+  mustBePositive('equivalentMm', equivalentMm);
+  mustBePositive('longSideMm', longSideMm);
+  return (equivalentMm * longSideMm) / FULL_FRAME_LONG_SIDE_MM;
+}

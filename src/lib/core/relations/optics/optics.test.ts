@@ -12,7 +12,7 @@ import {
   hyperfocalDistanceM,
   nearLimitM
 } from './depth-in-focus';
-import { equivalentFocalLengthMm } from './equivalent-focal-length';
+import { equivalentFocalLengthMm, focalLengthOfEquivalentMm } from './equivalent-focal-length';
 import { groupWidthM } from './framing-sizes';
 import { pictureAreaMm } from './picture-area';
 import { distanceForSizeM, focalLengthForSizeMm, pictureSizeM } from './picture-size';
@@ -37,6 +37,15 @@ describe('picture area', () => {
   it('gives the same view as a longer lens on full frame', () => {
     expect(equivalentFocalLengthMm(13, 22.3)).toBeCloseTo(21.0, 1);
     expect(equivalentFocalLengthMm(12, 17.3)).toBeCloseTo(25.0, 1);
+  });
+
+  it('is worked back from the equivalent a phone states', () => {
+    expect(focalLengthOfEquivalentMm(24, 9.8)).toBeCloseTo(6.533, 3);
+    expect(focalLengthOfEquivalentMm(16, 36)).toBe(16);
+    for (const wrong of [0, -1, NaN]) {
+      expect(() => focalLengthOfEquivalentMm(wrong, 9.8)).toThrow(/equivalentMm/);
+      expect(() => focalLengthOfEquivalentMm(24, wrong)).toThrow(/longSideMm/);
+    }
   });
 });
 
