@@ -1,5 +1,5 @@
 import type { GearItem } from '../model/gear';
-import { withValueAt } from '../model/gear/spec-sheet';
+import { withValueAt } from '../model/gear/stated-at';
 import type { Act } from './act';
 
 /** The act that writes an answer on the part: an entry of one's own that hides the shelf's. */

@@ -1,6 +1,7 @@
 import { slug } from '../model/slug';
 import { impliedPorts, type GearKind, gearKindNames, type GearItem } from '../model/gear';
-import { fieldNames, stateAt, wholeSheet } from '../model/gear/spec-sheet';
+import { fieldNames, wholeSheet } from '../model/gear/spec-sheet';
+import { stateAt } from '../model/gear/stated-at';
 import { readAmount } from '../reading/amount';
 import { MeasureError, readMeasure } from '../reading/measure';
 import { structuredCells } from './csv-cells';

@@ -1,7 +1,8 @@
 import { asStatedGear } from '../money/priced-shelf';
 import Papa from 'papaparse';
 import type { GearItem } from '../model/gear';
-import { sheetOf, valueAt } from '../model/gear/spec-sheet';
+import { sheetOf } from '../model/gear/spec-sheet';
+import { valueAt } from '../model/gear/stated-at';
 import { minorPerMajor } from '../money/format';
 import { structuredCells } from './csv-cells';
 import { CSV_MOST_ROWS, priceColumns } from './csv-columns';

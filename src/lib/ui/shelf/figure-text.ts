@@ -1,5 +1,6 @@
 import { fullName, type GearItem } from '../../core/model/gear';
-import { sheetOf, type SheetField, valueAt } from '../../core/model/gear/spec-sheet';
+import { sheetOf, type SheetField } from '../../core/model/gear/spec-sheet';
+import { valueAt } from '../../core/model/gear/stated-at';
 import { massWords } from '../../core/figures/figure-words';
 import type { UnitSystem } from '../../core/model/project';
 

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { catalogue } from '../../catalogue/load-catalogue';
-import { valueAt, wholeSheet } from '../../core/model/gear/spec-sheet';
+import { wholeSheet } from '../../core/model/gear/spec-sheet';
+import { valueAt } from '../../core/model/gear/stated-at';
 import { draftOf, emptyDraft, readDraft } from './part-draft';
 
 const today = '2026-11-25';

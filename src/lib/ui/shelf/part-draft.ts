@@ -5,10 +5,9 @@ import {
   builtInLensNeeds,
   fieldNames,
   sheetOf,
-  stateAt,
-  valueAt,
   wholeSheet
 } from '../../core/model/gear/spec-sheet';
+import { stateAt, valueAt } from '../../core/model/gear/stated-at';
 import type { Price } from '../../core/model/gear/price';
 import type { Port } from '../../core/model/ports';
 import { codecs, type RecordingMode } from '../../core/model/gear/body';
