@@ -67,3 +67,57 @@ test('a list of parts priced in euros is imported in euros', async ({ page }) =>
   await expect(dialog).toContainText('€49.90');
   await expect(dialog).toContainText('€1,049.00');
 });
+
+test('a list of what one owns is pasted, matched, completed and kept in euros', async ({
+  page
+}) => {
+  await openDemo(page);
+  await page.goto('/brief');
+  await page.getByRole('button', { name: 'Paste a list of what I own' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Paste a list' });
+  await dialog
+    .getByLabel('One part a line')
+    .fill('2 × Dunmarrow Burr – 24,90 €\nZzyx lens 16-50 mm f/3.5-5.6; 199,00 €\nZzyx thing');
+  await expect(dialog).toContainText('1 of 3 lines are clear; 2 need an answer below');
+  await expect(dialog.getByRole('button', { name: /^Take/ })).toBeDisabled();
+  await dialog
+    .getByRole('group', { name: /Zzyx lens/ })
+    .getByLabel('Mount')
+    .fill('Tarn');
+  await dialog.getByLabel('“Zzyx thing” is').selectOption('leave out');
+  await expect(dialog).toContainText('2 of 3 lines are clear');
+  await dialog.getByRole('button', { name: 'Take 2 parts' }).click();
+  const owned = page.locator('.owned');
+  await expect(owned).toContainText('Burr');
+  await expect(owned).toContainText('Zzyx lens');
+  await page.goto('/shelf/dunmarrow-burr');
+  await expect(page.getByRole('main')).toContainText('€24.90');
+});
+
+test('quantity and what is owned go out as CSV and come back', async ({ page }) => {
+  await openDemo(page);
+  await page.goto('/shelf');
+  await page.getByRole('button', { name: 'Import a spreadsheet' }).click();
+  await page
+    .locator('input[type=file]')
+    .last()
+    .setInputFiles({
+      name: 'mine.csv',
+      mimeType: 'text/csv',
+      buffer: Buffer.from(
+        'kind,maker,model,energyWh,batteryType,quantity,owned\nbattery,Stall,Cell one,16,Ember 16,3,yes\n'
+      )
+    });
+  const dialog = page.getByRole('dialog');
+  await expect(dialog).toContainText(
+    '1 row goes into plan B with the quantity the file says, 1 of them as owned'
+  );
+  await dialog.getByRole('button', { name: 'Import 1 part' }).click();
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save these as CSV' }).click();
+  const chunks: Buffer[] = [];
+  for await (const chunk of await (await download).createReadStream()) chunks.push(chunk as Buffer);
+  expect(Buffer.concat(chunks).toString('utf8')).toMatch(
+    /battery,Stall,Cell one,stall-cell-one,3,yes,/
+  );
+});

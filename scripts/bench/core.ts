@@ -1,5 +1,6 @@
 import { applyAct } from '$lib/core/acts/apply-act';
-import { newLine, swapFor } from '$lib/core/findings/part-candidates';
+import { swapFor } from '$lib/core/findings/part-candidates';
+import { newLine } from '$lib/core/model/new-line';
 import { demoProject } from '$lib/catalogue/demo-project';
 import { catalogue, shelfOf } from '$lib/catalogue/load-catalogue';
 import { judgeCandidates, judgingCandidates } from '$lib/core/judge/candidates';

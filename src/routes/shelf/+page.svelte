@@ -9,18 +9,20 @@
     SelectItem
   } from 'carbon-components-svelte';
   import { writeShelfCsv } from '$lib/core/formats/csv-file';
-  import { newLine } from '$lib/core/findings/part-candidates';
+  import { newLine } from '$lib/core/model/new-line';
   import { type GearKind, gearKindNames, gearKinds } from '$lib/core/model/gear';
   import { type Pocket, pockets } from '$lib/core/model/pocket';
   import { minorPerMajor } from '$lib/core/money/format';
   import { satchel } from '$lib/state/project-store.svelte';
   import { saveFile } from '$lib/ui/shell/save-file';
+  import ListDialog from '$lib/ui/shelf/ListDialog.svelte';
   import ImportDialog from '$lib/ui/shelf/ImportDialog.svelte';
   import ShelfRows from '$lib/ui/shelf/ShelfRows.svelte';
   import { indexShelf, noFilter, type ShelfFilter, filterShelf } from '$lib/ui/shelf/shelf-search';
 
   let shelfFilter = $state<ShelfFilter>({ ...noFilter });
   let importing = $state(false);
+  let pasting = $state(false);
   const shelf = $derived(indexShelf(satchel.shelf.items));
   const entries = $derived(shelf.entries);
   const own = $derived(new Set(satchel.project?.ownGear.map((gear) => gear.id) ?? []));
@@ -71,12 +73,19 @@
       <Button size="small" kind="tertiary" on:click={() => (importing = true)}
         >Import a spreadsheet</Button
       >
+      <Button size="small" kind="tertiary" on:click={() => (pasting = true)}>Paste a list</Button>
       <Button
         size="small"
         kind="tertiary"
         on:click={() =>
-          saveFile('shelf.csv', 'text/csv', writeShelfCsv(found.map(({ gear }) => gear)))}
-        >Save these as CSV</Button
+          saveFile(
+            'shelf.csv',
+            'text/csv',
+            writeShelfCsv(
+              found.map(({ gear }) => gear),
+              satchel.plan?.lines
+            )
+          )}>Save these as CSV</Button
       >
     </div>
   </div>
@@ -147,6 +156,7 @@
     {/if}
   </div>
   <ImportDialog bind:open={importing} />
+  <ListDialog bind:open={pasting} />
 {/if}
 
 <style>

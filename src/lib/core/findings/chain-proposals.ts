@@ -2,7 +2,7 @@ import type { Act } from '../acts/act';
 import { cheapestClosing, joiningPartsOfShelf, openConnection } from '../rigs/closings';
 import type { Connection, ConnectionPurpose } from '../rigs/connection';
 import type { AngleContext, SettingProposal } from './finding';
-import { newLine } from './part-candidates';
+import { newLine } from '../model/new-line';
 
 type ChainContext = Pick<AngleContext, 'rig' | 'shelf' | 'project' | 'plan'>;
 

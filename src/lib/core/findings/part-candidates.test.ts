@@ -5,12 +5,12 @@ import { applyAct } from '../acts/apply-act';
 import { calmKit, judged, without } from '../judge/tests/calm-kit';
 import { gearKindNames } from '../model/gear';
 import { activePlan } from '../model/active-plan';
+import { newLine } from '../model/new-line';
 import { chainProposals } from './chain-proposals';
 import {
   addOne,
   cheapestOf,
   leaveOut,
-  newLine,
   oneMoreOf,
   setRig,
   swapFor,

@@ -1,6 +1,6 @@
 import type { Act } from '../acts/act';
 import type { GearItem, GearKind, GearOf } from '../model/gear';
-import type { Plan, PlanLine, PriceBasis } from '../model/plan';
+import type { PlanLine, PriceBasis } from '../model/plan';
 import type { Project } from '../model/project';
 import type { Shelf } from '../model/shelf';
 import type { PartProposal, SettingProposal } from './finding';
@@ -22,26 +22,6 @@ export function cheapestOf<K extends GearKind>(
 export function basisFor({ rules }: Pick<Project, 'rules'>, gear: GearItem): PriceBasis {
   const wantsUsed = rules?.onlyUsed === true || rules?.preferUsed === true;
   return gear.priceUsed && (wantsUsed || !gear.priceNew) ? 'used' : 'new';
-}
-
-/** A fresh line for a part, with an id no line of the plan has. The same plan gives the same id. */
-export function newLine(
-  plan: Plan,
-  gear: GearItem,
-  quantity = 1,
-  basis: PriceBasis = 'new'
-): PlanLine {
-  let number = plan.lines.length + 1;
-  while (plan.lines.some((line) => line.id === `line-${number}`)) number += 1;
-  return {
-    id: `line-${number}`,
-    gearId: gear.id,
-    quantity,
-    basis,
-    state: 'wanted',
-    step: 'now',
-    locked: false
-  };
 }
 
 /** Puts a new part in an old one's place, keeping the order of choosing. */

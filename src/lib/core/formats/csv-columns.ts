@@ -34,7 +34,9 @@ export const csvCommonFields = [
   'price used until',
   'price used currency',
   'price used day',
-  'price used source'
+  'price used source',
+  'quantity',
+  'owned'
 ] as const;
 
 /** The columns of the two prices of a part. */
@@ -99,7 +101,11 @@ export function guessColumns(headers: readonly string[]): ColumnMatch[] {
     capacity: 'capacityGb',
     energy: 'energyWh',
     source: 'price source',
-    date: 'price day'
+    date: 'price day',
+    qty: 'quantity',
+    count: 'quantity',
+    have: 'owned',
+    own: 'owned'
   })) {
     if (!byWord.has(word)) byWord.set(word, key);
   }
@@ -121,8 +127,16 @@ export interface RefusedRow {
   faults: Fault[];
 }
 
+/** How a row stands in the plan, where the file says so. */
+export interface CsvLine {
+  gearId: string;
+  quantity: number;
+  owned: boolean;
+}
+
 export interface CsvReading {
   gear: GearItem[];
+  lines: CsvLine[];
   refused: RefusedRow[];
 }
 
@@ -159,6 +173,7 @@ export function* readingGearRows(
   defaults: CsvDefaults
 ): Generator<number, CsvReading, void> {
   const gear: GearItem[] = [];
+  const lines: CsvLine[] = [];
   const refused: RefusedRow[] = [];
   const ids = new Set<string>();
   /** The last number given to an id, so that a thousand equal names are not counted through a thousand times. */
@@ -255,6 +270,19 @@ export function* readingGearRows(
         faults.push({ field: columnName(key), says: error.message.replace(/\.$/, '') });
       }
     }
+    const standing = (key: 'quantity' | 'owned', read: () => void) => {
+      if (!cell(key)) return;
+      try {
+        read();
+      } catch (error) {
+        if (!(error instanceof MeasureError)) throw error;
+        faults.push({ field: columnName(key), says: error.message.replace(/\.$/, '') });
+      }
+    };
+    let quantity: number | undefined;
+    let owned = false;
+    standing('quantity', () => (quantity = readQuantity(cell('quantity'))));
+    standing('owned', () => (owned = readYesNo(cell('owned'))));
     if (faults.length === 0 && kind) {
       const wanted =
         cell('id') || slug(`${String(part.maker)} ${String(part.model)}`) || `row-${at + 2}`;
@@ -277,9 +305,12 @@ export function* readingGearRows(
     else {
       ids.add(String(part.id));
       gear.push(part as unknown as GearItem);
+      // None of it and not owned: the row is of the shelf only.
+      if (owned || (quantity ?? 0) > 0)
+        lines.push({ gearId: String(part.id), quantity: Math.max(1, quantity ?? 1), owned });
     }
   }
-  return { gear, refused };
+  return { gear, lines, refused };
 }
 
 /** A word of a closed list however it is written, by its older name too. */
@@ -288,8 +319,21 @@ function wordOf<Word extends string>(
   field: string,
   text: string
 ): Word | undefined {
-  const named = renamedWords[field]?.[text.toLowerCase()] ?? text;
+  const older = renamedWords[field];
+  const word = text.toLowerCase();
+  // “__proto__” is a word like any other.
+  const named = older && Object.hasOwn(older, word) ? older[word]! : text;
   return words.find((word) => plain(word) === plain(named));
+}
+
+/** The most of one part a plan holds. */
+const MOST_OF_ONE = 99;
+
+function readQuantity(text: string): number {
+  const count = Number(text.replace(/\s*[x×]$|^[x×]\s*/i, ''));
+  if (!Number.isInteger(count) || count < 0 || count > MOST_OF_ONE)
+    throw new MeasureError(`“${text.slice(0, 40)}” is no quantity; write 0 to ${MOST_OF_ONE}.`);
+  return count;
 }
 
 function readYesNo(text: string): boolean {

@@ -3,6 +3,7 @@ import Papa from 'papaparse';
 import type { GearItem } from '../model/gear';
 import { sheetOf } from '../model/gear/spec-sheet';
 import { valueAt } from '../model/gear/stated-at';
+import type { PlanLine } from '../model/plan';
 import { minorPerMajor } from '../money/format';
 import { structuredCells } from './csv-cells';
 import { CSV_MOST_ROWS, priceColumns } from './csv-columns';
@@ -48,8 +49,21 @@ export function readCsvText(text: string): CsvText {
   };
 }
 
-/** The shelf as CSV, a column for every field any of its parts has. */
-export function writeShelfCsv(shown: readonly GearItem[]): string {
+/**
+ * The shelf as CSV, a column for every field any of its parts has.
+ *
+ * @param lines those of the plan: where given, how many of each part it holds and whether one owns it
+ */
+export function writeShelfCsv(
+  shown: readonly GearItem[],
+  lines?: readonly Pick<PlanLine, 'gearId' | 'quantity' | 'state'>[]
+): string {
+  const standingOf = (gear: GearItem) => {
+    if (!lines) return [];
+    const own = lines.filter(({ gearId, state }) => gearId === gear.id && state !== 'returned');
+    const quantity = own.reduce((sum, line) => sum + line.quantity, 0);
+    return [quantity, own.some(({ state }) => state === 'owned') ? 'yes' : 'no'];
+  };
   const items = shown.map(asStatedGear);
   const keys = [...new Set(items.flatMap((gear) => sheetOf(gear).map(({ key }) => key)))];
   const structured = structuredCells.filter(
@@ -88,6 +102,7 @@ export function writeShelfCsv(shown: readonly GearItem[]): string {
         'maker',
         'model',
         'id',
+        ...(lines ? ['quantity', 'owned'] : []),
         ...priceColumns.flatMap(({ likely, low, high, until, currency, day, source }) => [
           likely,
           low,
@@ -105,6 +120,7 @@ export function writeShelfCsv(shown: readonly GearItem[]): string {
         gear.maker,
         gear.model,
         gear.id,
+        ...standingOf(gear),
         ...pricesOf(gear),
         ...keys.map((key) => cell(valueAt(gear, key))),
         ...structured.map(({ key, write }) => {

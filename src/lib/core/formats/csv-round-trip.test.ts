@@ -31,6 +31,34 @@ describe('the shelf as a spreadsheet', () => {
     expect(gear).toEqual(plain(items));
   });
 
+  it('holds how many of each a plan has and what is owned', () => {
+    const items = catalogue.ofKind('battery').slice(0, 3);
+    const lines = [
+      { gearId: items[0]!.id, quantity: 2, state: 'owned' },
+      { gearId: items[1]!.id, quantity: 3, state: 'wanted' }
+    ] as const;
+    const csv = readCsvText(writeShelfCsv(items, lines));
+    if (!csv.ok) throw new Error(csv.says);
+    const read = (rows: string[][]) =>
+      readGearRows(csv.headers, rows, guessColumns(csv.headers), {
+        currency: 'GBP',
+        day: '2026-11-25',
+        source: 'a list',
+        kind: undefined
+      });
+    const { gear, lines: back } = read(csv.rows);
+    expect(gear).toEqual(plain(items));
+    expect(back).toEqual([
+      { gearId: items[0]!.id, quantity: 2, owned: true },
+      { gearId: items[1]!.id, quantity: 3, owned: false }
+    ]);
+    const spoilt = (text: string) =>
+      read([csv.rows[0]!.map((cell, at) => (csv.headers[at] === 'quantity' ? text : cell))]);
+    for (const wrong of ['many', '-1', '1.5', '100'])
+      expect(spoilt(wrong).refused[0]!.faults[0]!.says).toMatch(/is no quantity; write 0 to 99/);
+    expect(spoilt('4 x').lines[0]!.quantity).toBe(4);
+  });
+
   it('holds any mixture of parts with any figures left out', () => {
     const anyPart = fc
       .tuple(

@@ -129,6 +129,18 @@ describe('a spreadsheet', () => {
     });
   });
 
+  it('takes words of the language it is written in for words like any other', () => {
+    for (const word of ['__proto__', 'constructor', 'toString']) {
+      const { refused } = readGearRows(
+        ['kind', 'maker', 'model'],
+        [[word, word, word]],
+        ['kind', 'maker', 'model'],
+        defaults
+      );
+      expect(refused[0]!.faults[0]!.says).toContain(`says “${word}”`);
+    }
+  });
+
   it('never throws, whatever stands in it', () => {
     fc.assert(
       fc.property(

@@ -1,7 +1,8 @@
 import type { Act } from '../acts/act';
 import { applyAct } from '../acts/apply-act';
 import { useInScene } from '../acts/use-in-scene';
-import { basisFor, newLine, swapFor } from '../findings/part-candidates';
+import { basisFor, swapFor } from '../findings/part-candidates';
+import { newLine } from '../model/new-line';
 import { compareKits, type KitMerit } from '../merit/kit-merit';
 import { describeKind, type GearItem, pocketOf } from '../model/gear';
 import type { Plan, PlanLine, PriceBasis } from '../model/plan';

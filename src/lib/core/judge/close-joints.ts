@@ -1,5 +1,5 @@
 import type { Act } from '../acts/act';
-import { newLine } from '../findings/part-candidates';
+import { newLine } from '../model/new-line';
 import { closeAll, type Joint } from '../joining/close-all';
 import type { Project } from '../model/project';
 import { activePlan } from '../model/active-plan';

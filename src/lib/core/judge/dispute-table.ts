@@ -1,7 +1,8 @@
 import { figureOf } from '../figures/record';
 import { STEADY_FPS } from '../relations/exposure/flicker';
 import type { Act } from '../acts/act';
-import { cheapestOf, newLine, swapFor } from '../findings/part-candidates';
+import { cheapestOf, swapFor } from '../findings/part-candidates';
+import { newLine } from '../model/new-line';
 import type { GearKind, GearOf } from '../model/gear';
 import type { PlanLine, PriceBasis } from '../model/plan';
 import type { Pocket } from '../model/pocket';

@@ -3,7 +3,7 @@ import { demoProject } from '../../catalogue/demo-project';
 import { catalogue, shelfOf } from '../../catalogue/load-catalogue';
 import type { Act } from '../acts/act';
 import { applyAct } from '../acts/apply-act';
-import { newLine } from '../findings/part-candidates';
+import { newLine } from '../model/new-line';
 import { activePlan } from '../model/active-plan';
 import { newProject } from '../model/new-project';
 import type { Project } from '../model/project';

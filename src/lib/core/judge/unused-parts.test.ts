@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../catalogue/demo-project';
 import { catalogue, shelfOf } from '../../catalogue/load-catalogue';
 import { applyAct } from '../acts/apply-act';
-import { newLine } from '../findings/part-candidates';
+import { newLine } from '../model/new-line';
 import { activePlan } from '../model/active-plan';
 import type { Project } from '../model/project';
 import { judgePlan } from './judge-plan';

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { catalogue } from '../../catalogue/load-catalogue';
 import { applyAct } from '../acts/apply-act';
-import { newLine } from '../findings/part-candidates';
+import { newLine } from '../model/new-line';
 import { judgePlan } from '../judge/judge-plan';
 import { remediesFor } from '../judge/settle';
 import { compareKits } from '../merit/kit-merit';

@@ -77,7 +77,7 @@ const batteryStaysIn = (text: string): boolean =>
 
 /** A focal length given as what would frame the same on full frame. */
 const equivalentPattern =
-  /(\d+(?:[.,]\d+)?)(?:\s*(?:mm)?\s*(?:-|–|to)\s*(\d+(?:[.,]\d+)?))?\s*mm\s*\(?(?:35\s*mm\s*)?(?:equiv|eq\b|full[- ]frame)/i;
+  /(\d+(?:[.,]\d+)?)(?:\s*(?:mm)?\s*(?:-|–|to)\s*(\d+(?:[.,]\d+)?))?\s*mm\s*\(?(?:35\s*mm\s*)?(?:equiv\w*|eq\b|full[- ]frame)\.?\)?/i;
 
 /** Figures of a lens that such a text gives. */
 const builtInLensKeys = new Set([

@@ -1,11 +1,12 @@
 <script lang="ts">
   import { Button, ComboBox, Modal } from 'carbon-components-svelte';
   import type { Act } from '../../core/acts/act';
-  import { newLine } from '../../core/findings/part-candidates';
+  import { newLine } from '../../core/model/new-line';
   import { fullName } from '../../core/model/gear';
   import type { Plan } from '../../core/model/plan';
   import type { Shelf } from '../../core/model/shelf';
   import { makePartSearch } from '../search/part-search';
+  import Lazy from '../shell/Lazy.svelte';
   import Glyph from '../glyphs/Glyph.svelte';
   import { glyphOf } from '../glyphs/glyph-shapes';
 
@@ -17,6 +18,7 @@
   const { plan, shelf, onact }: Props = $props();
   const owned = $derived(plan.lines.filter((line) => line.state === 'owned'));
   let open = $state(false);
+  let pasting = $state(false);
   let selectedId = $state<string | undefined>(undefined);
   const search = $derived(makePartSearch(shelf.items));
   const items = $derived(
@@ -62,8 +64,16 @@
     <p class="soft">Nothing yet. What you own costs nothing and counts in the kit.</p>
   {/each}
   <Button size="small" kind="tertiary" on:click={() => (open = true)}>Add what I own</Button>
+  <Button size="small" kind="ghost" on:click={() => (pasting = true)}
+    >Paste a list of what I own</Button
+  >
   <a href="/shelf/edit?owned=1">Something not on the shelf</a>
 </div>
+{#if pasting}
+  <Lazy load={() => import('../shelf/ListDialog.svelte')}>
+    {#snippet children(ListDialog)}<ListDialog bind:open={pasting} goes="owned" />{/snippet}
+  </Lazy>
+{/if}
 <Modal
   bind:open
   modalHeading="What do you own?"

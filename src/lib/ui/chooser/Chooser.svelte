@@ -245,12 +245,14 @@
         {onchoose}
       />
       <div class="filters">
-        <Search
-          size="sm"
-          labelText="Find among the candidates"
-          placeholder="Find among them"
-          bind:value={words}
-        />
+        <div class="find">
+          <Search
+            size="sm"
+            labelText="Find among the candidates"
+            placeholder="Find among them"
+            bind:value={words}
+          />
+        </div>
         <Checkbox labelText="Leave out what would block a scene" bind:checked={onlyWorking} />
         <Checkbox labelText="Only within budget" bind:checked={onlyWithin} />
         <span class="soft">↑ ↓ go · Enter adds · Space compares</span>
@@ -406,6 +408,10 @@
     align-items: center;
     padding: 0.3rem 0;
     font-size: 0.8125rem;
+  }
+
+  .find {
+    flex: 0 1 13rem;
   }
 
   .filters .soft {

@@ -7,7 +7,7 @@
   import { usualOf } from '../../core/model/usual-of-region';
   import { catalogue } from '../../catalogue/load-catalogue';
   import { applyAct } from '../../core/acts/apply-act';
-  import { newLine } from '../../core/findings/part-candidates';
+  import { newLine } from '../../core/model/new-line';
   import { activePlan } from '../../core/model/active-plan';
   import { fullName } from '../../core/model/gear';
   import type { Project, SchoolId } from '../../core/model/project';

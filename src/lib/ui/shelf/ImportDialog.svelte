@@ -1,4 +1,6 @@
 <script lang="ts">
+  import type { Act } from '../../core/acts/act';
+  import { putLineActs } from '../../core/acts/put-lines';
   import { formatMoney } from '../../core/money/format';
   import { proxy } from 'comlink';
   import {
@@ -16,7 +18,7 @@
     type CsvReading,
     guessColumns
   } from '../../core/formats/csv-columns';
-  import { readCsvText } from '../../core/formats/csv-file';
+  import { readCsvText, writeShelfCsv } from '../../core/formats/csv-file';
   import { decodeText, type TextEncoding, textEncodings } from '../../core/formats/decode-text';
   import { faultSentence } from '../../core/formats/faults';
   import { fullName, type GearKind, gearKindNames, gearKinds } from '../../core/model/gear';
@@ -43,8 +45,15 @@
   let share = $state<number | undefined>(undefined);
   let stopped = $state(false);
   const hasKind = $derived(columns.includes('kind'));
+  /** A row that says what the shelf says already changes nothing of it. */
+  const changed = $derived(
+    (reading?.gear ?? []).filter((gear) => {
+      const there = satchel.shelf.byId.get(gear.id);
+      return !there || writeShelfCsv([there]) !== writeShelfCsv([gear]);
+    })
+  );
   /** Rows whose names are those of parts that are there already: they stand before them from then on. */
-  const shadows = $derived((reading?.gear ?? []).filter(({ id }) => satchel.shelf.byId.has(id)));
+  const shadows = $derived(changed.filter(({ id }) => satchel.shelf.byId.has(id)));
   /** In which currencies the prices of the file are read, the commonest first. */
   const pricesBy = $derived.by(() => {
     const counts: Record<string, number> = {};
@@ -133,7 +142,19 @@
 
   async function takeAll() {
     if (!reading || reading.refused.length > 0 || reading.gear.length === 0) return;
-    await satchel.act({ type: 'put many gear', gear: reading.gear });
+    const byId = new Map(reading.gear.map((gear) => [gear.id, gear]));
+    const put: Act = { type: 'put many gear', gear: changed };
+    const lines = satchel.plan
+      ? putLineActs(
+          satchel.plan,
+          reading.lines.map(({ gearId, ...standing }) => ({
+            gear: byId.get(gearId)!,
+            ...standing
+          }))
+        )
+      : [];
+    const acts: Act[] = [...(changed.length > 0 ? [put] : []), ...lines];
+    if (acts.length > 0) await satchel.act(acts.length === 1 ? acts[0]! : { type: 'batch', acts });
     headers = [];
     open = false;
   }
@@ -271,6 +292,19 @@
             {shadows.slice(0, SHOWN).map(fullName).join(', ')}{shadows.length > SHOWN
               ? ` and ${shadows.length - SHOWN} more`
               : ''}.
+          </p>
+        {/if}
+        {#if changed.length < reading.gear.length}
+          <p class="soft">
+            {reading.gear.length - changed.length} of them are on the shelf already, just as the file
+            has them.
+          </p>
+        {/if}
+        {#if reading.lines.length > 0}
+          <p class="soft">
+            {reading.lines.length}
+            {reading.lines.length === 1 ? 'row goes' : 'rows go'} into {satchel.plan?.name} with the quantity
+            the file says, {reading.lines.filter(({ owned }) => owned).length} of them as owned.
           </p>
         {/if}
         {#if pricesBy.length > 0}

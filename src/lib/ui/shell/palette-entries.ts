@@ -2,7 +2,7 @@ import { isQuestion } from '../../core/findings/finding-codes';
 import type { Act } from '../../core/acts/act';
 import type { Remedy } from '../../core/judge/settle';
 import type { Judgement } from '../../core/judge/judgement';
-import { newLine } from '../../core/findings/part-candidates';
+import { newLine } from '../../core/model/new-line';
 import { fullName, gearKinds, pocketOf } from '../../core/model/gear';
 import type { Project } from '../../core/model/project';
 import { activePlan } from '../../core/model/active-plan';

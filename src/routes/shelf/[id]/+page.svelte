@@ -5,7 +5,7 @@
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import { partsOfScene } from '$lib/core/figures/handling-rows';
-  import { newLine } from '$lib/core/findings/part-candidates';
+  import { newLine } from '$lib/core/model/new-line';
   import { fullName, gearKinds, pocketOf } from '$lib/core/model/gear';
   import type { Price } from '$lib/core/model/gear/price';
   import { formatMoney } from '$lib/core/money/format';

@@ -6,7 +6,7 @@
   import { Button, Checkbox, Select, SelectItem, TextInput } from 'carbon-components-svelte';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
-  import { newLine } from '$lib/core/findings/part-candidates';
+  import { newLine } from '$lib/core/model/new-line';
   import { capital } from '$lib/core/findings/sentence';
   import { dayHere } from '$lib/state/as-of-today';
   import { type GearKind, gearKindNames, gearKinds } from '$lib/core/model/gear';
@@ -15,6 +15,7 @@
   import type { Proposal } from '$lib/core/reading/specification';
   import { satchel } from '$lib/state/project-store.svelte';
   import ModesField from '$lib/ui/shelf/ModesField.svelte';
+  import { ownId } from '$lib/ui/shelf/own-id';
   import PortsField from '$lib/ui/shelf/PortsField.svelte';
   import ProfilesField from '$lib/ui/shelf/ProfilesField.svelte';
   import ReaderPanel from '$lib/ui/shelf/ReaderPanel.svelte';
@@ -60,17 +61,7 @@
   const sheet = $derived(specSheet(draft.kind));
   const newId = $derived.by(() => {
     if (source && !copying) return source.id;
-    const base = `own-${
-      `${draft.maker} ${draft.model}`
-        .normalize('NFKD')
-        .toLowerCase()
-        .replace(/[^a-z0-9]+/g, '-')
-        .replace(/^-|-$/g, '')
-        .slice(0, 50) || 'part'
-    }`;
-    let id = base;
-    for (let number = 2; satchel.shelf.byId.has(id); number++) id = `${base}-${number}`;
-    return id;
+    return ownId(`${draft.maker} ${draft.model}`, (id) => satchel.shelf.byId.has(id));
   });
   const reading = $derived(readDraft($state.snapshot(draft) as PartDraft, newId, currency, today));
   /** What a price written in another currency counts as here. */
@@ -149,7 +140,9 @@
   {:else}
     <TextInput
       size="sm"
-      labelText="{capital(name)}{ask.type === 'number' && ask.unit !== 'count'
+      labelText="{capital(name)}{ask.type === 'number' &&
+      ask.unit !== 'count' &&
+      !name.endsWith(ask.unit)
         ? `, ${ask.unit}`
         : ''}"
       bind:value={draft.fields[key]}

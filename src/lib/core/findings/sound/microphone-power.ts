@@ -1,6 +1,7 @@
 import { figureWords } from '../../figures/figure-words';
 import { rigRow, type AngleFindingRow } from '../finding';
-import { cheapestOf, newLine, swapFor } from '../part-candidates';
+import { cheapestOf, swapFor } from '../part-candidates';
+import { newLine } from '../../model/new-line';
 import { micLine } from './microphone-remedies';
 
 /** A4, A5. */
