@@ -148,7 +148,14 @@
       <button class="clear" onclick={() => (shelfFilter = { ...noFilter })}>Show all</button>
     </aside>
     {#if found.length > 0}
-      <ShelfRows entries={found} {inBag} {own} {currency} ontake={take} />
+      <ShelfRows
+        units={satchel.project.units}
+        entries={found}
+        {inBag}
+        {own}
+        {currency}
+        ontake={take}
+      />
     {:else}
       <div class="card none">
         <p>Nothing on the shelf passes. Clear filters, or add the part yourself.</p>

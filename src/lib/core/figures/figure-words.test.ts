@@ -5,10 +5,10 @@ import type { FigureUnit } from './rows';
 describe('a figure in words', () => {
   it.each<[number, FigureUnit, string, string]>([
     [0.55, 'm', '0.55 m', '21.7 in (55 cm)'],
-    [12.25, 'm', '12.3 m', '482 in (1 225 cm)'],
+    [12.25, 'm', '12.3 m', '40 ft 2 in (12.3 m)'],
     [Infinity, 'm', 'far away', 'far away'],
     [0.732, 'kg', '0.73 kg', '1.61 lb'],
-    [431, 'g', '431 g', '0.95 lb'],
+    [431, 'g', '431 g', '15.2 oz'],
     [5.5, 'm/s', '5.5 m/s', '12 mph'],
     [30, '°C', '30 °C', '86 °F'],
     [-10, '°C', '-10 °C', '14 °F'],
@@ -57,7 +57,10 @@ describe('times', () => {
 describe('lengths and masses', () => {
   it('keep to the person’s units, with centimetres beside inches', () => {
     expect(lengthWords(0.2, 'metric')).toBe('0.20 m');
-    expect(lengthWords(2.54, 'imperial')).toBe('100 in (254 cm)');
+    expect(lengthWords(2.54, 'imperial')).toBe('8 ft 4 in (2.54 m)');
+    expect(lengthWords(0.2, 'imperial')).toBe('7.9 in (20 cm)');
+    expect(lengthWords(1.8288, 'imperial')).toBe('6 ft (1.83 m)');
+    expect(massWords(0.2835, 'imperial')).toBe('10 oz');
     expect(massWords(0.45359237, 'imperial')).toBe('1 lb');
     expect(massWords(1.95, 'metric')).toBe('1.95 kg');
   });

@@ -1,24 +1,14 @@
 import type { UnitSystem } from '../model/project';
-import { fahrenheitOf, KG_PER_POUND, METRES_PER_INCH, MPS_PER_MPH } from '../model/imperial';
+import { fahrenheitOf, MPS_PER_MPH } from '../model/imperial';
+import { lengthWords, massWords, plainNumber as plain } from '../model/measure-words';
 import type { FigureUnit } from './rows';
-
-/** Rounds for reading: three figures that matter, no trailing noise. */
-function plain(value: number, digits: number): string {
-  if (value === Infinity) return 'unlimited';
-  if (value === -Infinity) return 'none';
-  return numberFormats[digits]!.format(value).replace(/,/g, ' ');
-}
-
-/** Made once: a formatter costs more than a thousand of its words. */
-const numberFormats = [0, 1, 2, 3].map(
-  (digits) =>
-    new Intl.NumberFormat('en-GB', { maximumFractionDigits: digits, minimumFractionDigits: 0 })
-);
 
 function digitsFor(value: number): number {
   const size = Math.abs(value);
   return size >= 100 ? 0 : size >= 10 ? 1 : 2;
 }
+
+export { lengthWords, massWords };
 
 /** Shutter times as photographers say them: 1/50 s. */
 export function shutterWords(seconds: number): string {
@@ -40,21 +30,6 @@ export function minutesRange(least: number, most: number): string {
   const [one, other] = [minutesWords(least), minutesWords(most)];
   if (one === other) return one;
   return most === Infinity ? `${one}, or not at all` : `${one} to ${other}`;
-}
-
-/** A length; imperial shows inches with centimetres beside them. */
-export function lengthWords(metres: number, units: UnitSystem): string {
-  if (!Number.isFinite(metres)) return 'far away';
-  if (units === 'imperial') {
-    const inches = metres / METRES_PER_INCH;
-    return `${plain(inches, inches < 40 ? 1 : 0)} in (${plain(metres * 100, 0)} cm)`;
-  }
-  return metres < 10 ? `${metres.toFixed(2)} m` : `${plain(metres, 1)} m`;
-}
-
-/** A mass, in pounds when imperial. */
-export function massWords(kg: number, units: UnitSystem): string {
-  return units === 'imperial' ? `${plain(kg / KG_PER_POUND, 2)} lb` : `${plain(kg, 2)} kg`;
 }
 
 /** A figure with its unit, in the person's own units. */

@@ -35,7 +35,7 @@ export const heatRows = {
     unit: 'min',
     source: 'body',
     asks: {
-      question: 'After how many minutes does % overheat in this mode, at 20 °C?',
+      question: 'After how many minutes does % overheat in this mode, at 20 °C (68 °F)?',
       between: [10, 120]
     },
     read: ({ mode, body }) => {

@@ -1,17 +1,28 @@
 import { describe, expect, it } from 'vitest';
-import { shelfOf } from '../../catalogue/load-catalogue';
+import { catalogue, shelfOf } from '../../catalogue/load-catalogue';
 import { activePlan } from '../model/active-plan';
+import type { UnitSystem } from '../model/project';
 import { cautionsFor } from './cautions';
 import { judgePlan } from './judge-plan';
 import { questionsOf } from './questions';
 import { remediesFor } from './settle';
 import { settingsOf } from './settings';
 import { anyProject, Chances } from './tests/random-kits';
-import { faultsOfForm } from './tests/sentence-form';
+import { faultsOfForm, metricIn } from './tests/sentence-form';
+
+/** Names of parts hold lengths of their own: a cable of 2 m is called so everywhere. */
+const names = catalogue.items.map(({ model }) => model).sort((a, b) => b.length - a.length);
+const withoutNames = (words: string): string =>
+  names.reduce((rest, name) => rest.replaceAll(name, 'it'), words);
 
 /** Everything said of a project, each with where it was said. */
-function* said(seed: number, withRemedies: boolean): Generator<[where: string, words: string]> {
+function* said(
+  seed: number,
+  withRemedies: boolean,
+  units?: UnitSystem
+): Generator<[where: string, words: string]> {
   const project = anyProject(new Chances(seed));
+  if (units) project.units = units;
   const shelf = shelfOf(project);
   const judgement = judgePlan(project, activePlan(project), shelf);
   for (const finding of judgement.findings) {
@@ -51,5 +62,13 @@ describe('every sentence about any kit', () => {
       for (const [where, words] of said(series * 1000 + number, number % 5 === 0))
         for (const fault of faultsOfForm(words)) faults.push(`${where}: ${fault}`);
     expect(faults).toEqual([]);
+  });
+
+  it('is in feet and pounds for a person who measures so', () => {
+    const metric = new Set<string>();
+    for (let number = 0; number < 60; number++)
+      for (const [where, words] of said(20_000 + number, number % 6 === 0, 'imperial'))
+        if (metricIn(withoutNames(words)).length > 0) metric.add(`${where}: ${words}`);
+    expect([...metric]).toEqual([]);
   });
 });

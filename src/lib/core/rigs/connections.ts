@@ -1,6 +1,7 @@
 import { lampStandOf } from './lamp-stand';
 import type { ChainLimit } from '../joining/chains';
 import { fullName, type GearItem } from '../model/gear';
+import { lengthWords } from '../model/measure-words';
 import { memoOn } from '../memo';
 import { meetsAny } from '../model/mating';
 import { portsFor } from '../model/ports-by-role';
@@ -55,7 +56,7 @@ function soundNeeds(rig: PlacedRig): {
     let reachM = mic.cableM ?? 0;
     for (const { gear } of parts) if (gear.kind === 'cable') reachM += gear.lengthM ?? 0;
     return reachM < neededM
-      ? `the cable reaches ${reachM.toFixed(1)} m and ${neededM.toFixed(1)} m are needed`
+      ? `the cable reaches ${lengthWords(reachM, rig.project.units)} of the ${lengthWords(neededM, rig.project.units)} needed`
       : undefined;
   };
   return { limit, withoutLength, lengthNeededM: neededM };

@@ -224,7 +224,7 @@ describe('what has to meet', () => {
     });
     const sound = connectionsOf(far).find((need) => need.purpose === 'microphone into body')!;
     expect(!isMissingPort(sound) && sound.limit([])).toMatch(
-      /the cable reaches 1.6 m and 3.4 m are needed/
+      /the cable reaches 1.60 m of the 3.4\d m needed/
     );
     const phantom = rigOf('loom-lesson', pack('orrowby-linnet', 'dunmarrow-ledge-wide'));
     const hungry = connectionsOf(phantom).find((need) => need.purpose === 'microphone into body')!;

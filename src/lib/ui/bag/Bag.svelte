@@ -29,6 +29,15 @@
     ...order.filter((pocket) => large.includes(pocket)),
     ...order.filter((pocket) => !large.includes(pocket))
   ]);
+  /** What is carried in a day beside its limit, where one is set. */
+  function carriedWords(carriedKg: number | undefined): string {
+    const { carriedLimitKg, units } = project;
+    if (carriedLimitKg === undefined) return '';
+    const limit = massWords(carriedLimitKg, units);
+    return carriedKg === undefined
+      ? `carried weight unknown, limit ${limit}`
+      : `${massWords(carriedKg, units)} carried of ${limit}`;
+  }
   const facts = $derived.by(() => {
     if (!angle) return '';
     const mass = figureOf(angle.record, 'rigMass');
@@ -36,6 +45,7 @@
     const switches = figureOf(angle.record, 'switches');
     return [
       mass === undefined ? 'weight unknown' : massWords(mass, project.units),
+      carriedWords(figureOf(angle.record, 'carriedMass')),
       switches === undefined
         ? ''
         : `${switches} ${switches === 1 ? 'switch' : 'switches'} to remember`,
@@ -59,7 +69,10 @@
           {#if pocket === 'sound'}<LevelBars record={angle.record} />
           {:else if pocket === 'light'}
             {#if angle.rig.keyLamp}<Lazy load={() => import('./LightFalloff.svelte')}
-                >{#snippet children(LightFalloff)}<LightFalloff {angle} />{/snippet}</Lazy
+                >{#snippet children(LightFalloff)}<LightFalloff
+                    {angle}
+                    units={project.units}
+                  />{/snippet}</Lazy
               >{:else}<DensityScale record={angle.record} />{/if}
           {:else if pocket === 'body'}<BodyChecks {angle} />
           {:else if pocket === 'lens'}<FramingThumb {angle} />{/if}

@@ -1,12 +1,14 @@
 <script lang="ts">
   import { scaleLinear, scaleLog } from 'd3-scale';
   import { line } from 'd3-shape';
+  import { lengthWords } from '../../core/figures/figure-words';
+  import type { UnitSystem } from '../../core/model/project';
   import { figureOf } from '../../core/figures/record';
   import type { AngleJudgement } from '../../core/judge/incremental';
   import { lampIlluminanceLx } from '../../core/relations/lighting/lamp-illuminance';
 
   /** How the key lamp falls off with distance, where it stands, and what the picture wants. */
-  const { angle }: { angle: AngleJudgement } = $props();
+  const { angle, units }: { angle: AngleJudgement; units: UnitSystem } = $props();
   const width = 136;
   const height = 72;
   const nearest = 0.3;
@@ -43,7 +45,7 @@
       dotX: x(Math.min(farthest, lamp.distanceM)),
       dotY: y(at(Math.min(farthest, lamp.distanceM))),
       needY: y(need),
-      words: `${at(lamp.distanceM).toFixed(0)} lux at ${lamp.distanceM.toFixed(2)} metres; ${need.toFixed(0)} lux wanted`,
+      words: `${at(lamp.distanceM).toFixed(0)} lux at ${lengthWords(lamp.distanceM, units)}; ${need.toFixed(0)} lux wanted`,
       have: at(lamp.distanceM),
       distance: lamp.distanceM
     };
@@ -56,7 +58,7 @@
     <text x={width} y={curve.needY - 3} text-anchor="end">wanted</text>
     <path d={curve.path} class="curve" />
     <circle cx={curve.dotX} cy={curve.dotY} r="4.5" class="dot" />
-    <text x={curve.dotX + 8} y={curve.dotY + 3}>{curve.distance.toFixed(2)} m</text>
+    <text x={curve.dotX + 8} y={curve.dotY + 3}>{lengthWords(curve.distance, units)}</text>
   </svg>
 {/if}
 

@@ -4,6 +4,7 @@
   import { formatMoney } from '../../core/money/format';
   import Glyph from '../glyphs/Glyph.svelte';
   import { glyphOf } from '../glyphs/glyph-shapes';
+  import type { UnitSystem } from '../../core/model/project';
   import type { Scene } from '../../core/model/scene';
   import { gainWords, partGist } from './candidate-words';
   import SceneMeter from './SceneMeter.svelte';
@@ -13,6 +14,7 @@
     chosen: boolean;
     pinned: boolean;
     currency: string;
+    units: UnitSystem;
     id: string;
     /** Its place in the whole list, of which only what is in view is drawn. */
     place: number;
@@ -31,6 +33,7 @@
     chosen,
     pinned,
     currency,
+    units,
     id,
     place,
     of,
@@ -66,7 +69,8 @@
     <b title={fullName(candidate.gear)}>{fullName(candidate.gear)}</b>
     <span class="gist"
       >{candidate.packed ? 'packed · ' : ''}{pinned ? 'compared · ' : ''}{partGist(
-        candidate.gear
+        candidate.gear,
+        units
       )}</span
     >
   </span>

@@ -295,6 +295,7 @@
               <CandidateRow
                 candidate={entry.candidate}
                 {currency}
+                units={project.units}
                 {shown}
                 id="candidate-{entry.key}"
                 place={entry.place}
@@ -320,7 +321,7 @@
           {/each}
         </p>
       {/if}
-      <PinBoard {pinned} scenes={project.scenes} {currency} onunpin={onpin} />
+      <PinBoard {pinned} scenes={project.scenes} {currency} units={project.units} onunpin={onpin} />
     {:else}
       <div class="waiting" aria-busy="true"><SkeletonText paragraph lines={8} /></div>
     {/if}

@@ -2,6 +2,8 @@
   import { axes } from '../../core/merit/axis-curves';
   import type { Candidate } from '../../core/judge/candidates';
   import { fullName } from '../../core/model/gear';
+  import { figureWords } from '../../core/figures/figure-words';
+  import type { UnitSystem } from '../../core/model/project';
   import type { Scene } from '../../core/model/scene';
   import { formatMoney } from '../../core/money/format';
   import { partGist } from './candidate-words';
@@ -11,9 +13,10 @@
     pinned: readonly Candidate[];
     scenes: readonly Scene[];
     currency: string;
+    units: UnitSystem;
     onunpin: (id: string) => void;
   }
-  const { pinned, scenes, currency, onunpin }: Props = $props();
+  const { pinned, scenes, currency, units, onunpin }: Props = $props();
 
   const rows = $derived.by(() => {
     const list: { words: string; batteries: string[] }[] = [];
@@ -47,7 +50,9 @@
     });
     add(
       'weight',
-      pinned.map((one) => (one.gear.massG === undefined ? 'not stated' : `${one.gear.massG} g`))
+      pinned.map((one) =>
+        one.gear.massG === undefined ? 'not stated' : figureWords(one.gear.massG, 'g', units)
+      )
     );
     return list;
   });
@@ -66,7 +71,7 @@
                 aria-label="Remove from comparison: {fullName(one.gear)}"
                 onclick={() => onunpin(one.gear.id)}>×</button
               >
-              <span>{partGist(one.gear)}</span>
+              <span>{partGist(one.gear, units)}</span>
             </th>
           {/each}
         </tr>

@@ -1,6 +1,7 @@
-import { lengthWords } from '../../core/figures/figure-words';
+import { lengthWords, massWords } from '../../core/figures/figure-words';
 import type { CandidateGroup } from '../../core/judge/candidates';
 import { describeKind, type GearItem } from '../../core/model/gear';
+import type { UnitSystem } from '../../core/model/project';
 import type { Pocket } from '../../core/model/pocket';
 
 /** The question each pocket answers. */
@@ -16,8 +17,11 @@ export const pocketQuestions: Readonly<Record<Pocket, string>> = {
 };
 
 /** A part in half a line: what one asks about it first. Unsaid figures say so. */
-export function partGist(gear: GearItem): string {
-  return describeKind(gear).gist(gear, (metres) => lengthWords(metres, 'metric'));
+export function partGist(gear: GearItem, units: UnitSystem = 'metric'): string {
+  return describeKind(gear).gist(gear, {
+    length: (metres) => lengthWords(metres, units),
+    mass: (kg) => massWords(kg, units)
+  });
 }
 
 /** What a group of candidates is called, with what it means. */

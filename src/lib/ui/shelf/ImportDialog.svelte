@@ -319,7 +319,9 @@
         <ul class="preview">
           {#each reading.gear.slice(0, SHOWN) as gear, at (at)}<li>
               <b>{fullName(gear)}</b>
-              <span class="soft">{gearKinds[gear.kind].name}: {partGist(gear)}</span>
+              <span class="soft"
+                >{gearKinds[gear.kind].name}: {partGist(gear, satchel.project?.units)}</span
+              >
               {#if gear.priceNew}<span class="figures"
                   >{formatMoney(gear.priceNew.likely, gear.priceNew.currency)}</span
                 >{/if}

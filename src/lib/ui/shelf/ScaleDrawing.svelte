@@ -2,10 +2,14 @@
   import { scaleLinear } from 'd3-scale';
   import { fullName, type GearItem } from '../../core/model/gear';
   import Glyph from '../glyphs/Glyph.svelte';
+  import { METRES_PER_INCH } from '../../core/model/imperial';
+  import type { UnitSystem } from '../../core/model/project';
   import { glyphOf, longestSideMm } from '../glyphs/glyph-shapes';
 
   /** The part beside a hand's breadth and a ruler, so that one sees how large it is. */
-  const { gear }: { gear: GearItem } = $props();
+  const { gear, units }: { gear: GearItem; units: UnitSystem } = $props();
+  const inches = (mm: number | undefined) =>
+    mm === undefined ? '?' : (mm / 1000 / METRES_PER_INCH).toFixed(1);
   const HAND_MM = 85;
   const width = 300;
   const longest = $derived(longestSideMm(gear));
@@ -44,7 +48,10 @@
       <text x={width} y="17" text-anchor="end">mm</text>
     </svg>
     <p class="soft figures">
-      {gear.sizeMm?.width ?? '?'} × {gear.sizeMm?.height ?? '?'} × {gear.sizeMm?.depth ?? '?'} mm
+      {gear.sizeMm?.width ?? '?'} × {gear.sizeMm?.height ?? '?'} × {gear.sizeMm?.depth ?? '?'} mm{units ===
+        'imperial' && gear.sizeMm
+        ? ` (${inches(gear.sizeMm.width)} × ${inches(gear.sizeMm.height)} × ${inches(gear.sizeMm.depth)} in)`
+        : ''}
     </p>
   </div>
 {/if}

@@ -2,6 +2,7 @@
   import { statedElsewhere } from '../../core/money/priced-shelf';
   import { createVirtualizer } from '@tanstack/svelte-virtual';
   import { untrack } from 'svelte';
+  import type { UnitSystem } from '../../core/model/project';
   import { fullName } from '../../core/model/gear';
   import { formatMoney } from '../../core/money/format';
   import { partGist } from '../chooser/candidate-words';
@@ -16,9 +17,10 @@
     inBag: ReadonlySet<string>;
     own: ReadonlySet<string>;
     currency: string;
+    units: UnitSystem;
     ontake: (gearId: string) => void;
   }
-  const { entries, inBag, own, currency, ontake }: Props = $props();
+  const { entries, inBag, own, currency, units, ontake }: Props = $props();
   const ROW_PX = 62;
   let scroller = $state<HTMLDivElement>();
   const virtual = createVirtualizer<HTMLDivElement, HTMLDivElement>({
@@ -56,7 +58,7 @@
           <a href="/shelf/{encodeURIComponent(gear.id)}">
             <b>{fullName(gear)}</b>{#if own.has(gear.id)}<span class="mark">my own</span
               >{/if}{#if inBag.has(gear.id)}<span class="mark bag">in the kit</span>{/if}
-            <span class="gist">{partGist(gear)}</span>
+            <span class="gist">{partGist(gear, units)}</span>
           </a>
           <span class="prices figures">
             {#if gear.priceNew}

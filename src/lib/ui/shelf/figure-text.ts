@@ -1,7 +1,9 @@
 import { fullName, type GearItem } from '../../core/model/gear';
 import { sheetOf, type SheetField } from '../../core/model/gear/spec-sheet';
 import { valueAt } from '../../core/model/gear/stated-at';
-import { massWords } from '../../core/figures/figure-words';
+import { figureWords } from '../../core/figures/figure-words';
+import type { FigureUnit } from '../../core/figures/rows';
+import type { StatedUnit } from '../../core/model/stated';
 import type { UnitSystem } from '../../core/model/project';
 
 /** One line of a part's sheet as shown; `undefined` is what nobody has stated. */
@@ -12,14 +14,15 @@ export interface SheetLine {
   yesNo: boolean;
 }
 
-function textOf({ key, ask }: SheetField, value: unknown, units: UnitSystem): string | undefined {
+const measuredInImperial: ReadonlySet<StatedUnit> = new Set(['g', 'kg', 'm', 'm/s', '°C']);
+
+function textOf({ ask }: SheetField, value: unknown, units: UnitSystem): string | undefined {
   if (value === undefined || value === null || value === '') return undefined;
   if (ask.type === 'yes/no') return value ? 'yes' : 'no';
   if (ask.type !== 'number') return String(value as string);
-  if (key === 'massG')
-    return units === 'imperial'
-      ? `${massWords((value as number) / 1000, units)}`
-      : `${String(value as number)} g`;
+  // Lengths and masses one measures or carries; those of lenses and threads are millimetres everywhere.
+  if (units === 'imperial' && measuredInImperial.has(ask.unit))
+    return figureWords(value as number, ask.unit as FigureUnit, units);
   return ask.unit === 'count'
     ? String(value as number)
     : ask.unit === 'f/' || ask.unit === 'T'

@@ -68,7 +68,7 @@
           {gearKinds[gear.kind].name}, {pocketOf(gear)} pocket{isOwn ? ' · your own entry' : ''}
         </p>
         <h1>{fullName(gear)}</h1>
-        <p class="soft">{partGist(gear)}</p>
+        <p class="soft">{partGist(gear, satchel.project?.units)}</p>
       </div>
       <div class="do">
         <Button
@@ -103,7 +103,7 @@
     <div class="columns">
       <section>
         <h2>To scale</h2>
-        <ScaleDrawing {gear} />
+        <ScaleDrawing {gear} units={satchel.project?.units ?? 'metric'} />
         <h2>Prices seen</h2>
         <dl class="prices">
           {@render price('new', gear.priceNew)}{@render price('used', gear.priceUsed)}

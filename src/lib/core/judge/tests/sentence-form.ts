@@ -14,3 +14,12 @@ const broken: readonly [RegExp, string][] = [
 /** What is wrong with the form of a sentence. */
 export const faultsOfForm = (words: string): string[] =>
   broken.flatMap(([pattern, what]) => (pattern.test(words) ? `${what}: ${words}` : []));
+
+/**
+ * Lengths, masses, speeds and temperatures for a person who measures in feet and pounds: metric ones stand beside them
+ * at most. Millimetres of lenses and threads are the same everywhere.
+ */
+export const metricIn = (words: string): string[] =>
+  words
+    .replace(/20 °C \(68 °F\)|\([^)]*\)/g, '')
+    .match(/(?<![\w./])\d[\d.,]*\s(?:m|cm|kg|g|m\/s|°C)(?![\w/²])/g) ?? [];

@@ -2,6 +2,12 @@ import type { Pocket } from '../pocket';
 import type { Port } from '../ports';
 import type { GearBase } from './base';
 
+/** How a gist says lengths and masses: in the person's units. */
+export interface GistWords {
+  length: (metres: number) => string;
+  mass: (kg: number) => string;
+}
+
 /** Everything the app knows of a kind of part besides the figures its class states. */
 export interface KindDescriptor<G extends GearBase> {
   pocket: Pocket;
@@ -16,7 +22,7 @@ export interface KindDescriptor<G extends GearBase> {
   /** The ends by which it leads on in a chain of power or cards, apart from its ports. */
   supplyEnds?: (gear: G) => Port[];
   /** A part in half a line: what one asks about it first. Unstated figures say so. */
-  gist: (gear: G, length: (metres: number) => string) => string;
+  gist: (gear: G, words: GistWords) => string;
   /** Which drawing stands for it; the one of its kind unless stated. */
   drawing?: (gear: G) => string;
 }

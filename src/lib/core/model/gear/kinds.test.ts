@@ -17,7 +17,10 @@ describe.each(gearKindNames)('the kind “%s”', (kind) => {
 
   it('says half a line about every part of the shelf, without a broken word', () => {
     for (const gear of catalogue.ofKind(kind)) {
-      const gist = describeKind(gear).gist(gear, (metres) => `${metres} m`);
+      const gist = describeKind(gear).gist(gear, {
+        length: (metres) => `${metres} m`,
+        mass: (kg) => `${kg} kg`
+      });
       expect(gist).not.toBe('');
       expect(gist).not.toMatch(/undefined|NaN|\[object/);
     }

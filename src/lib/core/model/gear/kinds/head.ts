@@ -8,6 +8,6 @@ export const headKind = {
     ratedAtMm: 'payload holds up to a height of'
   },
   job: () => 'head',
-  gist: (gear) =>
-    `${gear.form}, payload ${gear.payloadKg ?? '?'} kg${gear.ratedAtMm === undefined ? '' : ` up to ${gear.ratedAtMm} mm over the plate`}`
+  gist: (gear, { mass }) =>
+    `${gear.form}, payload ${gear.payloadKg === undefined ? 'not stated' : mass(gear.payloadKg)}${gear.ratedAtMm === undefined ? '' : ` up to ${gear.ratedAtMm} mm over the plate`}`
 } satisfies KindDescriptor<HeadGear>;

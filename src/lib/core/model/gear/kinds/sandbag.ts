@@ -7,5 +7,6 @@ export const sandbagKind = {
   fields: {
     filledKg: 'weight filled'
   },
-  gist: (gear) => `${gear.filledKg ?? '?'} kg filled`
+  gist: (gear, { mass }) =>
+    gear.filledKg === undefined ? 'weight not stated' : `${mass(gear.filledKg)} filled`
 } satisfies KindDescriptor<SandbagGear>;

@@ -19,8 +19,8 @@ export const supportKind = {
           : gear.form;
     return `support ${form}`;
   },
-  gist: (gear, length) =>
-    `${gear.form}, carries ${gear.payloadKg ?? '?'} kg${gear.heightMaxM === undefined ? '' : `, to ${length(gear.heightMaxM)}`}`,
+  gist: (gear, { length, mass }) =>
+    `${gear.form}, carries ${gear.payloadKg === undefined ? '? kg' : mass(gear.payloadKg)}${gear.heightMaxM === undefined ? '' : `, to ${length(gear.heightMaxM)}`}`,
   drawing: (gear) =>
     (
       ({
