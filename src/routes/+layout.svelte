@@ -114,7 +114,25 @@
 
 <svelte:window {onkeydown} {onbeforeunload} {onunhandledrejection} />
 
-<a class="skip" href="#work">Skip to the work</a>
+{#snippet skipTo(id: string, words: string)}
+  <a
+    class="skip"
+    href="#{id}"
+    onclick={(event) => {
+      // Without a change of address, which the router would answer by moving the focus itself.
+      event.preventDefault();
+      const target = document.getElementById(id);
+      target?.scrollIntoView({ block: 'nearest' });
+      target?.focus();
+    }}>{words}</a
+  >
+{/snippet}
+{@render skipTo('work', 'Skip to the work')}
+{#if page.url.pathname === '/satchel'}
+  {@render skipTo('to-settle', 'Skip to the findings')}
+{:else if page.url.pathname.startsWith('/satchel/')}
+  {@render skipTo('candidates', 'Skip to the candidates')}
+{/if}
 <TopBar bind:plansOpen onkeys={() => (keysOpen = true)} onfind={() => (paletteOpen = true)} />
 {#if satchel.judgement}
   {@const { money } = satchel.judgement}
@@ -198,6 +216,9 @@
   </Lazy>
 {/if}
 {#if satchel.status === 'ready'}
+  <Lazy load={() => import('$lib/ui/shell/Announcer.svelte')}>
+    {#snippet children(Announcer)}<Announcer />{/snippet}
+  </Lazy>
   <Lazy load={() => import('$lib/ui/shell/PhoneBar.svelte')}>
     {#snippet children(PhoneBar)}<PhoneBar />{/snippet}
   </Lazy>

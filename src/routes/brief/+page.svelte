@@ -5,6 +5,7 @@
   import type { SceneStyle } from '$lib/core/model/scene';
   import { sceneStyles } from '$lib/core/model/word-lists';
   import { satchel } from '$lib/state/project-store.svelte';
+  import { keepFocus } from '$lib/ui/shell/keep-focus';
   import Choice from '$lib/ui/brief/Choice.svelte';
   import OwnedCard from '$lib/ui/brief/OwnedCard.svelte';
   import RulesCard from '$lib/ui/brief/RulesCard.svelte';
@@ -44,7 +45,7 @@
       <h2 class="section-name">
         What I film, in sentences · every underlined word changes, every figure can be measured
       </h2>
-      <div class="scenes">
+      <div class="scenes" use:keepFocus={'article'}>
         {#each project.scenes as scene (scene.id)}
           <Guarded what="The scene"
             ><SceneCard

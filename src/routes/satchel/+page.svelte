@@ -9,6 +9,7 @@
   import { allowLineDrop, droppedLine } from '$lib/ui/drag/line-drag';
   import SceneRail from '$lib/ui/scenes/SceneRail.svelte';
   import SettleList from '$lib/ui/settle/SettleList.svelte';
+  import { keepFocus } from '$lib/ui/shell/keep-focus';
   import Lazy from '$lib/ui/shell/Lazy.svelte';
 
   const judgement = $derived(satchel.judgement);
@@ -103,7 +104,7 @@
         {/snippet}</Lazy
       >
     </div>
-    <aside class="settle" aria-label="To settle">
+    <aside class="settle" aria-label="To settle" use:keepFocus>
       <Guarded what="What is to settle"
         ><SettleList
           findings={judgement.findings}

@@ -6,6 +6,7 @@
   import type { Plan } from '../../core/model/plan';
   import type { Shelf } from '../../core/model/shelf';
   import { makePartSearch } from '../search/part-search';
+  import { keepFocus } from '../shell/keep-focus';
   import Lazy from '../shell/Lazy.svelte';
   import Glyph from '../glyphs/Glyph.svelte';
   import { glyphOf } from '../glyphs/glyph-shapes';
@@ -47,7 +48,7 @@
   }
 </script>
 
-<div class="card owned">
+<div class="card owned" use:keepFocus={'figure'}>
   {#each owned as line (line.id)}
     {@const gear = shelf.byId.get(line.gearId)}
     <figure>
@@ -90,6 +91,7 @@
       placeholder="Name of the part"
       {items}
       bind:selectedId
+      helperText={selectedId === undefined ? 'Choose the part first.' : ''}
       shouldFilterItem={(item, value) => isFound(item.id, value)}
     />
   </div>

@@ -51,7 +51,8 @@
     aria-haspopup="dialog"
     onclick={toggle}
   >
-    <span class="unseen">{question} </span>{word}
+    <span class="unseen">{question} </span>{word}{#if figure}<span class="unseen">, {figure}</span
+      >{/if}
   </button>{/snippet}
 <span class="word" bind:this={root}>
   {#if figure}{@render underlined()}<span class="together"

@@ -17,6 +17,7 @@
   import LeatherBag from '../bag/LeatherBag.svelte';
   import CandidateRow from './CandidateRow.svelte';
   import { groupNames, pocketQuestions } from './candidate-words';
+  import { keepFocus } from '../shell/keep-focus';
   import { makePartSearch } from '../search/part-search';
   import PinBoard from './PinBoard.svelte';
   import PocketLines from './PocketLines.svelte';
@@ -219,7 +220,7 @@
       </a>
     {/each}
   </nav>
-  <div class="sheet">
+  <div class="sheet" use:keepFocus={'[aria-label="In this pocket"] > li'}>
     <PocketLines scenes={project.scenes} {pocket} {judgement} {onact} />
     <div class="head">
       <h3>{pocketQuestions[pocket]}</h3>
@@ -265,6 +266,7 @@
         >
       </div>
       <ul
+        id="candidates"
         bind:this={scroller}
         role="listbox"
         aria-label="Candidates for the {pocket} pocket"

@@ -37,6 +37,7 @@
           <button
             aria-label="One {name} fewer"
             disabled={line.quantity <= 1}
+            title={line.quantity <= 1 ? 'One is the least; remove it instead' : undefined}
             onclick={() => onact({ type: 'step quantity', lineId: line.id, by: -1 })}>−</button
           >
           <span class="figures">{line.quantity}</span>

@@ -25,6 +25,10 @@
   function answer(event: SubmitEvent, question: Question) {
     event.preventDefault();
     const ask = question.field!.ask;
+    if (typed.trim() === '') {
+      fault = 'Give the answer first.';
+      return;
+    }
     try {
       if (ask.type === 'number') {
         const value = readMeasure(typed, ask.unit);
@@ -75,7 +79,13 @@
                     invalidText={fault}
                   />
                 {:else}
-                  <Select size="sm" labelText="Answer" bind:selected={typed}>
+                  <Select
+                    size="sm"
+                    labelText="Answer"
+                    bind:selected={typed}
+                    invalid={fault !== '' && typed === ''}
+                    invalidText={fault}
+                  >
                     <SelectItem value="" text="choose" />
                     {#each ask.type === 'word' ? ask.words : ['yes', 'no'] as word (word)}<SelectItem
                         value={word}
@@ -83,7 +93,7 @@
                       />{/each}
                   </Select>
                 {/if}
-                <button class="how" disabled={typed === ''}>note it on the part</button>
+                <button class="how">note it on the part</button>
               </form>
             {/if}
           {/if}

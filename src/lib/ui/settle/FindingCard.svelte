@@ -23,6 +23,8 @@
 
   let asking = $state(false);
   let reason = $state('');
+  /** The reason was asked for and not given. */
+  let missing = $state(false);
   const price = (remedy: Remedy) =>
     priceOf(remedy, (minor) => formatMoney(minor, currency, { short: true }));
 
@@ -31,7 +33,11 @@
 
   function letBe(event: SubmitEvent) {
     event.preventDefault();
-    if (reason.trim() === '') return;
+    if (reason.trim() === '') {
+      missing = true;
+      reasonInput?.focus();
+      return;
+    }
     onignore(reason.trim());
     asking = false;
   }
@@ -79,11 +85,13 @@
         bind:value={reason}
         bind:ref={reasonInput}
         maxlength={500}
+        invalid={missing && reason.trim() === ''}
+        invalidText="Write the reason first; it is shown beside the finding."
         on:keydown={(event) => {
           if (event.key === 'Escape') asking = false;
         }}
       />
-      <button class="how" disabled={reason.trim() === ''}>Save the reason</button>
+      <button class="how">Save the reason</button>
       <button class="how" type="button" onclick={() => (asking = false)}>Cancel</button>
     </form>
   {/if}

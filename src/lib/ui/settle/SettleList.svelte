@@ -108,7 +108,7 @@
   />
 {/snippet}
 
-<h2 class="section-name" id="to-settle">
+<h2 class="section-name" id="to-settle" tabindex="-1">
   To settle{pressing.length > 0
     ? ` · ${many(count('stop'), 'blocks a scene', 'block a scene')}, ${many(count('warn'), 'weakens one', 'weaken one')}`
     : ''}

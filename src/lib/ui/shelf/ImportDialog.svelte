@@ -264,6 +264,11 @@
         </ul>
       </section>
     {/if}
+    {#if headers.length === 0 && !fault}
+      <p class="soft">
+        Nothing is imported until a file is chosen and its rows have been looked at.
+      </p>
+    {/if}
     {#if reading}
       <section aria-live="polite">
         <h3>{reading.gear.length} of {rows.length} rows can be imported</h3>

@@ -184,6 +184,7 @@
           labelText="Kind"
           selected={draft.kind}
           disabled={source !== undefined}
+          helperText={source ? 'A part keeps its kind; enter a new part for another.' : ''}
           on:update={({ detail }) => {
             if (detail !== draft.kind)
               draft = {
