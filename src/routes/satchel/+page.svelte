@@ -157,6 +157,13 @@
     align-items: start;
   }
 
+  /* A wide desk: the findings take the free space, in two columns where there are as many. */
+  @media (min-width: 1500px) {
+    .bench {
+      grid-template-columns: minmax(13rem, 16rem) minmax(0, 1.7fr) minmax(20rem, 1fr);
+    }
+  }
+
   .none {
     padding: 0.8rem;
   }

@@ -38,6 +38,13 @@
       ? `carried weight unknown, limit ${limit}`
       : `${massWords(carriedKg, units)} carried of ${limit}`;
   }
+  /** The first angles of the other scenes, as many as a pocket has lines for. */
+  const MOST_OTHERS = 3;
+  const others = $derived(
+    judgement.angles
+      .filter(({ scene, rig }) => rig.index === 0 && scene.id !== angle?.scene.id)
+      .slice(0, MOST_OTHERS)
+  );
   const facts = $derived.by(() => {
     if (!angle) return '';
     const mass = figureOf(angle.record, 'rigMass');
@@ -88,6 +95,10 @@
           ? pocketSummaries[pocket](angle, judgement)
           : { left: '', right: '', filled: undefined, short: false }}
         large={large.includes(pocket)}
+        elsewhere={others.map((other) => ({
+          scene: other.scene.name,
+          summary: pocketSummaries[pocket](other, judgement)
+        }))}
         {picture}
       />
     {/each}

@@ -17,11 +17,22 @@
     currency: string;
     summary: PocketSummary;
     large: boolean;
+    /** What it says of the other scenes, shown where there is room. */
+    elsewhere: readonly { scene: string; summary: PocketSummary }[];
     /** The picture of consequence. */
     picture?: Snippet;
   }
-  const { pocket, lines, firmMinor, limitMinor, currency, summary, large, picture }: Props =
-    $props();
+  const {
+    pocket,
+    lines,
+    firmMinor,
+    limitMinor,
+    currency,
+    summary,
+    large,
+    elsewhere,
+    picture
+  }: Props = $props();
 
   const inKit = $derived(lines.filter((line) => line.inKit));
   const most = $derived(large ? 3 : 3);
@@ -78,6 +89,16 @@
         <span class="empty">Nothing in it yet</span>
       {/each}
     </span>
+    {#if elsewhere.length > 0}
+      <span class="elsewhere">
+        {#each elsewhere as { scene, summary: other }, at (at)}
+          <span class="scene" class:short={other.short}>
+            <b>{scene}</b>
+            <span>{other.left}{other.right ? `, ${other.right}` : ''}</span>
+          </span>
+        {/each}
+      </span>
+    {/if}
     {#if picture && large}<span class="picture">{@render picture()}</span>{/if}
   </span>
   <span class="names">
@@ -108,10 +129,50 @@
 <style>
   .thing {
     display: inline-flex;
+    flex: 0 1 auto;
+    min-width: 0;
     cursor: grab;
   }
 
+  .thing :global(svg) {
+    max-width: 100%;
+  }
+
+  /* What the other scenes get of it, where the pocket would stand half empty. */
+  .elsewhere {
+    display: none;
+    gap: 0.3rem;
+    flex: 1 1 9rem;
+    align-content: center;
+    min-width: 0;
+    padding: 0 0.6rem;
+    font-size: 0.75rem;
+    line-height: 1.3;
+  }
+
+  .elsewhere .scene {
+    display: grid;
+    padding-left: 0.5rem;
+    border-left: 3px solid var(--colour);
+  }
+
+  .elsewhere .short {
+    border-left-color: var(--brick);
+    border-left-style: double;
+  }
+
+  .elsewhere span span {
+    color: var(--ink-soft);
+  }
+
+  @container pocket (min-width: 26rem) {
+    .elsewhere {
+      display: grid;
+    }
+  }
+
   .pocket {
+    container: pocket / inline-size;
     position: relative;
     display: flex;
     flex-direction: column;
@@ -197,6 +258,7 @@
     display: flex;
     gap: 0.4rem;
     align-items: flex-end;
+    min-width: 0;
     overflow: hidden;
   }
 
@@ -233,6 +295,8 @@
   }
 
   .soft {
+    flex: none;
+    max-width: 60%;
     color: var(--ink-soft);
     text-align: right;
   }

@@ -222,6 +222,8 @@
 
   .list {
     display: grid;
+    grid-template-columns: repeat(auto-fill, minmax(min(100%, 15rem), 1fr));
+    align-items: start;
     gap: 0.4rem;
     margin-bottom: 0.6rem;
   }

@@ -14,7 +14,10 @@
   }
   const { money, onpostpone }: Props = $props();
 
-  const layout = $derived(layStrap(money));
+  let widthPx = $state(0);
+  const layout = $derived(layStrap(money, widthPx || undefined));
+  /** A length narrower than this has no room for its name and price. */
+  const LEAST_NAMED_PX = 52;
   const over = $derived(money.remainingMinor < 0);
   const range = $derived(rangeOf(money));
   /** An end is only said where no price can lead past it. */
@@ -88,6 +91,7 @@
     {/if}
     <div
       role="listbox"
+      bind:clientWidth={widthPx}
       aria-label="Chosen lines in order"
       aria-orientation="horizontal"
       tabindex="0"
@@ -130,7 +134,7 @@
           onclick={() => open(length)}
         >
           <span class="face">
-            {#if length.widthPercent > 5.5}
+            {#if (length.widthPercent * (widthPx || 950)) / 100 > LEAST_NAMED_PX}
               <span class="name">{statement.gear?.model ?? statement.line.gearId}</span>
               <span class="price figures">{short(statement.firmMinor)}</span>
             {/if}

@@ -12,6 +12,21 @@ function strapOf(change: (project: Project) => void) {
   return layStrap(statementOf(project, activePlan(project), shelfOf(project)));
 }
 
+it('leaves out figures that would run into each other on a narrow strap', () => {
+  const project = demoProject();
+  const statement = statementOf(project, activePlan(project), shelfOf(project));
+  const ticks = (widthPx: number) =>
+    layStrap(statement, widthPx).lengths.filter(({ tick }) => tick);
+  expect(ticks(520).length).toBeLessThan(ticks(1800).length);
+  for (const widthPx of [320, 520, 950, 1800]) {
+    const ends = ticks(widthPx).map(
+      ({ fromPercent, widthPercent }) => ((fromPercent + widthPercent) * widthPx) / 100
+    );
+    // Four figures and a comma of the smallest type stand apart.
+    ends.slice(1).forEach((end, at) => expect(end - ends[at]!).toBeGreaterThan(32));
+  }
+});
+
 describe('the strap', () => {
   it('is one length after another without a gap, in proportion to the prices', () => {
     const { lengths, firmPercent } = strapOf(() => {});

@@ -21,19 +21,22 @@ export interface StrapLayout {
   firmPercent: number;
 }
 
-/** A sign of a figure beneath the strap needs about this much of its width. */
-const SIGN_ROOM_PERCENT = 0.9;
+/** A sign of a figure beneath the strap needs about this much, with its share of the gap to the next. */
+const SIGN_ROOM_PX = 8.5;
+/** The strap of a desk, until it has been measured. */
+const USUAL_WIDTH_PX = 950;
 /** The buckle never sits on the very end. */
 const BEYOND = 1.03;
 
 /** Lays the chosen lines along the strap in the order of choosing, in proportion to what they cost. */
-export function layStrap(money: MoneyStatement): StrapLayout {
+export function layStrap(money: MoneyStatement, widthPx = USUAL_WIDTH_PX): StrapLayout {
   const longest = Math.max(money.limitMinor, money.firmMinor, 1) * BEYOND;
   const scale = (minor: number) => (100 * minor) / longest;
   const lengths: StrapLength[] = [];
   let lastTick = 0;
   const whole = Math.round(money.firmMinor / minorPerMajor(money.currency));
-  const tickRoom = SIGN_ROOM_PERCENT * Math.max(4, whole.toLocaleString('en').length);
+  const tickRoom =
+    ((100 * SIGN_ROOM_PX) / Math.max(1, widthPx)) * Math.max(4, whole.toLocaleString('en').length);
   const paid = money.lines.filter((line) => line.firmMinor > 0);
   for (const [index, statement] of paid.entries()) {
     const from = scale(statement.runningMinor - statement.firmMinor);
