@@ -239,6 +239,18 @@ export const stabilityRows = {
     compute: (lamp, stand, bag, radius, source, height) =>
       tippingWindMps(lamp! + stand! + bag!, radius!, DOME_DRAG, Math.PI * source! ** 2, height!)
   },
+  windLimit: {
+    name: 'wind the drone may fly in',
+    unit: 'm/s',
+    source: 'body',
+    asks: {
+      question: 'Up to which wind may % fly?',
+      between: [5, 14],
+      field: 'windLimitMps'
+    },
+    read: ({ scene, body }) =>
+      scene.room || body?.gear.form !== 'drone' ? null : body.gear.windLimitMps
+  },
   windOutside: {
     name: 'wind',
     unit: 'm/s',

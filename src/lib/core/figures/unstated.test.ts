@@ -69,6 +69,16 @@ const worlds: Project[] = [
     activePlan(project).lines.push(line('vantlow-palm-grip'));
     setRig(project, { supportLineId: 'vantlow-palm-grip' });
   }),
+  // A drone in the wind.
+  fullBag((project, scene) => {
+    delete scene.room;
+    scene.windMps = 9;
+    project.ownGear.push({
+      ...(catalogue.byId.get('orrowby-linnet-ii') as GearOf<'body'>),
+      form: 'drone',
+      windLimitMps: 12
+    });
+  }),
   // A lamp that lives by batteries, away from mains.
   fullBag((project, scene) => {
     scene.daysWithoutSocket = 1;

@@ -19,6 +19,7 @@ export const findingCodes = [
   'B14',
   'B15',
   'B16',
+  'B17',
   'L1',
   'L2',
   'L3',

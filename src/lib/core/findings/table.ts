@@ -7,6 +7,7 @@ import { bodyFocusFindings } from './body/focus';
 import { mainsPowerFindings } from './body/mains-power';
 import { modesFindings } from './body/modes';
 import { stabilisationFindings } from './body/stabilisation';
+import { flyingFindings } from './body/flying';
 import { careFindings } from './body/care';
 import { mountFindings } from './lens/mount';
 import { framingFindings } from './lens/framing';
@@ -69,6 +70,7 @@ export const angleFindings: readonly AngleFindingRow[] = [
   ...modesFindings,
   ...stabilisationFindings,
   ...careFindings,
+  ...flyingFindings,
   ...mountFindings,
   ...framingFindings,
   ...lensFocusFindings,

@@ -186,4 +186,35 @@ describe('what is set', () => {
     );
     expect(short.get('Clip length')!.set).toBe('29 min');
   });
+
+  it('what one does beside the camera: listening, looking, standing clear, clapping', () => {
+    const talk = settings(calmKit());
+    expect(talk.get('Headphones')!.set).toContain('test take');
+    expect(talk.get('Eye line')!.set).toContain('into the lens');
+    expect(talk.has('Own shadow')).toBe(false);
+    expect(talk.has('Clap')).toBe(false);
+    const call = changed((project) => (scene(project).live = true));
+    expect(call.get('Headphones')!.why).toMatch(/echo/);
+    const mute = changed((project) => (scene(project).voice = 'none'));
+    expect(mute.has('Headphones')).toBe(false);
+    const above = changed((project) => {
+      Object.assign(scene(project).angles[0]!, { cameraPlace: 'overhead', framing: 'hands' });
+    });
+    expect(above.get('Own shadow')!.set).toContain('side');
+    expect(above.has('Eye line')).toBe(false);
+  });
+
+  it('tells how far the clocks of two cameras run apart in a take', () => {
+    const project = calmKit();
+    scene(project).longestTakeMin = 60;
+    scene(project).angles.push({ ...scene(project).angles[0]!, id: 'b', name: 'side' });
+    activePlan(project).lines.push(line('tesselind-vale'));
+    // 40 ppm for an hour is 144 ms: 3.6 frames at 25.
+    expect(settings(project).get('Clap')).toMatchObject({
+      set: 'at the start and at the end of each take',
+      why: expect.stringContaining('3.6 frames')
+    });
+    scene(project).longestTakeMin = 1;
+    expect(settings(project).get('Clap')!.why).toContain('less than a tenth of a frame');
+  });
 });

@@ -3,6 +3,7 @@ import { figureWords, minutesWords } from '../figures/figure-words';
 import type { FigureId } from '../figures/table';
 import { fullName } from '../model/gear';
 import { AIM_PEAK_DBFS } from '../relations/sound/level-set-up';
+import { practiceSettings } from './practice-settings';
 import { exposureSettings, type Setting } from './exposure-settings';
 
 export type { Setting };
@@ -115,6 +116,7 @@ export function settingsOf({ rig, record, scene, angle }: AngleJudgement): Setti
       why: 'The body ends the clip there; start again before it does.',
       figure: 'recordLimit'
     });
+  list.push(...practiceSettings({ rig, scene }));
   return list;
 }
 

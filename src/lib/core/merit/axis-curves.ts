@@ -274,6 +274,7 @@ export const axisOfCode: Readonly<Record<FindingCode, Axis | undefined>> = {
   B14: 'light',
   B15: 'endurance',
   B16: 'endurance',
+  B17: 'safety net',
   L1: 'picture',
   L2: 'picture',
   L3: 'picture',

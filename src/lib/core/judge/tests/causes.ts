@@ -26,6 +26,15 @@ export const causes: Record<string, (project: Project) => void> = {
     swap(p, 'orrowby-linnet-ii', 'orrowby-linnet');
     p.scenes[0]!.live = true;
   },
+  B17: (p) => {
+    ownCopy<GearOf<'body'>>(p, 'orrowby-linnet-ii', (gear) => {
+      gear.form = 'drone';
+      gear.windLimitMps = 8;
+    });
+    const scene = p.scenes[0]!;
+    delete scene.room;
+    scene.windMps = 10;
+  },
   B8: (p) => (p.scenes[0]!.fps = 60),
   L1: (p) => swap(p, 'pellamund-24-f-1-5', 'harkelow-26-f-2-8'),
   L2: (p) => swap(p, 'pellamund-24-f-1-5', 'pellamund-58-f-1-6'),

@@ -118,6 +118,8 @@ export class BodyGear extends GearBase {
   /** Minutes a drone stays up on one battery. */
   @StatedNumber('min', 1, 180) flightMinutes?: number;
   @StatedNumber('m', 10, 20_000) linkRangeM?: number;
+  /** The strongest wind a drone's maker lets it fly in. */
+  @StatedNumber('m/s', 1, 40) windLimitMps?: number;
   /** A mains adapter can stand in for the battery. */
   @StatedYesNo() runsFromMainsAdapter?: boolean;
 }

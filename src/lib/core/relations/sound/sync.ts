@@ -25,6 +25,9 @@ export function pictureLagMs(
   return (frames / fps) * 1000 - soundLagMs - AIR_MS_PER_M * micDistanceM;
 }
 
+/** Two cameras that nobody has measured run apart by up to this: each crystal is usually good to 20 ppm. */
+export const USUAL_CLOCKS_APART_PPM = 40;
+
 /**
  * How far two recorders drift apart: ppm × 3.6 ms in an hour. The sign says which one runs fast.
  *

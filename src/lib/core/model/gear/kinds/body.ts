@@ -23,6 +23,7 @@ export const bodyKind = {
     ownMicrophone: 'microphone of its own',
     flightMinutes: 'flight on one battery',
     linkRangeM: 'reach of the link',
+    windLimitMps: 'flies in wind up to',
     runsFromMainsAdapter: 'takes a dummy battery'
   },
   job: () => 'body',
