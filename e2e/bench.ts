@@ -85,3 +85,17 @@ export async function exportedFile(
   await page.keyboard.press('Escape');
   return { text, value: JSON.parse(text) };
 }
+
+/** The lesson filmed from a second angle, and the finding about what that lacks, unfolded. */
+export async function missingForSecondAngle(page: Page): Promise<Locator> {
+  await page.goto('/brief');
+  await page
+    .getByRole('article', { name: 'Loom lesson' })
+    .getByRole('button', { name: 'film it from another angle too' })
+    .click();
+  await kept(page);
+  await page.goto('/satchel');
+  const second = page.locator('[data-code="M7"]').filter({ hasText: 'second angle' });
+  await unfold(second);
+  return second;
+}

@@ -1,5 +1,5 @@
 import { strFromU8, unzipSync } from 'fflate';
-import { expect, kept, openDemo, test, unfold, verdict } from './bench';
+import { expect, kept, missingForSecondAngle, openDemo, test, verdict } from './bench';
 
 const csv = (rows: string[]) => ({
   name: 'parts.csv',
@@ -155,15 +155,7 @@ test('a backup holds every project and opens elsewhere', async ({ page, browser 
 
 test('two angles at once need two bodies', async ({ page }) => {
   await openDemo(page);
-  await page.goto('/brief');
-  await page
-    .getByRole('article', { name: 'Loom lesson' })
-    .getByRole('button', { name: 'film it from another angle too' })
-    .click();
-  await kept(page);
-  await page.goto('/satchel');
-  const second = page.locator('[data-code="M7"]').filter({ hasText: 'second angle' });
-  await unfold(second);
+  const second = await missingForSecondAngle(page);
   await expect(second).toContainText('Two angles at once need two bodies');
 });
 

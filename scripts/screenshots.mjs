@@ -31,7 +31,6 @@ const pictures = [
   },
   { name: 'chooser-phone', path: '/satchel/sound', width: 390, height: 844 },
   { name: 'buying-list', path: '/buying' },
-  { name: 'buying-list-phone', path: '/buying', width: 390, height: 844 },
   { name: 'shelf', path: '/shelf' },
   { name: 'part', path: '/shelf/orrowby-linnet-ii' },
   {
@@ -39,30 +38,43 @@ const pictures = [
     path: '/shelf/edit',
     before: async (page) => {
       await page.getByLabel('Kind', { exact: true }).selectOption('body');
+      await page.getByLabel('Form', { exact: true }).selectOption('phone');
+      await page.getByLabel('Maker').fill('My own');
+      await page.getByLabel('Model').fill('phone');
       await page
         .getByLabel('Specification text')
         .fill(
-          'Compact camera, 1-inch type sensor; 3840 x 2160 30 fps 100 Mbit/s; tilting screen; no clean HDMI; lowest ISO 125; weight 302 grams\nPrice: £529.00, battery 7.2 V 1150 mAh'
+          'Smartphone. Main camera: 24 mm equivalent f/1.8, 1/1.3" sensor, minimum focus 10 cm, optical image stabilisation. Battery 5000 mAh 3.85 V built in. 4K 30 fps 60 Mbps. Weight 203 g. 529,00 €'
         );
     }
   },
   {
-    name: 'import',
+    name: 'list-in-euros',
     path: '/shelf',
     before: async (page) => {
-      await page.getByRole('button', { name: 'Import a spreadsheet' }).click();
-      const rows = [
-        'Brand;Name;Type;Price;Weight;filter thread',
-        'Own make;Long 44;small item;129,50;0,31 kg;',
-        'Own make;;lens;12;heavy;55',
-        'Own make;Odd;spoon;1;2 g;'
-      ];
-      await page.getByLabel('Spreadsheet file').setInputFiles({
-        name: 'parts.csv',
-        mimeType: 'text/csv',
-        buffer: Buffer.from(rows.join('\r\n'))
-      });
-      await page.waitForTimeout(600);
+      await page.getByRole('button', { name: 'Paste a list' }).click();
+      await page
+        .getByLabel('One part a line')
+        .fill(
+          '2 × Dunmarrow Burr – 24,90 €\nPlover; 119,00 €\nWand 12 €\nOwn lens 16-50 mm f/3.5-5.6; 199,00 €'
+        );
+    }
+  },
+  {
+    name: 'satchel-inches',
+    path: '/brief',
+    before: async (page) => {
+      await page.getByRole('radio', { name: 'inches, pounds' }).check({ force: true });
+      await page.waitForTimeout(800);
+      await page.goto(`${address}/satchel`);
+      await page.waitForTimeout(2500);
+      await page.getByRole('button', { name: 'Settle all that blocks' }).click();
+      await page
+        .getByRole('button', { name: /^(Do|Take|Apply|Make)/ })
+        .first()
+        .click();
+      await page.waitForTimeout(2500);
+      await page.evaluate(() => scrollTo(0, 0));
     }
   },
   {

@@ -227,7 +227,9 @@
   }
 
   .pockets button {
-    padding: 0.3rem 0.5rem;
+    min-width: 0;
+    padding: 0.3rem 0.2rem;
+    font-size: clamp(0.75rem, 2.9vw, 1rem);
     border: 1px solid var(--line);
     border-radius: 8px;
     background: var(--paper);

@@ -342,7 +342,7 @@
   .tabs {
     position: relative;
     display: grid;
-    grid-template-columns: repeat(8, 1fr);
+    grid-template-columns: repeat(8, minmax(0, 1fr));
     gap: 0.35rem;
     margin-bottom: 0.5rem;
   }
@@ -513,7 +513,15 @@
 
   @media (max-width: 900px) {
     .tabs {
-      grid-template-columns: repeat(4, 1fr);
+      grid-template-columns: repeat(4, minmax(0, 1fr));
+    }
+
+    .tabs a {
+      padding: 0.3rem 0.35rem;
+    }
+
+    .tabs b {
+      font-size: 0.75rem;
     }
 
     .thumb-bar {
