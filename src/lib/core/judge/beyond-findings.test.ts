@@ -57,6 +57,30 @@ describe('questions to ask', () => {
     expect(draw.effects[1].brings.join()).toMatch(/Loom lesson: (batteries last|dark after)/);
   });
 
+  it('come before others where the two answers differ in the part one would take', () => {
+    let tellings = 0;
+    for (const [gearId, field] of [
+      ['orrowby-linnet', 'drawW'],
+      ['orrowby-linnet', 'massG'],
+      ['orrowby-linnet', 'inputNoiseDbV'],
+      ['dunmarrow-plover', 'selfNoiseDbA'],
+      ['dunmarrow-plover', 'sensitivityDbvPerPa'],
+      ['pellamund-17-f-1-5', 'minimumFocusDistanceM']
+    ] as const) {
+      const one = silent(gearId, field);
+      const questions = questionsOf(one, shelfOf(one), judged(one));
+      const rank = questions.map(
+        ({ movesStop, movesBest }) => Number(movesStop) * 2 + Number(movesBest)
+      );
+      expect(rank).toEqual([...rank].sort((a, b) => b - a));
+      for (const { movesBest, effects } of questions) {
+        expect(movesBest).toBe(effects[0].best !== effects[1].best);
+        if (movesBest) tellings += 1;
+      }
+    }
+    expect(tellings).toBeGreaterThan(0);
+  });
+
   it('are answered by an entry on the part, and then asked no more', () => {
     const one = silent('orrowby-linnet', 'drawW');
     const [question] = questionsOf(one, shelfOf(one), judged(one));

@@ -23,6 +23,9 @@ export interface SceneFigure {
 type Told = Omit<SceneFigure, 'sceneId'>;
 type Tell = (angle: AngleJudgement, units: UnitSystem) => Told | undefined;
 
+/** Less than this is left to aperture and ISO: no filter is wanted for it. */
+export const STOPS_LEFT_TO_APERTURE = 0.5;
+
 const capped = (share: number): number => Math.max(0, Math.min(1, share));
 
 /** So much of what is needed is there: enough, nearly, or not. */
@@ -45,7 +48,7 @@ function ofNeed(
 }
 
 /** The figure each pocket is chosen by; a scene in which it means nothing has none. */
-const tellers: Readonly<Record<Pocket, Tell | undefined>> = {
+const tellers: Readonly<Record<Pocket, Tell>> = {
   sound: ({ record, scene }) => {
     const db = figureOf(record, 'speechToNoise');
     const clean = figureOf(record, 'speechClean');
@@ -93,7 +96,18 @@ const tellers: Readonly<Record<Pocket, Tell | undefined>> = {
   },
   storage: ({ record }) => ofNeed(record, 'cardMinutes', 'recordedAway', minutesWords),
   power: ({ record }) => ofNeed(record, 'dayPower', 'recordedAway', minutesWords),
-  accessories: undefined
+  // Rings, cables and tape are judged by what they join; what the pocket is measured by is its filters.
+  accessories: ({ record }) => {
+    const needed = figureOf(record, 'densityNeeded');
+    if (needed === undefined || needed <= STOPS_LEFT_TO_APERTURE) return undefined;
+    const most = figureOf(record, 'filterMost') ?? 0;
+    return {
+      words: figureWords(most, 'stops'),
+      verdict: `of ${figureWords(needed, 'stops')} ND`,
+      share: capped(most / needed),
+      level: most + STOPS_LEFT_TO_APERTURE >= needed ? 'good' : most >= needed / 2 ? 'fair' : 'poor'
+    };
+  }
 };
 
 /** A pocket's own figure in every scene, of its first angle; undefined where it means nothing. */
@@ -106,7 +120,7 @@ export function pocketFigures(
   return angles
     .filter(({ rig }) => rig.index === 0)
     .map((angle) => {
-      const told = tell?.(angle, units);
+      const told = tell(angle, units);
       return told && { sceneId: angle.scene.id, ...told };
     });
 }

@@ -4,13 +4,15 @@ import { type Ask, isLeaf, type LeafRow } from '../figures/rows';
 import { type FigureId, figureTable } from '../figures/table';
 import { type Finding, severityRank } from '../findings/finding';
 import { compareKits, type KitMerit } from '../merit/kit-merit';
-import type { GearItem } from '../model/gear';
+import { type GearItem, pocketOf } from '../model/gear';
 import type { FieldAsk } from '../model/stated';
 import { sheetOf } from '../model/gear/spec-sheet';
+import { withValueAt } from '../model/gear/stated-at';
 import type { Project } from '../model/project';
 import { activePlan } from '../model/active-plan';
 import type { Plan } from '../model/plan';
 import { makeShelf, type Shelf } from '../model/shelf';
+import { findingBestCandidate } from './best-candidate';
 import { judgePlan } from './judge-plan';
 import type { Judgement } from './judgement';
 import { type SupposedAnswer, trackJudgement, type TrackedJudgement } from './incremental';
@@ -23,6 +25,8 @@ export interface AnswerEffect {
   brings: string[];
   meritHundredths: number;
   onceSettledHundredths: number;
+  /** The part that would then be the best of its pocket; told where the two answers differ in it. */
+  best?: string;
 }
 
 /** A plain question to put to a seller before paying, and what either answer would do. */
@@ -37,12 +41,14 @@ export interface Question {
   effects: [AnswerEffect, AnswerEffect];
   /** The two answers differ in what stops. */
   movesStop: boolean;
+  /** The two answers differ in the part that would be the best of its pocket. */
+  movesBest: boolean;
   swingHundredths: number;
 }
 
 /**
- * Questions worth asking, those first whose two ends of the answer differ in a stop, then those that
- * move the merit most. Each end is judged on the whole plan.
+ * Questions worth asking, those first whose two ends of the answer differ in a stop, then in the part that would be the
+ * best of its pocket, then those that move the merit most. Each end is judged on the whole plan.
  */
 export function questionsOf(project: Project, shelf: Shelf, judgement: Judgement): Question[] {
   const asking = askingQuestions(project, shelf, judgement);
@@ -105,6 +111,7 @@ export function* askingQuestions(
       leaf: one.finding.figure!,
       field: fieldOf(one.gear, one.row.asks.field),
       effects: [effects[0]!, effects[1]!],
+      movesBest: false,
       movesStop: pairs.some(([low, high]) => low!.merit.stops !== high!.merit.stops),
       swingHundredths: Math.max(
         ...pairs.map(([low, high]) =>
@@ -114,12 +121,54 @@ export function* askingQuestions(
     });
     yield;
   }
-  return questions.sort(
-    (a, b) =>
-      Number(b.movesStop) - Number(a.movesStop) ||
-      b.swingHundredths - a.swingHundredths ||
-      (a.key < b.key ? -1 : 1)
-  );
+  questions.sort(mostTellingFirst);
+  for (const question of questions.slice(0, MOST_WEIGHED)) {
+    const one = open.find(({ finding }) => finding.key === question.key)!;
+    const best = yield* bestAtEnds(project, shelf, one);
+    if (!best || best[0] === best[1]) continue;
+    question.movesBest = true;
+    question.effects.forEach((effect, at) => (effect.best = best[at]));
+  }
+  return questions.sort(mostTellingFirst);
+}
+
+/** A whole pocket is judged at both ends of an answer: so many of the most telling questions are weighed by it. */
+const MOST_WEIGHED = 4;
+
+const mostTellingFirst = (a: Question, b: Question): number =>
+  Number(b.movesStop) - Number(a.movesStop) ||
+  Number(b.movesBest) - Number(a.movesBest) ||
+  b.swingHundredths - a.swingHundredths ||
+  (a.key < b.key ? -1 : 1);
+
+/** The best part of the asked part's pocket at either end; undefined where the answer has no field of its own. */
+function* bestAtEnds(
+  project: Project,
+  shelf: Shelf,
+  one: Open
+): Generator<void, [string | undefined, string | undefined] | undefined, void> {
+  const { gear } = one;
+  const field = fieldOf(gear, one.row.asks.field);
+  if (!gear || !field) return undefined;
+  const best: (string | undefined)[] = [];
+  for (const end of one.ends) {
+    const answered = withValueAt(gear, field.key, answerOf(one, end));
+    const others = project.ownGear.filter(({ id }) => id !== gear.id);
+    best.push(
+      yield* findingBestCandidate(
+        { ...project, ownGear: [...others, answered] },
+        makeShelf(shelf.items, [answered]),
+        pocketOf(gear)
+      )
+    );
+  }
+  return [best[0], best[1]];
+}
+
+/** An end of an answer as the part's field holds it. */
+function answerOf({ row }: Open, value: number): string | number | boolean | undefined {
+  if (row.words) return row.words[Math.round(value)];
+  return row.unit === 'yes/no' ? value > 0 : value * (row.asks.perUnit ?? 1);
 }
 
 const onceSettledIsBetter = (one: KitMerit, other: KitMerit): boolean =>
@@ -154,15 +203,12 @@ function judgeAnswered(
 ): Judgement {
   const noted = new Map<string, GearItem>();
   let supposed: SupposedAnswer | undefined;
-  for (const [{ row, gear, lineId, finding }, value] of answers) {
-    const { field, perUnit = 1 } = row.asks;
-    if (gear && field !== undefined) {
-      const answer = row.words
-        ? row.words[Math.round(value)]
-        : row.unit === 'yes/no'
-          ? value > 0
-          : value * perUnit;
-      noted.set(gear.id, { ...(noted.get(gear.id) ?? gear), [field]: answer });
+  for (const [one, value] of answers) {
+    const { row, gear, lineId, finding } = one;
+    const field = gear && fieldOf(gear, row.asks.field);
+    if (field) {
+      const before = noted.get(gear.id) ?? gear;
+      noted.set(gear.id, withValueAt(before, field.key, answerOf(one, value)));
     } else supposed ??= { leaf: finding.figure!, lineId, value };
   }
   const seen = noted.size === 0 ? shelf : makeShelf(shelf.items, [...noted.values()]);

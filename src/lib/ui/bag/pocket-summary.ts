@@ -1,5 +1,6 @@
 import { FRAMING_RATIO, framingMissRatio } from '../../core/relations/optics/framing-ratio';
 import type { AngleJudgement } from '../../core/judge/incremental';
+import { STOPS_LEFT_TO_APERTURE } from '../../core/judge/pocket-figures';
 import type { Judgement } from '../../core/judge/judgement';
 import { figureWords, lengthWords, massWords, minutesWords } from '../../core/figures/figure-words';
 import { figureOf } from '../../core/figures/record';
@@ -120,13 +121,13 @@ export const pocketSummaries: Readonly<Record<Pocket, Summarise>> = {
   },
   accessories: ({ record, rig }) => {
     const need = figureOf(record, 'densityNeeded');
-    if (need !== undefined && need > 0.5) {
+    if (need !== undefined && need > STOPS_LEFT_TO_APERTURE) {
       const most = figureOf(record, 'filterMost') ?? 0;
       return {
         left: `${figureWords(need, 'stops')} of ND needed`,
         right: '',
         filled: capped(most / need),
-        short: most + 0.5 < need
+        short: most + STOPS_LEFT_TO_APERTURE < need
       };
     }
     return {

@@ -56,9 +56,13 @@
         <li>
           <p class="question">{question.question}</p>
           <dl>
-            {#each question.effects as { answer: end, brings } (end)}
+            {#each question.effects as { answer: end, brings, best } (end)}
               <dt class="figures">{end}</dt>
-              <dd>{brings.length > 0 ? brings.join('; ') : 'nothing is in the way'}</dd>
+              <dd>
+                {brings.length > 0 ? brings.join('; ') : 'nothing is in the way'}{best
+                  ? `; then ${best} is the best of its pocket`
+                  : ''}
+              </dd>
             {/each}
           </dl>
           {#if question.field}
