@@ -129,11 +129,14 @@ function finish(filled: Project, shelf: Shelf, spendable: number): Project {
 
 /** Good enough is good enough: for less than a point a person does not spend this much more. */
 const POINT_MAY_COST_GBP_MINOR = 10_000;
+/** What a first kit is usually given. */
+const USUAL_LIMIT_GBP_MINOR = 120_000;
 function costOfPoint(project: Project): number {
-  const perUnit = rateInto(project, 'GBP')?.perUnit ?? 1;
-  return project.currency === 'GBP'
-    ? POINT_MAY_COST_GBP_MINOR
-    : convertedMinor(POINT_MAY_COST_GBP_MINOR, 'GBP', project.currency, perUnit);
+  if (project.currency === 'GBP') return POINT_MAY_COST_GBP_MINOR;
+  const rate = rateInto(project, 'GBP');
+  // A currency nobody has given a rate for: the same share of what may be spent as of a usual limit.
+  if (!rate) return (POINT_MAY_COST_GBP_MINOR * project.limitMinor) / USUAL_LIMIT_GBP_MINOR;
+  return convertedMinor(POINT_MAY_COST_GBP_MINOR, 'GBP', project.currency, rate.perUnit);
 }
 
 /** Whether what a choice costs more is worth the points it brings; what makes another scene work always is. */
