@@ -1,3 +1,5 @@
+import type { GearItem } from '../model/gear';
+import { asStatedGear } from '../money/priced-shelf';
 import type { Project } from '../model/project';
 
 /**
@@ -25,6 +27,10 @@ function canonical(value: unknown): string {
 }
 
 export const sameProject = (a: Project, b: Project): boolean => canonical(a) === canonical(b);
+
+/** Two parts that state the same, prices as their sellers state them. */
+export const sameGear = (a: GearItem, b: GearItem): boolean =>
+  canonical(asStatedGear(a)) === canonical(asStatedGear(b));
 
 /**
  * Every file carries the marks of the files its project has passed through, its own last. A project that

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { catalogue } from '../../catalogue/load-catalogue';
 import { type GearItem, gearKindNames } from '../model/gear';
+import { sameGear } from './compare-projects';
 import { guessColumns, readGearRows } from './csv-columns';
 import { readCsvText, writeShelfCsv } from './csv-file';
 import { faultSentence } from './faults';
@@ -48,6 +49,9 @@ describe('the shelf as a spreadsheet', () => {
       });
     const { gear, lines: back } = read(csv.rows);
     expect(gear).toEqual(plain(items));
+    // Read back, they are the shelf's own: nothing would be put in their place.
+    gear.forEach((part, at) => expect(sameGear(part, items[at]!)).toBe(true));
+    expect(sameGear({ ...gear[0]!, massG: 1 }, items[0]!)).toBe(false);
     expect(back).toEqual([
       { gearId: items[0]!.id, quantity: 2, owned: true },
       { gearId: items[1]!.id, quantity: 3, owned: false }

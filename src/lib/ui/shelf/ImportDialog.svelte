@@ -18,7 +18,8 @@
     type CsvReading,
     guessColumns
   } from '../../core/formats/csv-columns';
-  import { readCsvText, writeShelfCsv } from '../../core/formats/csv-file';
+  import { sameGear } from '../../core/formats/compare-projects';
+  import { readCsvText } from '../../core/formats/csv-file';
   import { decodeText, type TextEncoding, textEncodings } from '../../core/formats/decode-text';
   import { faultSentence } from '../../core/formats/faults';
   import { fullName, type GearKind, gearKindNames, gearKinds } from '../../core/model/gear';
@@ -49,7 +50,7 @@
   const changed = $derived(
     (reading?.gear ?? []).filter((gear) => {
       const there = satchel.shelf.byId.get(gear.id);
-      return !there || writeShelfCsv([there]) !== writeShelfCsv([gear]);
+      return !there || !sameGear(there, gear);
     })
   );
   /** Rows whose names are those of parts that are there already: they stand before them from then on. */
