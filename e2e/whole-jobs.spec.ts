@@ -75,3 +75,29 @@ test('three days off the grid: power is found short and a remedy covers it', asy
     0
   );
 });
+
+test('a phone of one’s own is entered from its sheet, its lens with it, and is owned', async ({
+  page
+}) => {
+  await openDemo(page);
+  await page.goto('/shelf/edit?owned=1');
+  await page.getByLabel('Kind', { exact: true }).selectOption('body');
+  await page.getByLabel('Maker').fill('Mine');
+  await page.getByLabel('Model').fill('Pocket telephone');
+  await page
+    .getByLabel('Specification text')
+    .fill(
+      'Smartphone, 24 mm equivalent f/1.8, 1/1.3" sensor, minimum focus 10 cm. Battery 5000 mAh 3.85 V built in. 4K 30 fps 60 Mbps. 203 g'
+    );
+  await page.getByRole('button', { name: /^Take \d+ figures/ }).click();
+  await expect(page.getByLabel('Built-in lens, shortest focal length, mm')).toHaveValue('6.53');
+  await expect(page.getByLabel('Energy of the built-in battery, Wh')).toHaveValue('19.25');
+  await expect(page.getByLabel('Energy of the battery in the box, Wh')).toHaveValue('');
+  await page.getByRole('button', { name: 'Save the part' }).click();
+  await page.waitForURL('**/brief');
+  await expect(page.locator('.owned')).toContainText('Pocket telephone');
+  await kept(page);
+  // “Copy it” carries the lens along.
+  await page.goto('/shelf/edit?id=own-mine-pocket-telephone&copy=yes');
+  await expect(page.getByLabel('Built-in lens, widest aperture, long end, f/')).toHaveValue('1.8');
+});
