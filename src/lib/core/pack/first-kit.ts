@@ -134,7 +134,7 @@ const USUAL_LIMIT_GBP_MINOR = 120_000;
 function costOfPoint(project: Project): number {
   if (project.currency === 'GBP') return POINT_MAY_COST_GBP_MINOR;
   const rate = rateInto(project, 'GBP');
-  // A currency nobody has given a rate for: the same share of what may be spent as of a usual limit.
+  // A currency nobody has given a rate for: the same share of its limit as of a usual limit.
   if (!rate) return (POINT_MAY_COST_GBP_MINOR * project.limitMinor) / USUAL_LIMIT_GBP_MINOR;
   return convertedMinor(POINT_MAY_COST_GBP_MINOR, 'GBP', project.currency, rate.perUnit);
 }
