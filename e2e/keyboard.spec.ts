@@ -61,6 +61,47 @@ test('the focus stays where it was after a remedy, a removal and an ignored find
   await expect(page.locator('.scenes :focus')).toHaveCount(1);
 });
 
+test('the focus stays in the buying list, in later, and among the plans', async ({ page }) => {
+  await openDemo(page);
+  await page.goto('/buying');
+  // Ticked as bought: the next row has the keyboard, and nothing is sent to the top of the page.
+  const rows = page.locator('tbody tr');
+  await expect(rows.first()).toBeVisible();
+  const many = await rows.count();
+  await page.locator('tbody input').first().focus();
+  await page.keyboard.press('Space');
+  await expect(rows).toHaveCount(many - 1);
+  await expect(page.locator('tbody :focus')).toHaveCount(1);
+  await page.getByRole('button', { name: 'not yet' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(rows).toHaveCount(many);
+  await expect(page.locator('.sheet :focus, .sheet:focus')).toHaveCount(1);
+  await kept(page);
+
+  await page.goto('/satchel');
+  await page.getByRole('listbox', { name: 'Chosen lines in order' }).focus();
+  await page.keyboard.press('End');
+  await page.keyboard.press('l');
+  const bring = page.getByRole('button', { name: /^Bring .* back to the kit$/ });
+  await bring.focus();
+  await page.keyboard.press('Enter');
+  await expect(bring).toHaveCount(0);
+  await expect(page.getByRole('region', { name: 'Later' })).toBeFocused();
+  await kept(page);
+  await page.getByRole('button', { name: /^Plans and projects: / }).click();
+  const dialog = page.getByRole('dialog', { name: 'Plans and projects' });
+  await dialog.getByRole('button', { name: /^Branch / }).first().focus();
+  await page.keyboard.press('Enter');
+  await dialog.getByRole('button', { name: /^Show / }).first().focus();
+  await page.keyboard.press('Enter');
+  await expect.poll(() => focused(page)).not.toBe('the page');
+  await expect(dialog.locator(':focus')).toHaveCount(1);
+  await dialog.getByRole('button', { name: /^Delete / }).first().focus();
+  await page.keyboard.press('Enter');
+  await expect.poll(() => focused(page)).not.toBe('the page');
+  await expect(dialog.locator(':focus')).toHaveCount(1);
+});
+
 test('links skip to findings and candidates, and what an act did to the verdict is announced', async ({
   page
 }) => {

@@ -8,6 +8,7 @@
   import { formatMoney } from '$lib/core/money/format';
   import { satchel } from '$lib/state/project-store.svelte';
   import { cautionsFor } from '$lib/core/judge/cautions';
+  import { keepFocus } from '$lib/ui/shell/keep-focus';
   import Glyph from '$lib/ui/glyphs/Glyph.svelte';
   import { glyphOf } from '$lib/ui/glyphs/glyph-shapes';
   import { saveFile } from '$lib/ui/shell/save-file';
@@ -33,7 +34,7 @@
 <svelte:head><title>Buying list · Hearty Satchel</title></svelte:head>
 {#if satchel.project && judgement}
   {@const { money } = judgement}
-  <article class="sheet card">
+  <article class="sheet card" use:keepFocus={'tbody tr, ul.plain > li'}>
     <header>
       <div>
         <h1>Buying list</h1>

@@ -3,6 +3,7 @@
   import { formatMoney } from '../../core/money/format';
   import type { StatementLine } from '../../core/money/statement';
   import { allowLineDrop, droppedLine, startLineDrag } from '../drag/line-drag';
+  import { keepFocus } from '../shell/keep-focus';
   import Glyph from '../glyphs/Glyph.svelte';
   import { glyphOf } from '../glyphs/glyph-shapes';
 
@@ -22,6 +23,7 @@
   class="later"
   class:over
   aria-label="Later"
+  use:keepFocus
   ondragover={(event) => {
     over = allowLineDrop(event);
     event.stopPropagation();

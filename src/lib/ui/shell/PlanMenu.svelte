@@ -5,6 +5,7 @@
   import { satchel } from '$lib/state/project-store.svelte';
   import { dayHere } from '$lib/state/as-of-today';
   import { dayWords } from './day-words';
+  import { keepFocus } from './keep-focus';
   import DroppedNote from './DroppedNote.svelte';
 
   /** Plans of this project and the projects kept here: begin, branch, rename, show, drop. */
@@ -70,7 +71,7 @@
       />
     </div>
     <h3>Plans: other ways to spend the same limit</h3>
-    <ul>
+    <ul use:keepFocus>
       {#each project.plans as plan (plan.id)}
         <li class:on={plan.id === project.activePlanId}>
           <TextInput
@@ -115,7 +116,7 @@
   {#if done.length > 0}
     <details>
       <summary>What was done last</summary>
-      <ol>
+      <ol use:keepFocus>
         {#each done as label, at (at)}
           <li>
             <span>{label}</span>
@@ -132,7 +133,7 @@
     </details>
   {/if}
   <h3>Projects saved in this browser</h3>
-  <ul>
+  <ul use:keepFocus>
     {#each named as one (one.id)}
       <li class:on={one.id === satchel.project?.id}>
         <b>{one.name}</b>
@@ -147,7 +148,7 @@
   </ul>
   {#if copies.length > 0}
     <h3>Kept for 30 days after they were replaced or deleted</h3>
-    <ul>
+    <ul use:keepFocus>
       {#each copies as { number, name, at, why } (number)}
         <li>
           <b>{name}</b>

@@ -11,7 +11,11 @@ const focusable =
 export function keepFocus(container: HTMLElement, itemSelector = 'li') {
   let held: { element: HTMLElement; item: HTMLElement | undefined; place: number } | undefined;
 
-  const items = () => [...container.querySelectorAll<HTMLElement>(itemSelector)];
+  /** Items that have something to stand on; a line of plain text is none. */
+  const items = () =>
+    [...container.querySelectorAll<HTMLElement>(itemSelector)].filter(
+      (item) => item.matches(focusable) || item.querySelector(focusable)
+    );
 
   function onfocusin({ target }: FocusEvent) {
     const element = target as HTMLElement;
