@@ -84,12 +84,16 @@ test('a list of what one owns is pasted, matched, completed and kept in euros', 
     .getByRole('group', { name: /Zzyx lens/ })
     .getByLabel('Mount')
     .fill('Tarn');
+  await dialog
+    .getByRole('group', { name: /Zzyx lens/ })
+    .getByLabel('Maker')
+    .fill('Ostler');
   await dialog.getByLabel('“Zzyx thing” is').selectOption('leave out');
   await expect(dialog).toContainText('2 of 3 lines are clear');
   await dialog.getByRole('button', { name: 'Take 2 parts' }).click();
   const owned = page.locator('.owned');
   await expect(owned).toContainText('Burr');
-  await expect(owned).toContainText('Zzyx lens');
+  await expect(owned).toContainText('Ostler Zzyx lens');
   await page.goto('/shelf/dunmarrow-burr');
   await expect(page.getByRole('main')).toContainText('€24.90');
 });

@@ -90,13 +90,22 @@ test('the focus stays in the buying list, in later, and among the plans', async 
   await kept(page);
   await page.getByRole('button', { name: /^Plans and projects: / }).click();
   const dialog = page.getByRole('dialog', { name: 'Plans and projects' });
-  await dialog.getByRole('button', { name: /^Branch / }).first().focus();
+  await dialog
+    .getByRole('button', { name: /^Branch / })
+    .first()
+    .focus();
   await page.keyboard.press('Enter');
-  await dialog.getByRole('button', { name: /^Show / }).first().focus();
+  await dialog
+    .getByRole('button', { name: /^Show / })
+    .first()
+    .focus();
   await page.keyboard.press('Enter');
   await expect.poll(() => focused(page)).not.toBe('the page');
   await expect(dialog.locator(':focus')).toHaveCount(1);
-  await dialog.getByRole('button', { name: /^Delete / }).first().focus();
+  await dialog
+    .getByRole('button', { name: /^Delete / })
+    .first()
+    .focus();
   await page.keyboard.press('Enter');
   await expect.poll(() => focused(page)).not.toBe('the page');
   await expect(dialog.locator(':focus')).toHaveCount(1);

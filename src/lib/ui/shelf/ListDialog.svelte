@@ -47,6 +47,7 @@
   const today = dayHere(new Date());
   const currency = $derived(satchel.project?.currency ?? 'GBP');
   const search = $derived(makePartSearch(satchel.shelf.items));
+  const makers = $derived([...new Set(satchel.shelf.items.map(({ maker }) => maker))]);
   const listed = $derived.by(() => {
     try {
       return { parts: readPartList(text, currency), fault: '' };
@@ -57,7 +58,7 @@
   });
   const keyOf = ({ listed: { line, text: words } }: MatchedPart) => `${line} ${words}`;
   const matches = $derived(
-    matchListed(listed.parts, search).map((match) => changed[keyOf(match)] ?? match)
+    matchListed(listed.parts, search, makers).map((match) => changed[keyOf(match)] ?? match)
   );
   const readings = $derived.by(() => {
     const taken: Record<string, true> = {};
@@ -210,6 +211,21 @@
                 role="group"
                 aria-label="What a new {takenFor.kind} has to state: {match.listed.name}"
               >
+                <TextInput
+                  size="sm"
+                  labelText="Maker"
+                  placeholder="not stated"
+                  maxlength={80}
+                  value={match.maker}
+                  on:input={({ detail }) => change({ ...match, maker: String(detail ?? '') })}
+                />
+                <TextInput
+                  size="sm"
+                  labelText="Model"
+                  maxlength={120}
+                  value={match.model}
+                  on:input={({ detail }) => change({ ...match, model: String(detail ?? '') })}
+                />
                 {#each neededOf(takenFor.kind) as { key, name, ask } (key)}
                   {#if ask.type === 'word'}
                     <Select

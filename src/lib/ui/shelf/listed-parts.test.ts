@@ -6,7 +6,8 @@ import { makePartSearch } from '../search/part-search';
 import { asNew, matchListed, neededOf, readMatched } from './listed-parts';
 
 const search = makePartSearch(catalogue.items);
-const matched = (text: string) => matchListed(readPartList(text, 'GBP'), search);
+const makers = [...new Set(catalogue.items.map(({ maker }) => maker))];
+const matched = (text: string) => matchListed(readPartList(text, 'GBP'), search, makers);
 const read = (match: ReturnType<typeof matched>[number]) =>
   readMatched(match, catalogue.byId, 'own-part', 'GBP', '2026-11-25');
 
@@ -54,6 +55,18 @@ describe('a pasted list matched to the shelf', () => {
     const [match] = matched('Zzyx lens 16-50 mm f/3.5-5.6, 199 £');
     expect(match!.takenFor).toEqual({ kind: 'lens' });
     expect(match!.fields).toMatchObject({ focalLengthMinMm: '16', focalLengthMaxMm: '50' });
+  });
+
+  it('asks who makes a new part, and knows the makers of the shelf', () => {
+    const [match] = matched('Dunmarrow Zzyx handle, 12 £');
+    const handle = asNew(match!, 'handle');
+    expect(handle).toMatchObject({ maker: 'Dunmarrow', model: 'Zzyx handle' });
+    expect(read(handle)).toMatchObject({
+      faults: {},
+      gear: { maker: 'Dunmarrow', model: 'Zzyx handle' }
+    });
+    const own = { ...handle, maker: ' Made at home ', model: 'Arm' };
+    expect(read(own).gear).toMatchObject({ maker: 'Made at home', model: 'Arm' });
   });
 
   it('can make every kind, once its questions are answered', () => {

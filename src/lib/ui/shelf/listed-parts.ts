@@ -14,6 +14,10 @@ export interface MatchedPart {
   /** Parts of the shelf that every word of the line fits, the best first. */
   candidates: readonly GearItem[];
   takenFor: TakenFor;
+  /** Of a new part: who makes it, where the list or the person says. */
+  maker: string;
+  /** Of a new part: its name without the maker. */
+  model: string;
   /** Of a new part: what its kind cannot do without, as typed. */
   fields: Record<string, string>;
 }
@@ -26,17 +30,27 @@ const MOST_CANDIDATES = 6;
  */
 export function matchListed(
   listed: readonly ListedPart[],
-  search: WordSearch<GearItem>
+  search: WordSearch<GearItem>,
+  makers: readonly string[]
 ): MatchedPart[] {
   return listed.map((part) => {
     const candidates = (search(part.name) ?? []).slice(0, MOST_CANDIDATES);
     const words = new Set(tokensOf(part.name));
-    const named = candidates.find((gear) => tokensOf(gear.model).every((word) => words.has(word)));
-    const sure = named ?? (candidates.length === 1 ? candidates[0] : undefined);
+    const wholeName = candidates.find((gear) =>
+      tokensOf(gear.model).every((word) => words.has(word))
+    );
+    const sure = wholeName ?? (candidates.length === 1 ? candidates[0] : undefined);
     const takenFor: TakenFor = sure ? { gearId: sure.id } : { kind: guessKind(part.name) };
-    const match: MatchedPart = { listed: part, candidates, takenFor, fields: {} };
+    const named = nameApart(part.name, makers);
+    const match: MatchedPart = { listed: part, candidates, takenFor, ...named, fields: {} };
     return 'kind' in takenFor ? asNew(match, takenFor.kind) : match;
   });
+}
+
+/** A maker the shelf knows, at the beginning of a name, told apart from the model. */
+function nameApart(name: string, makers: readonly string[]): { maker: string; model: string } {
+  const maker = makers.find((one) => name.toLowerCase().startsWith(`${one.toLowerCase()} `));
+  return { maker: maker ?? '', model: maker ? name.slice(maker.length).trim() : name };
 }
 
 /** The same line taken for a new part of a kind, with the figures its words tell. */
@@ -52,10 +66,14 @@ export function asNew(match: MatchedPart, kind: GearKind | undefined): MatchedPa
 export const neededOf = (kind: GearKind) => specSheet(kind).filter(({ ask }) => ask.needed);
 
 /** A new part in the form, as far as the list tells. */
-function draftOfNew({ listed, fields }: MatchedPart, kind: GearKind, currency: string): PartDraft {
+function draftOfNew(
+  { listed, fields, maker, model }: MatchedPart,
+  kind: GearKind,
+  currency: string
+): PartDraft {
   const draft = emptyDraft(kind);
-  draft.maker = 'not stated';
-  draft.model = listed.name;
+  draft.maker = maker.trim() || 'not stated';
+  draft.model = model.trim() || listed.name;
   draft.fields = { ...fields };
   if (listed.price)
     draft.prices.priceNew.likely = amountText(listed.price.minor, listed.price.currency, currency);
