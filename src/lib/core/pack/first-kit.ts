@@ -26,22 +26,27 @@ const BEGINNINGS = 3;
 /** Passes over all pockets in which single choices are made anew, once everything is there. */
 const MOST_PASSES = 3;
 
+/** Parts taken one after the other, whatever their pocket, in the kit that is begun by greatest gain. */
+const MOST_BY_GAIN = 14;
+
 /**
  * A first kit within the limit, quickly: from several bodies, pocket by pocket in the school's order, each taking the
- * part that makes the whole kit best within its share; then what still stops a scene is settled one by one, and single
- * choices are made anew while the kit gets better. What is owned stays. It is a start a person goes on from, not
- * the best kit there is.
+ * part that makes the whole kit best within its share, and once by greatest gain over all pockets; then what still stops
+ * a scene is settled one by one, and single choices are made anew while the kit gets better. What is owned stays. It is
+ * a start a person goes on from, not the best kit there is.
  */
 export function packFirstKit(start: Project, shelf: Shelf): Project {
   const spendable = minor(Math.max(0, start.limitMinor - start.reserveMinor));
+  const pointMayCost = costOfPoint(start);
   let best: Project | undefined;
-  let bestMerit: KitMerit | undefined;
-  for (const begun of beginnings(start, shelf, spendable)) {
-    const packed = finish(fill(begun, shelf, spendable), shelf, spendable);
-    const { merit } = judged(packed, shelf);
-    if (!bestMerit || isBetter(merit, bestMerit)) {
+  let bestJudged: Judgement | undefined;
+  const filled = beginnings(start, shelf, spendable).map((begun) => fill(begun, shelf, spendable));
+  for (const kit of [...filled, byGain(start, shelf, spendable)]) {
+    const packed = finish(kit, shelf, spendable);
+    const now = judged(packed, shelf);
+    if (!bestJudged || isWorthMore(now, bestJudged, pointMayCost)) {
       best = packed;
-      bestMerit = merit;
+      bestJudged = now;
     }
   }
   return best ?? start;
@@ -50,6 +55,16 @@ export function packFirstKit(start: Project, shelf: Shelf): Project {
 /** Kits that do nothing yet are told apart by what they would be worth. */
 const isBetter = (one: KitMerit, other: KitMerit): boolean =>
   (compareKits(one, other) || one.onceSettledHundredths - other.onceSettledHundredths) > 0;
+
+/** Between finished kits in which as much works, the one whose points are worth what they cost more. */
+function isWorthMore(one: Judgement, other: Judgement, pointMayCost: number): boolean {
+  const works =
+    one.merit.mustDoWorking - other.merit.mustDoWorking || other.merit.stops - one.merit.stops;
+  if (works !== 0) return works > 0;
+  const value = ({ merit, money }: Judgement) =>
+    ((merit.meritHundredths || merit.onceSettledHundredths) / 100) * pointMayCost - money.firmMinor;
+  return value(one) > value(other);
+}
 
 /** The plan as it is, where it holds a body, and the plan with each of the most promising ones. */
 function beginnings(start: Project, shelf: Shelf, spendable: number): Project[] {
@@ -60,6 +75,27 @@ function beginnings(start: Project, shelf: Shelf, spendable: number): Project[] 
     .slice(0, BEGINNINGS)
     .map(({ act }) => applyAct(start, act!));
   return now.kit.of('body').length > 0 || bodies.length === 0 ? [start, ...bodies] : bodies;
+}
+
+/** Time and again the one part of the whole shelf that makes the kit best. */
+function byGain(start: Project, shelf: Shelf, spendable: number): Project {
+  let project = start;
+  for (let parts = 0; parts < MOST_BY_GAIN; parts++) {
+    let { merit } = judged(project, shelf);
+    let best: Candidate | undefined;
+    for (const pocket of pockets)
+      for (const one of affordable(
+        judgeCandidates(project, shelf, pocket, { how: 'add' }),
+        spendable
+      ))
+        if (isBetter(one.merit, merit)) {
+          best = one;
+          ({ merit } = one);
+        }
+    if (!best) break;
+    project = applyAct(project, best.act!);
+  }
+  return project;
 }
 
 /** Every pocket filled in the order of the school. */
