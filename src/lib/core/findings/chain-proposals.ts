@@ -3,6 +3,7 @@ import { cheapestClosing, joiningPartsOfShelf, openConnection } from '../rigs/cl
 import type { Connection, ConnectionPurpose } from '../rigs/connection';
 import type { AngleContext, SettingProposal } from './finding';
 import { newLine } from '../model/new-line';
+import { basisFor } from '../money/payable-price';
 
 type ChainContext = Pick<AngleContext, 'rig' | 'shelf' | 'project' | 'plan'>;
 
@@ -20,13 +21,13 @@ export function chainProposal(
   { rig, shelf, project, plan }: ChainContext,
   need: Connection
 ): SettingProposal[] {
-  const chain = cheapestClosing(need, rig.kit, joiningPartsOfShelf(shelf.items, project.currency));
+  const chain = cheapestClosing(need, rig.kit, joiningPartsOfShelf(shelf.items, project));
   const bought = chain?.parts.filter((part) => part.lineId === undefined) ?? [];
   if (bought.length === 0) return [];
   const acts: Act[] = [];
   let grown = plan;
   for (const { gear } of bought) {
-    const line = newLine(grown, gear);
+    const line = newLine(grown, gear, 1, basisFor(project, gear));
     acts.push({ type: 'add line', line });
     grown = { ...grown, lines: [...grown.lines, line] };
   }

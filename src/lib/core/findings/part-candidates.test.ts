@@ -5,6 +5,10 @@ import { applyAct } from '../acts/apply-act';
 import { calmKit, judged, without } from '../judge/tests/calm-kit';
 import { gearKindNames } from '../model/gear';
 import { activePlan } from '../model/active-plan';
+import { makeShelf } from '../model/shelf';
+import { minor } from '../money/minor';
+import { payableMinor } from '../money/payable-price';
+import { joiningPartsOfShelf } from '../rigs/closings';
 import { newLine } from '../model/new-line';
 import { chainProposals } from './chain-proposals';
 import {
@@ -31,6 +35,31 @@ describe('the cheapest of a kind', () => {
     const heavy = cheapestOf(shelf, project, kind, ({ massG }) => (massG ?? 0) > 200);
     expect(heavy).toEqual(parts.filter(({ massG }) => (massG ?? 0) > 200));
     expect(cheapestOf(shelf, { ...project, currency: 'EUR' }, kind)).toEqual([]);
+  });
+
+  it('counts what is paid: used by the person’s rule, and where nobody sells it new', () => {
+    const [new1] = cheapestOf(shelf, project, 'card');
+    const usedOnly = {
+      ...new1!,
+      id: 'own-used-card',
+      priceNew: undefined,
+      priceUsed: { ...new1!.priceNew!, likely: minor(100) }
+    };
+    const with1 = makeShelf(shelf.items, [usedOnly]);
+    expect(cheapestOf(with1, project, 'card')[0]!.id).toBe('own-used-card');
+    expect(joiningPartsOfShelf(with1.items, project).length).toBe(
+      joiningPartsOfShelf(shelf.items, project).length + 1
+    );
+    const both = {
+      ...usedOnly,
+      id: 'own-both',
+      priceNew: { ...new1!.priceNew!, likely: minor(1) }
+    };
+    const withBoth = makeShelf(shelf.items, [both]);
+    expect(payableMinor(project, both)).toBe(1);
+    const thrifty = { ...project, rules: { preferUsed: true } };
+    expect(payableMinor(thrifty, both)).toBe(100);
+    expect(cheapestOf(withBoth, thrifty, 'card')[0]!.id).toBe('own-both');
   });
 
   it('leaves the shelf as it was', () => {

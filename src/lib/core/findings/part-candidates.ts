@@ -1,27 +1,26 @@
 import type { Act } from '../acts/act';
-import type { GearItem, GearKind, GearOf } from '../model/gear';
-import type { PlanLine, PriceBasis } from '../model/plan';
+import type { GearKind, GearOf } from '../model/gear';
+import type { PlanLine } from '../model/plan';
+import { type Buyer, payableMinor } from '../money/payable-price';
 import type { Project } from '../model/project';
 import type { Shelf } from '../model/shelf';
 import type { PartProposal, SettingProposal } from './finding';
 
-/** Parts of a kind that pass a test, cheapest first; those without a price in the project's currency cannot be proposed. */
+/** Parts of a kind that pass a test, cheapest first; those without a payable price cannot be proposed. */
 export function cheapestOf<K extends GearKind>(
   shelf: Shelf,
-  project: Pick<Project, 'currency'>,
+  project: Buyer,
   kind: K,
   passes: (gear: GearOf<K>) => boolean = () => true
 ): GearOf<K>[] {
   return shelf
     .ofKind(kind)
-    .filter((gear) => gear.priceNew?.currency === project.currency && passes(gear))
-    .sort((a, b) => a.priceNew!.likely - b.priceNew!.likely || (a.id < b.id ? -1 : 1));
-}
-
-/** How a part that is proposed would be bought: used by the person's rule, and where nobody sells it new. */
-export function basisFor({ rules }: Pick<Project, 'rules'>, gear: GearItem): PriceBasis {
-  const wantsUsed = rules?.onlyUsed === true || rules?.preferUsed === true;
-  return gear.priceUsed && (wantsUsed || !gear.priceNew) ? 'used' : 'new';
+    .flatMap((gear) => {
+      const minor = payableMinor(project, gear);
+      return minor !== undefined && passes(gear) ? [{ gear, minor }] : [];
+    })
+    .sort((a, b) => a.minor - b.minor || (a.gear.id < b.gear.id ? -1 : 1))
+    .map(({ gear }) => gear);
 }
 
 /** Puts a new part in an old one's place, keeping the order of choosing. */

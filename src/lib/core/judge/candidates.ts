@@ -1,7 +1,8 @@
 import type { Act } from '../acts/act';
 import { applyAct } from '../acts/apply-act';
 import { useInScene } from '../acts/use-in-scene';
-import { basisFor, swapFor } from '../findings/part-candidates';
+import { swapFor } from '../findings/part-candidates';
+import { basisFor, payableMinor } from '../money/payable-price';
 import { newLine } from '../model/new-line';
 import { compareKits, type KitMerit } from '../merit/kit-merit';
 import { describeKind, type GearItem, pocketOf } from '../model/gear';
@@ -264,7 +265,7 @@ function nearestFirst(
     .lines.map((line) => shelf.byId.get(line.gearId))
     .filter((gear): gear is GearItem => gear !== undefined && pocketOf(gear) === pocket);
   const inBag = new Set(packed.map(({ id }) => id));
-  const price = (gear: GearItem) => gear.priceNew?.likely ?? 0;
+  const price = (gear: GearItem) => payableMinor(project, gear) ?? 0;
   const around = Math.max(0, ...packed.map(price));
   const off = (gear: GearItem) => (inBag.has(gear.id) ? -1 : Math.abs(price(gear) - around));
   return [...parts].sort((a, b) => off(a) - off(b) || (a.id < b.id ? -1 : 1));

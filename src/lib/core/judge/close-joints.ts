@@ -4,6 +4,7 @@ import { closeAll, type Joint } from '../joining/close-all';
 import type { Project } from '../model/project';
 import { activePlan } from '../model/active-plan';
 import type { Shelf } from '../model/shelf';
+import { basisFor } from '../money/payable-price';
 import { joiningPartsOfKit, joiningPartsOfShelf } from '../rigs/closings';
 import { connectionWords, isMissingPort } from '../rigs/connection';
 import { connectionsOf } from '../rigs/connections';
@@ -44,12 +45,12 @@ export function closeJoints(project: Project, shelf: Shelf, judgement: Judgement
   const closing = closeAll(
     occasions,
     joiningPartsOfKit(judgement.kit),
-    joiningPartsOfShelf(shelf.items, project.currency)
+    joiningPartsOfShelf(shelf.items, project)
   );
   let plan = activePlan(project);
   const acts: Act[] = [];
   for (const { gear, quantity } of closing.buy) {
-    const line = newLine(plan, gear, quantity);
+    const line = newLine(plan, gear, quantity, basisFor(project, gear));
     acts.push({ type: 'add line', line });
     plan = { ...plan, lines: [...plan.lines, line] };
   }

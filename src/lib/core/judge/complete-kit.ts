@@ -2,7 +2,7 @@ import type { Act } from '../acts/act';
 import { applyAct } from '../acts/apply-act';
 import { chainProposals } from '../findings/chain-proposals';
 import { Finding } from '../findings/finding';
-import { basisFor } from '../findings/part-candidates';
+import { basisFor } from '../money/payable-price';
 import { newLine } from '../model/new-line';
 import { angleFindings, planFindings } from '../findings/table';
 import { activePlan } from '../model/active-plan';

@@ -4,6 +4,7 @@ import type { Act } from '../acts/act';
 import { cheapestOf, swapFor } from '../findings/part-candidates';
 import { newLine } from '../model/new-line';
 import type { GearKind, GearOf } from '../model/gear';
+import { priceOf } from '../money/payable-price';
 import type { PlanLine, PriceBasis } from '../model/plan';
 import type { Pocket } from '../model/pocket';
 import type { Project } from '../model/project';
@@ -92,7 +93,8 @@ const setBasis = (context: DisputeContext, basis: PriceBasis): Act[] =>
         ({ line, gear }) =>
           isOpen(line) &&
           line.basis !== basis &&
-          (basis === 'used' ? gear?.priceUsed : gear?.priceNew) !== undefined
+          gear !== undefined &&
+          priceOf(gear, basis) !== undefined
       )
       .map(({ line }): Act => ({ type: 'change line', lineId: line.id, patch: { basis } }))
   );

@@ -9,7 +9,8 @@ import {
   type Proposal,
   severityRank
 } from '../findings/finding';
-import { basisFor, cheapestOf, swapFor } from '../findings/part-candidates';
+import { cheapestOf, swapFor } from '../findings/part-candidates';
+import { basisFor } from '../money/payable-price';
 import { newLine } from '../model/new-line';
 import type { Project } from '../model/project';
 import { activePlan } from '../model/active-plan';

@@ -7,8 +7,9 @@ import { activePlan } from '../model/active-plan';
 import type { Plan, PlanLine } from '../model/plan';
 import { pockets } from '../model/pocket';
 import type { Project } from '../model/project';
+import { priceOf } from './payable-price';
 import { rangeOf } from './price-range';
-import { isInKit, priceOf, statementOf } from './statement';
+import { isInKit, statementOf } from './statement';
 
 const project: Project = { ...demoProject(), limitMinor: 400_000, reserveMinor: 25_000 };
 const plan = activePlan(project);

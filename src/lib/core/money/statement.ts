@@ -6,6 +6,7 @@ import { type Pocket, pockets } from '../model/pocket';
 import type { Project } from '../model/project';
 import type { Shelf } from '../model/shelf';
 import type { PriceRange } from './chance-over';
+import { priceOf } from './payable-price';
 import { statedElsewhere } from './priced-shelf';
 import { convertedMinor } from './rates';
 import { type Minor, minor, percentOf } from './minor';
@@ -51,10 +52,6 @@ export interface MoneyStatement {
   /** Every line at its low and at its high price. */
   lowestMinor: Minor;
   worstMinor: Minor;
-}
-
-export function priceOf(gear: GearItem, basis: PlanLine['basis']): Price | undefined {
-  return basis === 'used' ? gear.priceUsed : gear.priceNew;
 }
 
 /** True when the part is there on the day: not returned and not moved to later. */

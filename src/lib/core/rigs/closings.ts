@@ -18,6 +18,7 @@ import {
   isMissingPort
 } from './connection';
 import { connectionsOf } from './connections';
+import { type Buyer, payableMinor, payingKey } from '../money/payable-price';
 import type { Kit } from './kit';
 import type { PlacedRig } from './placed-rig';
 
@@ -41,22 +42,24 @@ const passagesOf = memoOn((kit: Kit) =>
     .filter(({ ends }) => ends.length > 1)
 );
 
-const joiningPartsByCurrency = memoOf(
+const joiningPartsByBuyer = memoOf(
   (_items: readonly GearItem[]) => new Map<string, readonly JoiningPart[]>()
 );
 
-/** Shelf parts that can stand between two ports, at their likely new price in a currency. */
+/** Shelf parts that can stand between two ports, at what the buyer would pay for them. */
 export function joiningPartsOfShelf(
   items: readonly GearItem[],
-  currency: string
+  buyer: Buyer
 ): readonly JoiningPart[] {
-  const byCurrency = joiningPartsByCurrency(items);
-  let parts = byCurrency.get(currency);
+  const byBuyer = joiningPartsByBuyer(items);
+  const key = payingKey(buyer);
+  let parts = byBuyer.get(key);
   if (!parts) {
-    parts = items
-      .filter((gear) => gear.priceNew?.currency === currency && joiningEnds(gear).length > 0)
-      .map((gear) => ({ gear, costMinor: gear.priceNew!.likely }));
-    byCurrency.set(currency, parts);
+    parts = items.flatMap((gear) => {
+      const costMinor = payableMinor(buyer, gear);
+      return costMinor !== undefined && joiningEnds(gear).length > 0 ? [{ gear, costMinor }] : [];
+    });
+    byBuyer.set(key, parts);
   }
   return parts;
 }

@@ -1,6 +1,7 @@
 import { fullName } from '../../model/gear';
 import { type Pocket, pockets } from '../../model/pocket';
 import { formatMoney } from '../../money/format';
+import { basisFor, payableMinor, priceOf } from '../../money/payable-price';
 import type { MoneyStatement, StatementLine } from '../../money/statement';
 import type { Held, PlanContext, PlanFindingRow, Proposal, SettingProposal } from '../finding';
 import { waysToSave } from './ways-to-save';
@@ -78,7 +79,7 @@ function broken({
   const { rules } = project;
   if (!rules) return [];
   const measure = rules.noDearerThanGearId ? shelf.byId.get(rules.noDearerThanGearId) : undefined;
-  const most = measure?.priceNew?.currency === money.currency ? measure.priceNew.likely : undefined;
+  const most = measure && payableMinor(project, measure);
   const list: Broken[] = [];
   for (const line of money.lines) {
     if (!line.gear || !line.price || line.firmMinor === 0) continue;
@@ -275,7 +276,8 @@ export const budgetFindings: readonly PlanFindingRow[] = [
             shelf,
             project,
             gear.kind,
-            (other) => other.id !== gear.id && fits(other.priceNew!.source)
+            (other) =>
+              other.id !== gear.id && fits(priceOf(other, basisFor(project, other))!.source)
           )
             .reverse()
             .slice(0, 12),

@@ -1,3 +1,4 @@
+import { payableMinor } from '../../money/payable-price';
 import type { StatementLine } from '../../money/statement';
 import type { PlanContext, Proposal } from '../finding';
 import { cheapestOf, swapFor } from '../part-candidates';
@@ -28,7 +29,7 @@ export function waysToSave(context: PlanContext, lines: readonly StatementLine[]
       shelf,
       project,
       gear!.kind,
-      (other) => other.priceNew!.likely < (unitMinor ?? 0)
+      (other) => payableMinor(project, other)! < (unitMinor ?? 0)
     ).reverse();
     proposals.push({
       parts: cheaper.slice(0, 12),

@@ -1,3 +1,4 @@
+import { payableMinor } from '../../money/payable-price';
 import { batteriesFor } from '../../figures/endurance-rows';
 import { figureWords } from '../../figures/figure-words';
 import type { GearItem, GearOf } from '../../model/gear';
@@ -15,7 +16,7 @@ function manyOf<K extends 'power bank' | 'battery'>(
 ): PartProposal {
   const missing = figures.energyNeededAway! - figures.energyAway!;
   const pieces = (gear: GearItem) => Math.ceil(missing / whEach(gear as GearOf<K>)!);
-  const cost = (gear: GearItem) => gear.priceNew!.likely * pieces(gear);
+  const cost = (gear: GearItem) => payableMinor(project, gear)! * pieces(gear);
   return {
     parts: cheapestOf(
       shelf,
