@@ -1,4 +1,5 @@
-import { expect, kept, openDemo, remediesReady, test, verdict } from './bench';
+import type { Locator } from '@playwright/test';
+import { expect, kept, openDemo, type Page, remediesReady, test, verdict } from './bench';
 
 test.describe('search-and-do', () => {
   test('finds a part, does a remedy and opens a view, by keys alone', async ({ page }) => {
@@ -238,3 +239,48 @@ test('the demo is settled on a phone, by thumb', async ({ browser, baseURL }) =>
   await expect(page.getByText('Nothing stands in the way.')).toBeVisible();
   await context.close();
 });
+
+test.describe('by finger', () => {
+  test.use({ hasTouch: true });
+
+  test('a part is held and dragged to later and back', async ({ page }) => {
+    await page.setViewportSize({ width: 1280, height: 1050 });
+    await openDemo(page);
+    const later = page.getByRole('region', { name: 'Later' });
+    await expect(later).toBeVisible();
+    await page.waitForLoadState('networkidle');
+    await dragByFinger(page, page.locator('.pocket[data-pocket="storage"] .thing').nth(1), later);
+    await expect(verdict(page)).toHaveText('£14.00 left');
+    await dragByFinger(
+      page,
+      later.locator('li').first(),
+      page.locator('.pocket[data-pocket="body"]')
+    );
+    await expect(verdict(page)).toHaveText('£58.00 over');
+  });
+});
+
+/** Rests on the one until it is held, and lets go on the other. */
+async function dragByFinger(page: Page, from: Locator, to: Locator) {
+  const centre = async (locator: Locator) => {
+    const { x, y, width, height } = (await locator.boundingBox())!;
+    return { x: x + width / 2, y: y + height / 2 };
+  };
+  const [start, end] = [await centre(from), await centre(to)];
+  const finger = await page.context().newCDPSession(page);
+  const touch = (type: 'touchStart' | 'touchMove' | 'touchEnd', touchPoints: object[]) =>
+    finger.send('Input.dispatchTouchEvent', { type, touchPoints } as never);
+  await touch('touchStart', [start]);
+  await page.waitForTimeout(500);
+  for (let step = 1; step <= 12; step++) {
+    await touch('touchMove', [
+      {
+        x: start.x + ((end.x - start.x) * step) / 12,
+        y: start.y + ((end.y - start.y) * step) / 12
+      }
+    ]);
+    await page.waitForTimeout(60);
+  }
+  await page.waitForTimeout(400);
+  await touch('touchEnd', []);
+}

@@ -37,6 +37,7 @@
   }
 
   onMount(async () => {
+    void import('$lib/ui/drag/touch-drag').then(({ allowTouchDrag }) => allowTouchDrag());
     await satchel.open();
     if (satchel.status === 'no project' && page.url.searchParams.get('open') === 'demo') {
       await satchel.beginDemo();

@@ -86,6 +86,7 @@
     </aside>
     <div
       role="presentation"
+      ondragenter={(event) => void allowLineDrop(event)}
       ondragover={(event) => void allowLineDrop(event)}
       ondrop={(event) => {
         const lineId = droppedLine(event);

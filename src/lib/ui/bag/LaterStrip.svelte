@@ -24,6 +24,10 @@
   class:over
   aria-label="Later"
   use:keepFocus
+  ondragenter={(event) => {
+    allowLineDrop(event);
+    event.stopPropagation();
+  }}
   ondragover={(event) => {
     over = allowLineDrop(event);
     event.stopPropagation();

@@ -6,7 +6,7 @@ export function startLineDrag(event: DragEvent, lineId: string): void {
   if (event.dataTransfer) event.dataTransfer.effectAllowed = 'move';
 }
 
-/** Lets a place take a line: call it while one is over it. */
+/** Lets a place take a line: call it when one comes over it and while it is there. */
 export function allowLineDrop(event: DragEvent): boolean {
   if (!event.dataTransfer?.types.includes(LINE_TYPE)) return false;
   event.preventDefault();

@@ -33,6 +33,7 @@
         class="card"
         class:chosen={scene.id === chosen}
         class:over={overId === scene.id}
+        ondragenter={(event) => void allowLineDrop(event)}
         ondragover={(event) => {
           if (onuse && allowLineDrop(event)) overId = scene.id;
         }}

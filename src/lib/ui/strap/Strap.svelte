@@ -3,10 +3,10 @@
   import type { MoneyStatement } from '../../core/money/statement';
   import { fullName } from '../../core/model/gear';
   import { formatMoney, minorPerMajor } from '../../core/money/format';
-  import { rangeOf } from '../../core/money/price-range';
   import { allowLineDrop, droppedLine, startLineDrag } from '../drag/line-drag';
   import { layStrap, type StrapLength } from './strap-layout';
-  import { dayWords } from '../shell/day-words';
+  import StrapSlip from './StrapSlip.svelte';
+  import StrapVerdict from './StrapVerdict.svelte';
 
   interface Props {
     money: MoneyStatement;
@@ -18,20 +18,6 @@
   const layout = $derived(layStrap(money, widthPx || undefined));
   /** A length narrower than this has no room for its name and price. */
   const LEAST_NAMED_PX = 52;
-  const over = $derived(money.remainingMinor < 0);
-  const range = $derived(rangeOf(money));
-  /** An end is only said where no price can lead past it. */
-  const chanceWords = $derived(
-    range.worstMinor <= money.spendableMinor
-      ? 'never over'
-      : range.lowestMinor > money.spendableMinor
-        ? 'over at any of these prices'
-        : range.chanceOver > 0.995
-          ? 'almost certainly over'
-          : range.chanceOver < 0.005
-            ? 'hardly ever over'
-            : `${Math.round(range.chanceOver * 100)} % likely over`
-  );
   const short = (minor: number) => formatMoney(minor, money.currency, { short: true });
   /** In whole units: what is written small beneath is for the eye. */
   const bare = (minor: number) => {
@@ -151,38 +137,13 @@
       >
     {/each}
     {#if shown}
-      {@const { statement } = shown}
-      <div
-        class="slip card"
-        style:left={shown.fromPercent > 60 ? undefined : `${shown.fromPercent}%`}
-        style:right={shown.fromPercent > 60
-          ? `${100 - shown.fromPercent - shown.widthPercent}%`
-          : undefined}
-      >
-        <strong>{nameOf(shown)}</strong>
-        <span class="figures"
-          >{formatMoney(statement.firmMinor, money.currency)}{statement.line.basis === 'used'
-            ? ', used'
-            : ''}</span
-        >
-        {#if statement.price}<span class="soft"
-            >price of {dayWords(statement.price.date)}, {statement.price.source}</span
-          >{/if}
-        <span class="soft figures">
-          together {formatMoney(statement.runningMinor, money.currency)},
-          {statement.remainingMinor < 0
-            ? `${formatMoney(-statement.remainingMinor, money.currency)} over`
-            : `${formatMoney(statement.remainingMinor, money.currency)} left after it`}
-        </span>
-        <button class="put-off" tabindex="-1" onclick={() => onpostpone(statement.line.id)}
-          >Later</button
-        >
-      </div>
+      <StrapSlip length={shown} name={nameOf(shown)} currency={money.currency} {onpostpone} />
     {/if}
     {#if dragging}
       <div
         class="later"
         role="presentation"
+        ondragenter={(event) => void allowLineDrop(event)}
         ondragover={(event) => void allowLineDrop(event)}
         ondrop={(event) => {
           const lineId = droppedLine(event);
@@ -193,7 +154,12 @@
         drop it here to move it to later
       </div>
     {/if}
-    <div class="buckle" class:over style:left="{layout.limitPercent}%" aria-hidden="true"></div>
+    <div
+      class="buckle"
+      class:over={money.remainingMinor < 0}
+      style:left="{layout.limitPercent}%"
+      aria-hidden="true"
+    ></div>
     <span
       class="limit-word figures"
       class:inward={layout.limitPercent > 90}
@@ -205,26 +171,7 @@
         : ''}
     </span>
   </div>
-  <p class="verdict" class:over aria-live="polite">
-    <span class="sum figures"
-      >{formatMoney(Math.abs(money.remainingMinor), money.currency)} {over ? 'over' : 'left'}</span
-    >
-    <span class="against figures"
-      >of {formatMoney(money.spendableMinor, money.currency)} budget</span
-    >
-    {#if range.worstMinor > range.lowestMinor}
-      <span class="against figures" title="Prices are ranges: low, likely, high"
-        >{short(range.lowestMinor)} to {short(range.worstMinor)}, {chanceWords}</span
-      >
-    {/if}
-    {#if money.afterCashBackMinor < money.firmMinor}<span class="against figures"
-        >{formatMoney(money.firmMinor - money.afterCashBackMinor, money.currency)} come back later, not
-        counted</span
-      >{/if}
-    {#if money.laterMinor > 0}<span class="against figures"
-        >{formatMoney(money.laterMinor, money.currency)} for later</span
-      >{/if}
-  </p>
+  <StrapVerdict {money} />
 </section>
 
 <style>
@@ -416,59 +363,6 @@
     transform: translateX(-88%);
   }
 
-  .slip {
-    position: absolute;
-    top: 2.7rem;
-    z-index: 20;
-    display: grid;
-    gap: 0.1rem;
-    width: max-content;
-    max-width: 18rem;
-    padding: 0.6rem 0.8rem;
-    box-shadow: 0 10px 30px var(--shade);
-    font-size: 0.8125rem;
-  }
-
-  .soft {
-    color: var(--ink-soft);
-  }
-
-  .put-off {
-    justify-self: start;
-    margin-top: 0.3rem;
-    padding: 0.2rem 0.75rem;
-    border: 1.5px solid var(--moss);
-    border-radius: 999px;
-    background: transparent;
-    color: var(--moss);
-    font-weight: 600;
-    cursor: pointer;
-  }
-
-  .verdict {
-    display: grid;
-    justify-items: end;
-    min-width: 12.5rem;
-    text-align: right;
-  }
-
-  .sum {
-    color: var(--moss);
-    font-family: var(--display);
-    font-size: 1.7rem;
-    font-weight: 600;
-    line-height: 1.15;
-  }
-
-  .verdict.over .sum {
-    color: var(--brick);
-  }
-
-  .against {
-    color: var(--ink-soft);
-    font-size: 0.75rem;
-  }
-
   @media (max-width: 700px) {
     .strap {
       grid-template-columns: 1fr;
@@ -498,23 +392,6 @@
       top: -0.3rem;
       height: 2.2rem;
       border-width: 3px;
-    }
-
-    .slip {
-      top: 1.9rem;
-    }
-
-    .verdict {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 0 0.6rem;
-      align-items: baseline;
-      justify-content: space-between;
-      text-align: left;
-    }
-
-    .sum {
-      font-size: 1.5rem;
     }
   }
 
