@@ -1,5 +1,5 @@
 import { lampStandOf } from '../rigs/lamp-stand';
-import { isHandheld } from '../model/scene-facts';
+import { isHandheld, isMoving } from '../model/scene-facts';
 import { armMomentNm, holdMinutes } from '../relations/support/arm-hold';
 import { memoOn } from '../memo';
 import type { GearItem } from '../model/gear';
@@ -197,7 +197,7 @@ export const handlingRows = {
     read: ({ body, lens, support, angle }) => {
       if (!body) return null;
       if (support?.gear.form === 'gimbal') return steadyings.indexOf('gimbal');
-      if (angle.cameraPlace !== 'hand' && angle.cameraPlace !== 'extension pole') {
+      if (!isMoving(angle)) {
         return steadyings.indexOf(support ? 'stands' : 'nothing');
       }
       const sensor = yesNo(body.gear.stabilised);

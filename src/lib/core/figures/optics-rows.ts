@@ -1,4 +1,4 @@
-import { isHandheld, isSeated, showsFace } from '../model/scene-facts';
+import { isCarried, isSeated, showsFace } from '../model/scene-facts';
 import { orientations, tapeEnds } from '../model/word-lists';
 import { sensorFormats } from '../model/sensor-formats';
 import { closeUpFactor, transmissionN } from '../relations/exposure/exposure';
@@ -253,8 +253,7 @@ export const opticsRows = {
     name: 'nose and ears shall be sharp',
     unit: 'yes/no',
     source: 'brief',
-    read: ({ scene, angle }) =>
-      scene.wantsFaceSharp && angle.framing !== 'hands' && angle.framing !== 'table' ? 1 : null
+    read: ({ scene, angle }) => (scene.wantsFaceSharp && showsFace(angle) ? 1 : null)
   },
   apertureForFace: {
     name: 'aperture for nose and ears',
@@ -360,7 +359,7 @@ export const opticsRows = {
     name: 'the camera is carried',
     unit: 'yes/no',
     source: 'brief',
-    read: ({ angle, scene }) => (scene.style === 'walk' && isHandheld(angle) ? 1 : null)
+    read: ({ angle, scene }) => (isCarried(scene, angle) ? 1 : null)
   },
   walkingBlur: {
     name: 'smear of a turning camera',

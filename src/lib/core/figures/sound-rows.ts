@@ -24,7 +24,7 @@ import { gainForPeaksDb, microphoneOutputDbV } from '../relations/sound/level-se
 import { BODY_LOSS_DB, pathLossExponent, radioReachM } from '../relations/sound/radio-reach';
 import { speechToNoiseBands } from '../relations/sound/speech-to-noise';
 import { driftMs, pictureLagMs } from '../relations/sound/sync';
-import { WALKING_WIND_MPS, windNoiseDbA } from '../relations/sound/wind';
+import { airSpeedMps, windNoiseDbA } from '../relations/sound/wind';
 import { EYES_ABOVE_MOUTH_M, micPlaceDistanceM } from '../rigs/places';
 import { type FigureRows, wordIndex } from './rows';
 
@@ -139,11 +139,10 @@ export const soundRows = {
     compute: (level, q) => roomNoiseHeardDbA(level!, q!)
   },
   airSpeed: {
-    name: 'wind with walking',
+    name: 'air met, walking or riding included',
     unit: 'm/s',
     source: 'brief',
-    read: ({ scene }) =>
-      scene.room ? null : scene.windMps + (scene.style === 'walk' ? WALKING_WIND_MPS : 0)
+    read: ({ scene }) => (scene.room ? null : airSpeedMps(scene))
   },
   windscreen: {
     name: 'windscreen',

@@ -103,6 +103,12 @@ const worlds: Project[] = [
         .map(({ id }) => line(id))
     );
     setRig(project, { micPlace: 'boom arm' });
+  }),
+  // Warm lamps that stay on over the key lamp.
+  fullBag((project) => {
+    for (const scene of project.scenes)
+      if (scene.room)
+        Object.assign(scene, { lightColourK: 2700, lightDimLx: 200, lightBrightLx: 400 });
   })
 ];
 function isFixed({ form, threadMm }: GearOf<'filter'>): boolean {

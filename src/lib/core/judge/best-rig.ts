@@ -17,7 +17,7 @@ import type { Kit, KitPart } from '../rigs/kit';
 import { lampsFor } from '../rigs/place-lamps';
 import { lensMounts, mountOf } from '../rigs/place-lens';
 import { micPlacesFor } from '../rigs/place-mic';
-import { overridesOf, placeRig } from '../rigs/place-rig';
+import { bodiesFor, overridesOf, placeRig } from '../rigs/place-rig';
 import type { PlacedRig } from '../rigs/placed-rig';
 import { supportsByPlace } from '../rigs/places';
 import type { DifferingAngle, DifferingPlan } from './incremental';
@@ -150,10 +150,10 @@ const free = <G extends GearItem>(parts: readonly KitPart<G>[], allocated: Alloc
 const no: Choice[] = [];
 
 const jobs: readonly WaysFor[] = [
-  ({ kit }, said, allocated) =>
+  ({ kit, angle }, said, allocated) =>
     said?.bodyLineId !== undefined
       ? no
-      : free(kit.of('body'), allocated).map(({ line }) => ({ bodyLineId: line.id })),
+      : bodiesFor(kit, angle, allocated).map(({ line }) => ({ bodyLineId: line.id })),
 
   ({ kit, body }, said, allocated) => {
     if (said?.lensLineId !== undefined || !body || body.gear.builtInLens) return no;

@@ -20,7 +20,8 @@ const cautions: readonly CautionRow[] = [
     topic: 'Loads overhead',
     text: 'What hangs over a person can fall: weigh the stand down, tie a safety line, and never sit under a load without both. Heavy or overhead rigging is work for trained people; follow the makers’ manuals.',
     part: (gear) =>
-      gear.kind === 'support' && ['boom arm', 'overhead arm', 'light stand'].includes(gear.form)
+      gear.kind === 'support' &&
+      ['boom arm', 'overhead arm', 'ceiling mount', 'light stand'].includes(gear.form)
   },
   {
     topic: 'Hot lamps, mains',
@@ -35,7 +36,7 @@ const cautions: readonly CautionRow[] = [
   {
     topic: 'Filming on the move',
     text: 'Walking, riding, driving or near traffic: eyes on the way, not on the screen, hands free to steer, and the local rules come first.',
-    scene: (scene) => scene.style === 'walk'
+    scene: (scene) => scene.style === 'walk' || scene.style === 'ride'
   },
   {
     topic: 'Flying',

@@ -1,3 +1,4 @@
+import { showsFace } from '../model/scene-facts';
 import { figureOf } from '../figures/record';
 import { STEADY_FPS } from '../relations/exposure/flicker';
 import type { Act } from '../acts/act';
@@ -113,10 +114,7 @@ const STOPPED_DOWN = 2 ** (1 / 6);
 const facesFilmed = ({ judgement }: DisputeContext) =>
   judgement.angles.filter(
     ({ rig, angle }) =>
-      rig.lens !== undefined &&
-      rig.focalLengthMm !== undefined &&
-      angle.framing !== 'hands' &&
-      angle.framing !== 'table'
+      rig.lens !== undefined && rig.focalLengthMm !== undefined && showsFace(angle)
   );
 const widest = ({ rig }: Judgement['angles'][number]) =>
   widestApertureN(rig.lens!, rig.focalLengthMm!);

@@ -1,5 +1,5 @@
 import { figureWords, minutesWords } from '../figures/figure-words';
-import { showsFace } from '../model/scene-facts';
+import { looksDown, showsFace } from '../model/scene-facts';
 import { driftMs, USUAL_CLOCKS_APART_PPM } from '../relations/sound/sync';
 import type { AngleJudgement } from './incremental';
 import type { Setting } from './exposure-settings';
@@ -30,7 +30,7 @@ export function practiceSettings({ rig, scene }: Pick<AngleJudgement, 'rig' | 's
           : 'A look beside the lens is seen at once. A mark beside the front glass helps; turn the screen away once the framing stands.',
       others: 'For an interview: at the person who asks, close beside the lens.'
     });
-  if (rig.angle.cameraPlace === 'overhead')
+  if (looksDown(rig.angle))
     list.push({
       name: 'Own shadow',
       set: rig.keyLamp ? 'key from the side of the idle hand, low' : 'light from the side, low',

@@ -1,3 +1,4 @@
+import { isMoving, showsFace } from '../model/scene-facts';
 import { figureOf } from '../figures/record';
 import { figureWords, minutesWords } from '../figures/figure-words';
 import type { FigureId } from '../figures/table';
@@ -91,24 +92,31 @@ export function settingsOf({ rig, record, scene, angle }: AngleJudgement): Setti
         ? 'Callers see whatever stands in the picture.'
         : 'The monitor shows the picture, the body’s own screen the marks.'
     });
-  const onStand = rig.angle.cameraPlace !== 'hand' && rig.angle.cameraPlace !== 'extension pole';
+  const onStand = !isMoving(rig.angle);
   if (body.gear.stabilised === true || lens?.stabilised === true)
     list.push({
       name: 'Stabiliser',
       set: onStand ? 'off' : 'on',
       why: onStand
         ? 'On a stand it hunts for motion that is not there.'
-        : 'The hand moves. Electronic steadying crops as well, and does not take the smear of a step away.',
+        : 'The camera moves. Electronic steadying crops as well, and does not take the smear of a step away.',
       figure: 'steadying'
     });
-  list.push({
-    name: 'Face following',
-    set: mode.faceFocus === false ? 'not in this mode: focus by hand' : 'on, eyes first',
-    why:
-      mode.faceFocus === false
-        ? `Set ${figureWords(rig.angle.distanceM, 'm', project.units)} and tape the ring.`
-        : 'Alone before the lens nobody pulls focus.'
-  });
+  if (!showsFace(rig.angle))
+    list.push({
+      name: 'Focus',
+      set: `once, on what is filmed, at ${figureWords(rig.angle.distanceM, 'm', project.units)}`,
+      why: 'No face is there to follow; left free, focus hunts whenever a hand or a leaf passes.'
+    });
+  else
+    list.push({
+      name: 'Face following',
+      set: mode.faceFocus === false ? 'not in this mode: focus by hand' : 'on, eyes first',
+      why:
+        mode.faceFocus === false
+          ? `Set ${figureWords(rig.angle.distanceM, 'm', project.units)} and tape the ring.`
+          : 'Alone before the lens nobody pulls focus.'
+    });
   if (mode.recordLimitMin !== undefined && mode.recordLimitMin < 60)
     list.push({
       name: 'Clip length',
@@ -126,8 +134,8 @@ function whiteBalance({ rig, scene }: AngleJudgement): Setting {
   const key = rig.keyLamp?.part.gear;
   if (scene.room && key?.colourMinK !== undefined && key.colourMaxK !== undefined) {
     const kelvin =
-      scene.lightSource === 'window'
-        ? Math.min(key.colourMaxK, Math.max(key.colourMinK, DAYLIGHT_K))
+      scene.lightColourK !== undefined || scene.lightSource === 'window'
+        ? Math.min(key.colourMaxK, Math.max(key.colourMinK, scene.lightColourK ?? DAYLIGHT_K))
         : key.colourMinK === key.colourMaxK
           ? key.colourMinK
           : Math.min(key.colourMaxK, Math.max(key.colourMinK, WARM_ROOM_K));
@@ -138,6 +146,13 @@ function whiteBalance({ rig, scene }: AngleJudgement): Setting {
       others
     };
   }
+  if (scene.lightColourK !== undefined)
+    return {
+      name,
+      set: `fixed, ${figureWords(scene.lightColourK, 'K')}`,
+      why: 'That is the colour of the light that is there.',
+      others
+    };
   return scene.lightSource === 'existing light'
     ? {
         name,

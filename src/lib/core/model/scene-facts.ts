@@ -4,15 +4,47 @@ import type { Angle, Scene } from './scene';
 
 /** The person sits: at a desk, in a chair, before a call. */
 export const isSeated = ({ style }: Pick<Scene, 'style'>): boolean =>
-  style === 'seated' || style === 'live call';
+  style === 'seated' || style === 'live call' || style === 'interview';
 
-/** A face is filmed, not hands at work or a table from above. */
+const framingsWithoutFace: ReadonlySet<Angle['framing']> = new Set([
+  'hands',
+  'table',
+  'product',
+  'detail',
+  'stage',
+  'landscape'
+]);
+
+/** A face is filmed near enough to judge it, not hands, a thing, a whole stage or the land. */
 export const showsFace = ({ framing }: Pick<Angle, 'framing'>): boolean =>
-  framing !== 'hands' && framing !== 'table';
+  !framingsWithoutFace.has(framing);
 
 /** The camera is held by the arm while it films, bare or on a pole. */
 export const isHandheld = ({ cameraPlace }: Pick<Angle, 'cameraPlace'>): boolean =>
   cameraPlace === 'hand' || cameraPlace === 'extension pole';
+
+/** The camera moves with a body, a vehicle or by itself, so that nothing but its own stabilisation keeps it still. */
+export const isMoving = (angle: Pick<Angle, 'cameraPlace'>): boolean =>
+  isHandheld(angle) || isWorn(angle) || isFlown(angle);
+
+/** The camera is strapped to a person or to what they ride: it looks where they do, at a distance nobody chooses. */
+export const isWorn = ({ cameraPlace }: Pick<Angle, 'cameraPlace'>): boolean =>
+  cameraPlace === 'chest' || cameraPlace === 'handlebar';
+
+export const isFlown = ({ cameraPlace }: Pick<Angle, 'cameraPlace'>): boolean =>
+  cameraPlace === 'in the air';
+
+/** The camera hangs over what it films. */
+export const looksDown = ({ cameraPlace }: Pick<Angle, 'cameraPlace'>): boolean =>
+  cameraPlace === 'overhead' || cameraPlace === 'ceiling';
+
+/** On foot or on wheels the camera turns and shakes with every step and stone. */
+export const isCarried = (
+  { style }: Pick<Scene, 'style'>,
+  angle: Pick<Angle, 'cameraPlace'>
+): boolean =>
+  (style === 'walk' && isHandheld(angle)) ||
+  (style === 'ride' && (isHandheld(angle) || isWorn(angle)));
 
 /** Indoors a room says how it sounds; its light can be shut out and lamps be set. */
 export const isIndoors = ({ room }: Pick<Scene, 'room'>): boolean => room !== undefined;

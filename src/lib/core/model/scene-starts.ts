@@ -31,6 +31,18 @@ const common = {
 
 const smallRoom = { lengthM: 3.6, widthM: 3.1, heightM: 2.4, feel: 'lived-in' } as const;
 
+const withoutSelf = { wantsSeeSelf: false, wantsFaceSharp: false } as const;
+
+const outOfDoors = {
+  ...common,
+  ...withoutSelf,
+  lightSource: 'sky',
+  lightDimLx: 10_000,
+  lightBrightLx: 100_000,
+  temperatureC: 12,
+  daysWithoutSocket: 1
+} as const;
+
 /** Where a scene of each style begins before anyone has measured: plain, common, meant to be changed. */
 export const sceneStarts: Readonly<Record<SceneStyle, SceneStart>> = {
   walk: {
@@ -112,6 +124,130 @@ export const sceneStarts: Readonly<Record<SceneStyle, SceneStart>> = {
     longestTakeMin: 5,
     recordedMin: 25,
     daysWithoutSocket: 1
+  },
+  ride: {
+    ...outOfDoors,
+    name: 'On the bicycle',
+    style: 'ride',
+    angles: angle({
+      cameraPlace: 'chest',
+      distanceM: 4,
+      framing: 'landscape',
+      framedSizeM: 8
+    }),
+    noiseDbA: 50,
+    voice: 'raised',
+    windMps: 3,
+    rideSpeedMps: 6,
+    longestTakeMin: 15,
+    recordedMin: 60
+  },
+  event: {
+    ...common,
+    ...withoutSelf,
+    name: 'A talk',
+    style: 'event',
+    angles: [
+      ...angle({ name: 'near', cameraPlace: 'tripod', distanceM: 7, framing: 'waist' }),
+      ...angle({ id: 'b', name: 'wide', cameraPlace: 'tripod', distanceM: 8, framing: 'stage' })
+    ],
+    room: { lengthM: 14, widthM: 10, heightM: 4, feel: 'bare' },
+    noiseDbA: 42,
+    voice: 'raised',
+    lightSource: 'existing light',
+    lightDimLx: 150,
+    lightBrightLx: 400,
+    longestTakeMin: 60,
+    recordedMin: 90,
+    wantsFaceSharp: true,
+    onceOnly: true
+  },
+  interview: {
+    ...common,
+    ...withoutSelf,
+    name: 'An interview of two',
+    style: 'interview',
+    angles: [
+      ...angle({
+        name: 'guest',
+        cameraPlace: 'tripod',
+        distanceM: 1.6,
+        backgroundM: 1.5,
+        framing: 'chest'
+      }),
+      ...angle({
+        id: 'b',
+        name: 'host',
+        cameraPlace: 'tripod',
+        distanceM: 1.6,
+        backgroundM: 1.5,
+        framing: 'chest'
+      })
+    ],
+    room: { lengthM: 4.6, widthM: 3.8, heightM: 2.5, feel: 'lived-in' },
+    noiseDbA: 36,
+    lightSource: 'lamps',
+    lightDimLx: 20,
+    lightBrightLx: 60,
+    longestTakeMin: 30,
+    recordedMin: 60,
+    wantsFaceSharp: true,
+    wantsBlurPercent: 0.6
+  },
+  product: {
+    ...common,
+    ...withoutSelf,
+    name: 'A thing on the table',
+    style: 'product',
+    angles: angle({
+      cameraPlace: 'tripod',
+      distanceM: 0.8,
+      backgroundM: 0.6,
+      framing: 'product'
+    }),
+    room: smallRoom,
+    noiseDbA: 38,
+    voice: 'none',
+    lightSource: 'lamps',
+    lightDimLx: 20,
+    lightBrightLx: 60,
+    longestTakeMin: 2,
+    recordedMin: 30
+  },
+  landscape: {
+    ...outOfDoors,
+    name: 'The land',
+    style: 'landscape',
+    angles: angle({
+      cameraPlace: 'tripod',
+      distanceM: 40,
+      framing: 'landscape',
+      framedSizeM: 45
+    }),
+    noiseDbA: 40,
+    voice: 'none',
+    windMps: 4,
+    lightDimLx: 5_000,
+    temperatureC: 8,
+    longestTakeMin: 3,
+    recordedMin: 40,
+    wantsPan: true
+  },
+  flying: {
+    ...outOfDoors,
+    name: 'From the air',
+    style: 'flying',
+    angles: angle({
+      cameraPlace: 'in the air',
+      distanceM: 40,
+      framing: 'landscape',
+      framedSizeM: 60
+    }),
+    noiseDbA: 45,
+    voice: 'none',
+    windMps: 4,
+    longestTakeMin: 5,
+    recordedMin: 20
   }
 };
 

@@ -99,9 +99,13 @@ export class Scene {
   @NeededNumber('dB(A)', 0, 110) noiseDbA!: number;
   @NeededWord(voices) voice!: Voice;
   @NeededNumber('m/s', 0, 30, [0, 25]) windMps!: number;
+  /** How fast one rides or drives; the air that is met is at least as fast. */
+  @StatedNumber('m/s', 0.5, 60, [1, 30]) rideSpeedMps?: number;
   @NeededWord(lightSources) lightSource!: LightSource;
   @NeededNumber('lx', 0, 200_000, [0, 120_000]) lightDimLx!: number;
   @NeededNumber('lx', 0, 200_000, [0, 120_000]) lightBrightLx!: number;
+  /** Colour of the light that is there and stays on, where somebody knows it. */
+  @StatedNumber('K', 1500, 12_000, [2000, 8000]) lightColourK?: number;
   @NeededNumber('°C', -20, 50, [-20, 45]) temperatureC!: number;
   @NeededNumber('min', 0.1, 1440, [0.5, 240]) longestTakeMin!: number;
   /** All recorded minutes of one day. */

@@ -43,7 +43,19 @@ export const NO_PART = 'none';
 
 export const micPlaces = ['shoe', 'side arm', 'boom arm', 'lavalier', 'desk', 'hand'] as const;
 
-export const sceneStyles = ['walk', 'seated', 'hands', 'live call', 'evening'] as const;
+export const sceneStyles = [
+  'walk',
+  'seated',
+  'hands',
+  'live call',
+  'evening',
+  'ride',
+  'event',
+  'interview',
+  'product',
+  'landscape',
+  'flying'
+] as const;
 
 export const framings = [
   'face',
@@ -53,10 +65,25 @@ export const framings = [
   'full length',
   'hands',
   'table',
-  'group'
+  'group',
+  'product',
+  'detail',
+  'stage',
+  'landscape'
 ] as const;
 
-export const cameraPlaces = ['hand', 'extension pole', 'tabletop', 'tripod', 'overhead'] as const;
+export const cameraPlaces = [
+  'hand',
+  'extension pole',
+  'tabletop',
+  'tripod',
+  'overhead',
+  'ceiling',
+  'monitor edge',
+  'chest',
+  'handlebar',
+  'in the air'
+] as const;
 
 /** What a person may want of a scene beyond its working. */
 export const sceneWants = ['see self', 'face sharp', 'soft background'] as const;
@@ -127,7 +154,11 @@ export const supportForms = [
   'light stand',
   'boom arm',
   'overhead arm',
-  'clamp'
+  'clamp',
+  'ceiling mount',
+  'monitor mount',
+  'chest mount',
+  'handlebar mount'
 ] as const;
 
 export const headForms = ['none', 'ball', 'fluid', 'fixed'] as const;

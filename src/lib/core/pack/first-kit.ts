@@ -5,6 +5,8 @@ import type { Judgement } from '../judge/judgement';
 import { remediesFor } from '../judge/settle';
 import { compareKits, type KitMerit } from '../merit/kit-merit';
 import { schools } from '../merit/schools';
+import { describeKind } from '../model/gear';
+import type { PlanLine } from '../model/plan';
 import { type Pocket, pockets } from '../model/pocket';
 import type { Project } from '../model/project';
 import { activePlan } from '../model/active-plan';
@@ -21,10 +23,18 @@ function judged(project: Project, shelf: Shelf): Judgement {
   return judgePlan(project, activePlan(project), shelf);
 }
 
-/** Bodies a kit is begun with, so that one poor beginning does not decide. */
-const BEGINNINGS = 3;
-/** Passes over all pockets in which single choices are made anew, once everything is there. */
-const MOST_PASSES = 3;
+interface Effort {
+  /** Bodies a kit is begun with, so that one poor beginning does not decide. */
+  beginnings: number;
+  /** Passes over all pockets in which single choices are made anew, once everything is there. */
+  passes: number;
+}
+/** Each angle makes every try slower: with many of them a person would wait too long for the last points. */
+const MANY_ANGLES = 3;
+function effortFor({ scenes }: Project): Effort {
+  const angles = scenes.reduce((count, scene) => count + scene.angles.length, 0);
+  return angles < MANY_ANGLES ? { beginnings: 3, passes: 3 } : { beginnings: 2, passes: 2 };
+}
 
 /** Parts taken one after the other, whatever their pocket, in the kit that is begun by greatest gain. */
 const MOST_BY_GAIN = 14;
@@ -38,11 +48,14 @@ const MOST_BY_GAIN = 14;
 export function packFirstKit(start: Project, shelf: Shelf): Project {
   const spendable = minor(Math.max(0, start.limitMinor - start.reserveMinor));
   const pointMayCost = costOfPoint(start);
+  const effort = effortFor(start);
   let best: Project | undefined;
   let bestJudged: Judgement | undefined;
-  const filled = beginnings(start, shelf, spendable).map((begun) => fill(begun, shelf, spendable));
+  const filled = beginnings(start, shelf, spendable, effort.beginnings).map((begun) =>
+    fill(begun, shelf, spendable)
+  );
   for (const kit of [...filled, byGain(start, shelf, spendable)]) {
-    const packed = finish(kit, shelf, spendable);
+    const packed = finish(kit, shelf, spendable, effort.passes);
     const now = judged(packed, shelf);
     if (!bestJudged || isWorthMore(now, bestJudged, pointMayCost)) {
       best = packed;
@@ -66,14 +79,15 @@ function isWorthMore(one: Judgement, other: Judgement, pointMayCost: number): bo
   return value(one) > value(other);
 }
 
-/** The plan as it is, where it holds a body, and the plan with each of the most promising ones. */
-function beginnings(start: Project, shelf: Shelf, spendable: number): Project[] {
+/** The plan as it is, where it holds a body, and the plan with each of the most promising ones and the cheapest. */
+function beginnings(start: Project, shelf: Shelf, spendable: number, most: number): Project[] {
   const now = judged(start, shelf);
-  const bodies = judgeCandidates(start, shelf, 'body')
-    .filter(({ act, firmMinor }) => act !== undefined && firmMinor <= spendable)
-    .sort(mostPromisingFirst)
-    .slice(0, BEGINNINGS)
-    .map(({ act }) => applyAct(start, act!));
+  const promising = affordable(judgeCandidates(start, shelf, 'body'), spendable).sort(
+    mostPromisingFirst
+  );
+  // The cheapest leaves most for all the rest, which may be what lets a second angle or a scene more work.
+  const chosen = new Set([...promising.slice(0, most - 1), ...cheapest(promising)]);
+  const bodies = [...chosen].map(({ act }) => applyAct(start, act!));
   return now.kit.of('body').length > 0 || bodies.length === 0 ? [start, ...bodies] : bodies;
 }
 
@@ -138,10 +152,10 @@ const affordable = (candidates: readonly Candidate[], spendable: number): Candid
   candidates.filter(({ act, firmMinor }) => act !== undefined && firmMinor <= spendable);
 
 /** Settles, drops and chooses anew while the kit gets better. */
-function finish(filled: Project, shelf: Shelf, spendable: number): Project {
+function finish(filled: Project, shelf: Shelf, spendable: number, passes: number): Project {
   const pointMayCost = costOfPoint(filled);
   let project = dropIdle(settleStops(filled, shelf, spendable), shelf);
-  for (let pass = 0; pass < MOST_PASSES; pass++) {
+  for (let pass = 0; pass < passes; pass++) {
     const before = judged(project, shelf).merit;
     for (const pocket of pockets) {
       const now = judged(project, shelf);
@@ -160,7 +174,7 @@ function finish(filled: Project, shelf: Shelf, spendable: number): Project {
     project = dropIdle(settleStops(project, shelf, spendable), shelf);
     if (!isBetter(judged(project, shelf).merit, before)) break;
   }
-  return project;
+  return dropSpares(project, shelf, pointMayCost);
 }
 
 /** Good enough is good enough: for less than a point a person does not spend this much more. */
@@ -186,6 +200,23 @@ function isWorthIt({ merit, firmMinor }: Candidate, now: Judgement, pointMayCost
 function cheapest(candidates: readonly Candidate[]): Candidate[] {
   const [first] = [...candidates].sort((a, b) => a.trueCostMinor - b.trueCostMinor);
   return first ? [first] : [];
+}
+
+/** Of two parts that do the same job, leaves out one that is not worth what it costs. */
+function dropSpares(start: Project, shelf: Shelf, pointMayCost: number): Project {
+  let project = start;
+  const jobOf = ({ gearId }: PlanLine) => {
+    const gear = shelf.byId.get(gearId);
+    return gear && (describeKind(gear).job?.(gear) ?? gear.kind);
+  };
+  for (const line of activePlan(start).lines) {
+    const others = activePlan(project).lines.filter(({ id }) => id !== line.id);
+    if (line.state === 'owned' || !others.some((one) => jobOf(one) === jobOf(line))) continue;
+    const without = applyAct(project, { type: 'remove line', lineId: line.id });
+    if (!isWorthMore(judged(project, shelf), judged(without, shelf), pointMayCost))
+      project = without;
+  }
+  return dropIdle(project, shelf);
 }
 
 /** Leaves out what later choices have made idle: parts without which the kit is no worse. What is owned stays. */

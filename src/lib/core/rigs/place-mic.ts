@@ -4,7 +4,7 @@ import { NO_PART } from '../model/word-lists';
 import type { Angle, Scene } from '../model/scene';
 import { pickupPatterns } from '../relations/sound/directivity';
 import { levelAtDistanceDb, powerSumDb } from '../relations/sound/level';
-import { windscreenDb, windNoiseDbA } from '../relations/sound/wind';
+import { airSpeedMps, windscreenDb, windNoiseDbA } from '../relations/sound/wind';
 import type { Kit, KitPart } from './kit';
 import type { PlacedRig } from './placed-rig';
 import { micPlaceDistanceM, micPlacesByForm, micPlacesByStyle } from './places';
@@ -27,7 +27,7 @@ function roughSpeechToNoise(
   const noise = powerSumDb(
     scene.noiseDbA - 10 * Math.log10(pickupPatterns[pattern].q),
     mic.selfNoiseDbA ?? 30,
-    scene.room ? -Infinity : windNoiseDbA(scene.windMps, pattern, cover)
+    scene.room ? -Infinity : windNoiseDbA(airSpeedMps(scene), pattern, cover)
   );
   return levelAtDistanceDb(60, distanceM) - noise;
 }

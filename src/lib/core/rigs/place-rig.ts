@@ -3,6 +3,7 @@ import type { BodyGear } from '../model/gear';
 import type { Plan, Rig } from '../model/plan';
 import type { Project } from '../model/project';
 import type { Angle, Scene } from '../model/scene';
+import { isFlown } from '../model/scene-facts';
 import { allocate, type Allocated, isFree } from './allocated';
 import { chooseMode } from './choose-mode';
 import type { Kit, KitPart } from './kit';
@@ -15,14 +16,29 @@ import type { PlacedRig } from './placed-rig';
 
 const none: readonly never[] = [];
 
+/** Free bodies that can be where the camera is: in the air only what flies, elsewhere that only where nothing else is left. */
+export function bodiesFor(
+  kit: Kit,
+  angle: Angle,
+  allocated: Allocated
+): readonly KitPart<BodyGear>[] {
+  const bodies = kit.of('body').filter((part) => isFree(part, allocated));
+  const flying = bodies.filter(flies);
+  if (isFlown(angle)) return flying;
+  return flying.length > 0 && flying.length < bodies.length
+    ? bodies.filter((part) => !flies(part))
+    : bodies;
+}
+const flies = ({ gear }: KitPart<BodyGear>): boolean => gear.form === 'drone';
+
 function bodyFor(
   kit: Kit,
+  angle: Angle,
   overrides: Rig | undefined,
   allocated: Allocated
 ): KitPart<BodyGear> | undefined {
   let first: KitPart<BodyGear> | undefined;
-  for (const part of kit.of('body')) {
-    if (!isFree(part, allocated)) continue;
+  for (const part of bodiesFor(kit, angle, allocated)) {
     if (part.line.id === overrides?.bodyLineId) return part;
     first ??= part;
   }
@@ -35,7 +51,7 @@ export const overridesOf = (plan: Plan, scene: Scene, angle: Angle) =>
 function bodiesOfScene(plan: Plan, kit: Kit, scene: Scene): KitPart<BodyGear>[] {
   const allocated: Allocated = new Map();
   return scene.angles.flatMap((angle) => {
-    const body = bodyFor(kit, overridesOf(plan, scene, angle), allocated);
+    const body = bodyFor(kit, angle, overridesOf(plan, scene, angle), allocated);
     allocate(body?.line.id, allocated);
     return body ?? [];
   });
@@ -59,7 +75,7 @@ export function placeRig(
   const said = overridesOf(plan, scene, angle);
   const overrides = chosen ?? said;
   const index = scene.angles.indexOf(angle);
-  const body = bodyFor(kit, overrides, allocated);
+  const body = bodyFor(kit, angle, overrides, allocated);
   const mode = body && chooseMode(body.gear.modes, scene);
   const hasSocket = scene.daysWithoutSocket === 0;
 

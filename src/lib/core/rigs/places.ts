@@ -23,7 +23,13 @@ export const micPlacesByStyle = {
   seated: ['shoe', 'side arm', 'boom arm', 'lavalier', 'desk'],
   hands: ['shoe', 'side arm', 'boom arm', 'lavalier', 'desk'],
   'live call': ['shoe', 'side arm', 'boom arm', 'lavalier', 'desk'],
-  evening: ['shoe', 'side arm', 'lavalier', 'hand']
+  evening: ['shoe', 'side arm', 'lavalier', 'hand'],
+  ride: ['shoe', 'side arm', 'lavalier'],
+  event: ['shoe', 'side arm', 'lavalier', 'desk', 'hand'],
+  interview: ['shoe', 'side arm', 'boom arm', 'lavalier', 'desk', 'hand'],
+  product: ['shoe', 'side arm', 'boom arm', 'lavalier', 'desk'],
+  landscape: ['shoe', 'side arm', 'lavalier', 'hand'],
+  flying: []
 } as const satisfies Record<SceneStyle, readonly MicPlace[]>;
 
 /** Supports that hold the camera at each place, the usual one first. */
@@ -32,7 +38,12 @@ export const supportsByPlace = {
   'extension pole': ['extension pole', 'hand grip', 'gimbal'],
   tabletop: ['mini tripod', 'flexible tripod', 'clamp', 'tripod'],
   tripod: ['tripod', 'clamp'],
-  overhead: ['overhead arm']
+  overhead: ['overhead arm', 'ceiling mount'],
+  ceiling: ['ceiling mount', 'clamp'],
+  'monitor edge': ['monitor mount', 'clamp'],
+  chest: ['chest mount'],
+  handlebar: ['handlebar mount', 'clamp'],
+  'in the air': []
 } as const satisfies Record<CameraPlace, readonly SupportForm[]>;
 
 /** A lamp nobody has placed stands here: near, to the side, a little in front. */
@@ -66,6 +77,10 @@ export const setUpMinutes = {
   'boom arm': 1.5,
   'overhead arm': 2.5,
   clamp: 0.7,
+  'ceiling mount': 5,
+  'monitor mount': 0.5,
+  'chest mount': 1,
+  'handlebar mount': 1,
   filter: 0.3,
   recorder: 1,
   'mains adapter': 0.7

@@ -1,6 +1,8 @@
 <script lang="ts">
   import { minutesWords } from '../../core/figures/figure-words';
   import type { Project } from '../../core/model/project';
+  import { showsFace } from '../../core/model/scene-facts';
+  import { sceneStarts } from '../../core/model/scene-starts';
   import type { Angle, Scene } from '../../core/model/scene';
   import AngleWords from './AngleWords.svelte';
   import Choice from './Choice.svelte';
@@ -12,6 +14,7 @@
     lightWord,
     noiseWord,
     ordinaryRoom,
+    rideWord,
     sourceWords,
     styleWords,
     voiceWords,
@@ -48,9 +51,30 @@
       name="style-{scene.id}"
       options={styleWords}
       value={scene.style}
-      onchoose={(style) => onscene({ style })}
+      onchoose={(style) =>
+        onscene({
+          style,
+          rideSpeedMps:
+            style === 'ride' ? (scene.rideSpeedMps ?? sceneStarts.ride.rideSpeedMps) : undefined
+        })}
     />
   </Word>
+  {#if scene.rideSpeedMps !== undefined}
+    at <Word
+      word={rideWord(scene.rideSpeedMps)}
+      question="How fast do you ride?"
+      figure={shownFigure(scene.rideSpeedMps, 'm/s', units)}
+    >
+      <Measure
+        label="Speed"
+        value={scene.rideSpeedMps}
+        field={sceneFields.rideSpeedMps}
+        step={0.5}
+        {units}
+        onset={(rideSpeedMps) => onscene({ rideSpeedMps })}
+      />
+    </Word>
+  {/if}
   {#if scene.room}
     in a room
     <Word
@@ -261,7 +285,7 @@
       flicker away; some film one rate everywhere and accept the shutter that goes with it.</span
     >
   </Word>
-  {#if angle.framing !== 'hands' && angle.framing !== 'table'}
+  {#if showsFace(angle)}
     I want <Word
       ends=","
       word={scene.wantsSeeSelf ? 'to see myself' : 'no screen to the front'}

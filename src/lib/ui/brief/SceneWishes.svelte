@@ -4,6 +4,7 @@
   import Choice from './Choice.svelte';
   import Measure from './Measure.svelte';
   import { sceneFields, windowFields } from './scene-fields';
+  import { colourWord } from './scene-vocabulary';
   import { shownFigure } from './shown-units';
   import Word from './Word.svelte';
 
@@ -97,6 +98,27 @@
       <button class="pill" onclick={() => onscene({ wantsKeyToFill: undefined })}
         >as it falls</button
       >
+    </Word>
+  {/if}
+  {#if scene.lightColourK !== undefined}
+    The light that is there stays on and is <Word
+      ends="."
+      word={colourWord(scene.lightColourK)}
+      question="Which colour has it?"
+      figure={shownFigure(scene.lightColourK, 'K', units)}
+    >
+      <Measure
+        label="Colour"
+        value={scene.lightColourK}
+        field={sceneFields.lightColourK}
+        step={100}
+        onset={(lightColourK) => onscene({ lightColourK })}
+      />
+      <span class="soft"
+        >Warm bulbs have about 2 700 K, office tubes 4 000, daylight 5 600 and more. It is often
+        printed on the lamp.</span
+      >
+      <button class="pill" onclick={() => onscene({ lightColourK: undefined })}>not known</button>
     </Word>
   {/if}
   {#if scene.window}
@@ -195,6 +217,13 @@
   {#if scene.room && scene.wantsKeyToFill === undefined}
     <button class="pill" onclick={() => onscene({ wantsKeyToFill: 2 })}
       >shape the face by light</button
+    >
+  {/if}
+  {#if scene.lightColourK === undefined}
+    <button
+      class="pill"
+      onclick={() => onscene({ lightColourK: scene.lightSource === 'lamps' ? 2700 : 4000 })}
+      >lamps that stay on</button
     >
   {/if}
   {#if scene.room && !scene.window}

@@ -1,23 +1,29 @@
 <script lang="ts">
-  import { isHandheld, isSeated } from '../../core/model/scene-facts';
+  import {
+    isFlown,
+    isHandheld,
+    isSeated,
+    isWorn,
+    looksDown,
+    showsFace
+  } from '../../core/model/scene-facts';
   import { lengthWords } from '../../core/figures/figure-words';
   import type { UnitSystem } from '../../core/model/project';
   import type { Scene } from '../../core/model/scene';
+  import VignettePlace from './VignettePlace.svelte';
 
   /** A small drawing of the scene that follows what is said of it. */
   const { scene, units }: { scene: Scene; units: UnitSystem } = $props();
   const angle = $derived(scene.angles[0]!);
-  const outdoors = $derived(scene.room === undefined);
-  const bright = $derived(scene.lightBrightLx);
-  const night = $derived(scene.lightBrightLx < 400 && outdoors);
-  const gusts = $derived(Math.min(5, Math.floor(scene.windMps / 2)));
-  const above = $derived(angle.cameraPlace === 'overhead');
+  const above = $derived(looksDown(angle));
   /** Camera and person move apart with the distance, on a scale that still shows an arm. */
   const reach = $derived(Math.min(118, 34 + 42 * Math.sqrt(angle.distanceM)));
   const personX = 86;
   const cameraX = $derived(personX + reach);
   const ground = 150;
   const held = $derived(isHandheld(angle));
+  const distance = $derived(lengthWords(angle.distanceM, units));
+  const withoutPeople = $derived(!showsFace(angle) && angle.framing !== 'stage');
 </script>
 
 <svg
@@ -26,56 +32,7 @@
   role="img"
   aria-label="{scene.name}: the camera {lengthWords(angle.distanceM, units)} away"
 >
-  {#if outdoors}
-    <rect x="-400" y="-300" width="1040" height="784" class={night ? 'night' : 'sky'} />
-    {#if night}
-      <circle cx="196" cy="34" r="11" class="moon" />
-    {:else}
-      <circle
-        cx="196"
-        cy="38"
-        r={bright > 40_000 ? 19 : 14}
-        class={bright > 40_000 ? 'sun' : 'pale-sun'}
-      />
-      {#if bright <= 40_000 || scene.lightDimLx < 20_000}<path
-          d="M150 44q8-12 22-8q8-12 22 0q14 0 12 10h-56z"
-          class="cloud"
-        />{/if}
-    {/if}
-    <path d="M-400 118Q-160 84 0 112Q60 92 128 108T240 100Q420 84 640 112V484H-400z" class="far" />
-    <path
-      d="M-400 {ground - 8}Q-120 {ground - 30} 0 {ground - 14}Q90 {ground - 24} 240 {ground -
-        8}Q440 {ground - 24} 640 {ground - 10}V484H-400z"
-      class="near"
-    />
-    {#each Array.from({ length: gusts }) as _, gust (gust)}
-      <path d="M{14 + gust * 9} {30 + gust * 11}q14-7 26 0t28 0" class="gust" />
-    {/each}
-    {#each [22, 40, 206, 222] as x (x)}<path
-        d="M{x} {ground + 14}q{-3 - gusts} -18 {-4 - gusts * 2} -26M{x + 4} {ground + 14}q{-1 -
-          gusts} -16 {1 - gusts * 2} -22"
-        class="reed"
-      />{/each}
-  {:else}
-    <rect x="-400" y="-300" width="1040" height="784" class="wall" />
-    <rect x="-400" y={ground} width="1040" height="334" class="floor" />
-    {#if scene.darkBackground}<rect x="-400" y="0" width="1040" height={ground} class="dark" />{/if}
-    {#if scene.lightSource === 'window' || scene.lightSource === 'lamps' || scene.window}
-      <g class={scene.lightSource === 'window' || scene.window ? 'window lit' : 'window'}
-        ><rect x="14" y="22" width="44" height="46" /><path d="M36 22v46M14 45h44" /></g
-      >
-    {/if}
-    {#if scene.room?.feel === 'treated'}<path d="M178 18h54v96h-54z" class="blanket" />{/if}
-    {#if scene.room?.feel === 'lived-in'}<g class="shelf"
-        ><path d="M176 56h50v5h-50z" /><path
-          d="M180 40h7v16h-7zM190 44h6v12h-6zM199 38h8v18h-8z"
-        /></g
-      >{/if}
-    {#if scene.lightSource === 'lamps'}<path
-        d="M{personX + 26} 16l24-7 4 13-24 7z"
-        class="lamp"
-      /><path d="M{personX + 32} 28L{personX + 6} 86 {personX + 52} 62z" class="beam" />{/if}
-  {/if}
+  <VignettePlace {scene} {ground} {personX} />
   {#if above}
     <path d="M42 134h156v7H42z" class="table" /><path d="M52 141v43M186 141v43" class="leg" />
     <path d="M120 52L74 134h92z" class="cone" />
@@ -87,7 +44,57 @@
     />
     <path d="M120 34V14H206V184" class="arm-stand" />
     <text x="128" y="98">{lengthWords(angle.distanceM, units)}</text>
+  {:else if isFlown(angle)}
+    <path d="M120 40L40 {ground + 10}H206z" class="cone" />
+    <path d="M98 30h44M120 30v-6M98 26v8M142 26v8M86 24h24M130 24h24" class="arm-stand" />
+    <rect x="110" y="28" width="20" height="12" rx="4" class="camera" />
+    <path d="M120 44V{ground - 8}M116 44h8M116 {ground - 8}h8" class="tape" />
+    <text x="127" y="96">{distance}</text>
+  {:else if isWorn(angle)}
+    <path
+      d="M52 {ground - 8}a24 24 0 1 0 .1 0zM132 {ground - 8}a24 24 0 1 0 .1 0zM52 {ground -
+        32}l28-2 40-26M80 {ground - 34}l-14-30M120 {ground - 60}l12 28M112 {ground - 66}l12-3"
+      class="arm-stand"
+    />
+    <path d="M66 {ground - 60}q4-42 30-44l10 14-16 14-8 18z" class="coat" />
+    <path d="M104 {ground - 96}L116 {ground - 66}" class="sleeve" />
+    <path d="M72 {ground - 62}l14 26-6 22" class="sleeve" />
+    <circle cx="108" cy={ground - 118} r="14" class="skin" />
+    <path d="M93 {ground - 119}a15 15 0 0 1 30-3z" class="hair" />
+    {#if angle.cameraPlace === 'chest'}
+      <rect x="102" y={ground - 102} width="17" height="12" rx="3" class="camera" />
+    {:else}
+      <rect x="120" y={ground - 82} width="17" height="12" rx="3" class="camera" />
+    {/if}
+    <path d="M142 {ground - 92}L214 {ground - 122}V{ground - 40}z" class="cone" />
+    <text x="172" y={ground - 72}>{distance}</text>
+  {:else if withoutPeople}
+    {#if angle.framing === 'landscape'}
+      <path d="M8 {ground - 10}l34-52 22 30 18-24 34 46z" class="hill" />
+      <path d="M42 {ground - 62}l-10 15 8 4 6-5 7 5z" class="snow" />
+    {:else}
+      <path d="M36 {ground - 46}h104v7H36z" class="table" /><path
+        d="M46 {ground - 39}v46M130 {ground - 39}v46"
+        class="leg"
+      />
+      <path
+        d="M{personX - 13} {ground - 48}q-8-18 4-28v-7h18v7q12 10 4 28zM{personX + 15} {ground -
+          66}q12 4 1 15"
+        class="thing"
+      />
+    {/if}
+    {@render cameraAt()}
+    {@render tape()}
   {:else}
+    {#if scene.style === 'event'}
+      <path d="M-400 {ground - 6}H{personX + 40}V{ground + 40}H-400z" class="table" />
+      <path d="M{personX + 18} {ground - 6}l4-38h20l4 38z" class="lectern" />
+    {/if}
+    {#if scene.style === 'interview' || angle.people > 1}
+      <path d="M{personX - 56} {ground + 8}v-38q0-22 18-22t18 22v38z" class="coat other" />
+      <circle cx={personX - 38} cy={ground - 66} r="15" class="skin" />
+      <path d="M{personX - 53} {ground - 64}a15 15 0 0 1 30-2q-9-12-30 2" class="hair" />
+    {/if}
     <g>
       {#if isSeated(scene)}
         <path
@@ -106,42 +113,8 @@
         />
       {/if}
     </g>
-    {#if !held}
-      {#if angle.cameraPlace === 'tabletop'}
-        <path d="M{cameraX - 16} {ground - 46}h58v6h-58z" class="table" /><path
-          d="M{cameraX - 8} {ground - 40}v46M{cameraX + 34} {ground - 40}v46"
-          class="leg"
-        />
-        {#if scene.style === 'live call'}<path
-            d="M{cameraX + 12} {ground - 76}h30v24h-30z"
-            class="screen"
-          />{/if}
-      {:else}
-        <path
-          d="M{cameraX + 4} {ground - 54}L{cameraX - 10} {ground + 8}M{cameraX + 4} {ground -
-            54}l14 62M{cameraX + 4} {ground - 54}v60"
-          class="arm-stand"
-        />
-      {/if}
-    {/if}
-    <g>
-      <rect x={cameraX - 4} y={ground - 76} width="25" height="18" rx="3" class="camera" />
-      <path d="M{cameraX - 10} {ground - 72}h6v10h-6z" class="camera" />
-    </g>
-    <path
-      d="M{personX + 15} {ground - 92}H{cameraX - 8}M{personX + 15} {ground - 96}v8M{cameraX -
-        8} {ground - 96}v8"
-      class="tape"
-    />
-    <text x={(personX + cameraX) / 2 + 4} y={ground - 98} text-anchor="middle"
-      >{lengthWords(angle.distanceM, units)}</text
-    >
-  {/if}
-  {#if scene.roughWeather && !scene.room}
-    <path
-      d="M20 10l-8 26M60 4l-8 26M104 14l-8 26M150 6l-8 26M196 16l-8 26M40 56l-8 26M128 60l-8 26M214 64l-8 26"
-      class="rain"
-    />
+    {@render cameraAt()}
+    {@render tape()}
   {/if}
   {#if scene.orientation !== 'wide'}
     <rect x="4" y="4" width="15" height="26" rx="3" class="way" />
@@ -149,18 +122,41 @@
   {#if scene.live}<circle cx="228" cy="14" r="6" class="live" />{/if}
 </svg>
 
+{#snippet cameraAt()}
+  {#if !held}
+    {#if angle.cameraPlace === 'tabletop' || angle.cameraPlace === 'monitor edge'}
+      <path d="M{cameraX - 16} {ground - 46}h58v6h-58z" class="table" /><path
+        d="M{cameraX - 8} {ground - 40}v46M{cameraX + 34} {ground - 40}v46"
+        class="leg"
+      />
+      {#if scene.style === 'live call' || angle.cameraPlace === 'monitor edge'}<path
+          d="M{cameraX + 12} {ground - 76}h30v24h-30z"
+          class="screen"
+        />{/if}
+    {:else}
+      <path
+        d="M{cameraX + 4} {ground - 54}L{cameraX - 10} {ground + 8}M{cameraX + 4} {ground -
+          54}l14 62M{cameraX + 4} {ground - 54}v60"
+        class="arm-stand"
+      />
+    {/if}
+  {/if}
+  <g>
+    <rect x={cameraX - 4} y={ground - 76} width="25" height="18" rx="3" class="camera" />
+    <path d="M{cameraX - 10} {ground - 72}h6v10h-6z" class="camera" />
+  </g>
+{/snippet}
+
+{#snippet tape()}
+  <path
+    d="M{personX + 15} {ground - 92}H{cameraX - 8}M{personX + 15} {ground - 96}v8M{cameraX -
+      8} {ground - 96}v8"
+    class="tape"
+  />
+  <text x={(personX + cameraX) / 2 + 4} y={ground - 98} text-anchor="middle">{distance}</text>
+{/snippet}
+
 <style>
-  .dark {
-    fill: rgb(30 22 14 / 55%);
-  }
-
-  .rain {
-    fill: none;
-    stroke: var(--pocket-body);
-    stroke-width: 1.4;
-    opacity: 0.7;
-  }
-
   .way {
     fill: none;
     stroke: var(--hide);
@@ -178,97 +174,30 @@
     overflow: visible;
   }
 
-  .sky {
-    fill: #dfe5df;
+  .coat {
+    fill: #44606f;
   }
 
-  .night {
-    fill: #39414f;
+  .coat.other {
+    fill: #8a5a44;
   }
 
-  .moon {
-    fill: #e9e2c8;
+  .hill {
+    fill: #8fa07c;
   }
 
-  .sun {
-    fill: #f0c55a;
+  .snow {
+    fill: #f4f2e6;
   }
 
-  .pale-sun {
-    fill: #efe3bb;
-  }
-
-  .cloud {
-    fill: #f7f5ee;
-  }
-
-  .far {
-    fill: #c5cfae;
-  }
-
-  .near {
-    fill: #b3bf94;
-  }
-
-  .wall {
-    fill: #e7dcc8;
-  }
-
-  .floor {
-    fill: #cdb493;
-  }
-
-  .gust {
-    fill: none;
-    stroke: #7d96a0;
-    stroke-width: 2;
-    stroke-linecap: round;
-  }
-
-  .reed {
-    fill: none;
-    stroke: #587251;
-    stroke-width: 2;
-    stroke-linecap: round;
-  }
-
-  .window rect {
-    fill: #8d7a60;
-    stroke: #6d5f50;
-    stroke-width: 3;
-  }
-
-  .window.lit rect {
-    fill: #f3eccf;
-  }
-
-  .window path {
-    stroke: #6d5f50;
-    stroke-width: 3;
-  }
-
-  .blanket {
-    fill: #6d5176;
-    opacity: 0.45;
-  }
-
-  .shelf {
-    fill: #7a4a2b;
-  }
-
-  .lamp {
-    fill: #f0c55a;
+  .thing {
+    fill: #b9791c;
     stroke: #2a211a;
     stroke-width: 1.6;
   }
 
-  .beam {
-    fill: #f5dc8c;
-    opacity: 0.35;
-  }
-
-  .coat {
-    fill: #44606f;
+  .lectern {
+    fill: #7a4a2b;
   }
 
   .skin,

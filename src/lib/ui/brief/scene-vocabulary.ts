@@ -15,7 +15,13 @@ export const styleWords: Readonly<Record<SceneStyle, string>> = {
   seated: 'sit and talk',
   hands: 'show hands at work',
   'live call': 'talk live',
-  evening: 'film in the evening'
+  evening: 'film in the evening',
+  ride: 'ride',
+  event: 'film a talk',
+  interview: 'film an interview of two',
+  product: 'show a thing on the table',
+  landscape: 'film the land',
+  flying: 'film from the air'
 };
 
 export const placeWords: Readonly<Record<CameraPlace, string>> = {
@@ -23,7 +29,12 @@ export const placeWords: Readonly<Record<CameraPlace, string>> = {
   'extension pole': 'on an extension pole',
   tabletop: 'on the bench',
   tripod: 'on the floor',
-  overhead: 'above, looking down'
+  overhead: 'above, looking down',
+  ceiling: 'under the ceiling, looking down',
+  'monitor edge': 'on the edge of the monitor',
+  chest: 'on my chest',
+  handlebar: 'on the handlebar',
+  'in the air': 'in the air'
 };
 
 export const framingWords = Object.fromEntries(
@@ -69,6 +80,33 @@ export function windWord(mps: number): string {
       { upTo: Infinity, word: 'a gale' }
     ],
     mps
+  );
+}
+
+/** Speed of a ride in words. */
+export function rideWord(mps: number): string {
+  return nameOf(
+    [
+      { upTo: 2.5, word: 'a stroll’s pace' },
+      { upTo: 7, word: 'a bicycle’s pace' },
+      { upTo: 14, word: 'the pace of town traffic' },
+      { upTo: Infinity, word: 'the pace of the open road' }
+    ],
+    mps
+  );
+}
+
+/** Colour of a light in words. */
+export function colourWord(kelvin: number): string {
+  return nameOf(
+    [
+      { upTo: 2300, word: 'candle-warm' },
+      { upTo: 3500, word: 'warm white' },
+      { upTo: 4700, word: 'neutral white' },
+      { upTo: 6200, word: 'daylight' },
+      { upTo: Infinity, word: 'the blue of shade' }
+    ],
+    kelvin
   );
 }
 

@@ -21,18 +21,18 @@
     { id: 'seated', words: 'I sit and talk' },
     { id: 'hands', words: 'My hands at work, from above' },
     { id: 'live call', words: 'Live calls' },
-    { id: 'evening', words: 'In the evening, with the light there is' }
+    { id: 'evening', words: 'In the evening, in the light there is' },
+    { id: 'ride', words: 'I ride, the camera on me' },
+    { id: 'event', words: 'A talk, from two angles' },
+    { id: 'interview', words: 'An interview of two' },
+    { id: 'product', words: 'A thing on the table' },
+    { id: 'landscape', words: 'The land, without people' },
+    { id: 'flying', words: 'From the air' }
   ];
   const usual = usualOf(typeof navigator === 'undefined' ? '' : navigator.language);
   const currencyNames = new Intl.DisplayNames(undefined, { type: 'currency' });
   let currency = $state(usual.currency);
-  let chosen = $state<Record<SceneStyle, boolean>>({
-    walk: true,
-    seated: false,
-    hands: false,
-    'live call': false,
-    evening: false
-  });
+  let chosen = $state<Partial<Record<SceneStyle, boolean>>>({ walk: true });
   const haves = {
     nothing: 'nothing yet',
     phone: 'a phone that films',
@@ -110,10 +110,13 @@
   <h2>Or answer four questions</h2>
   <fieldset>
     <legend>1 · What do you film?</legend>
-    {#each styles as { id, words } (id)}<Checkbox
-        labelText={words}
-        bind:checked={chosen[id]}
-      />{/each}
+    <div class="styles">
+      {#each styles as { id, words } (id)}<Checkbox
+          labelText={words}
+          checked={chosen[id] === true}
+          on:check={({ detail }) => (chosen[id] = detail)}
+        />{/each}
+    </div>
   </fieldset>
   <fieldset>
     <legend>2 · What may you spend?</legend>
@@ -228,6 +231,13 @@
     display: grid;
     gap: 1.1rem;
     padding: 1.4rem 1.5rem 1.6rem;
+  }
+
+  .styles {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(13rem, 1fr));
+    gap: 0 0.8rem;
+    align-items: start;
   }
 
   .money {

@@ -245,6 +245,25 @@ export const glyphShapes = {
       'M60 76v-14M54 62h12'
     ]
   },
+  'ceiling mount': {
+    strokes: ['M10 10h80', 'M36 10h28v10H36z', 'M 50 20v42', 'M40 44h20', 'M36 62h28v22H36z']
+  },
+  'monitor mount': {
+    washes: ['M10 40h80v46H10z'],
+    strokes: ['M10 40h80v46H10z', 'M38 40V30h24v10', 'M38 30v26', 'M40 14h20v12H40z', 'M 50 26v4']
+  },
+  'chest mount': {
+    strokes: [
+      'M28 8l14 34M72 8L58 42',
+      'M8 52h28M64 52h28',
+      'M36 40h28v28H36z',
+      'M42 68l-10 24M58 68l10 24',
+      'M44 50h12v8H44z'
+    ]
+  },
+  'handlebar mount': {
+    strokes: ['M4 72h92', 'M4 82h92', 'M38 62h24v30H38z', 'M 50 62V44', 'M38 26h24v18H38z']
+  },
   head: {
     washes: ['M26 28h40v30a14 14 0 0 1-14 14H40a14 14 0 0 1-14-14z'],
     strokes: [

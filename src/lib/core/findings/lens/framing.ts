@@ -1,3 +1,4 @@
+import { isWorn } from '../../model/scene-facts';
 import { figureWords, lengthWords } from '../../figures/figure-words';
 import { distanceForSizeM } from '../../relations/optics/picture-size';
 import { FRAMING_RATIO, framingMissRatio } from '../../relations/optics/framing-ratio';
@@ -69,7 +70,8 @@ export const framingFindings: readonly AngleFindingRow[] = [
         area !== undefined &&
         size !== undefined &&
         rig.focalLengthMm !== undefined &&
-        rig.angle.cameraPlace !== 'hand'
+        rig.angle.cameraPlace !== 'hand' &&
+        !isWorn(rig.angle)
       ) {
         const distanceM =
           Math.round(

@@ -1,44 +1,30 @@
 import { fullName } from '../../model/gear';
-import { MIRED_DIFFERENCE, miredDifference } from '../../relations/lighting/colour';
-import type { PlacedLamp, PlacedRig } from '../../rigs/placed-rig';
-import { rigRow, type AngleFindingRow } from '../finding';
+import {
+  leastMiredDifference,
+  MIRED_DIFFERENCE,
+  SHARE_SEEN
+} from '../../relations/lighting/colour';
+import { figureWords } from '../../figures/figure-words';
+import { figureRow, type AngleFindingRow } from '../finding';
 import { cheapestOf, swapFor } from '../part-candidates';
-
-/** Colours a lamp can be set to. */
-function colours(lamp: PlacedLamp): { from: number; to: number } | undefined {
-  const { colourMinK, colourMaxK } = lamp.part.gear;
-  return colourMinK === undefined || colourMaxK === undefined
-    ? undefined
-    : { from: colourMinK, to: colourMaxK };
-}
-
-/** Least difference two lamps can be brought to, in mired. */
-function leastDifference(rig: PlacedRig): number | undefined {
-  if (!rig.keyLamp || !rig.fillLamp) return undefined;
-  const key = colours(rig.keyLamp);
-  const fill = colours(rig.fillLamp);
-  if (!key || !fill) return undefined;
-  if (key.from <= fill.to && fill.from <= key.to) return 0;
-  return key.from > fill.to
-    ? miredDifference(key.from, fill.to)
-    : miredDifference(fill.from, key.to);
-}
 
 /** G3. */
 export const colourFindings: readonly AngleFindingRow[] = [
-  rigRow({
+  figureRow({
     code: 'G3',
     family: 'light',
     about: 'colour temperatures mix',
-    judge: (rig) => {
-      const difference = leastDifference(rig);
+    reads: ['lampColourGap'],
+    judge: (rig, figures) => {
+      const difference = figures.lampColourGap;
       if (difference === undefined || difference < MIRED_DIFFERENCE.seen) return undefined;
       return {
         severity: difference > MIRED_DIFFERENCE.strong ? 'warn' : 'note',
         lineIds: [rig.keyLamp!.part.line.id, rig.fillLamp!.part.line.id],
+        figure: 'lampColourGap',
         has: difference,
         needs: MIRED_DIFFERENCE.seen,
-        unit: 'count',
+        unit: 'mired',
         title: () =>
           `${rig.scene.name}: two colours of light, ${Math.round(difference)} mired apart (seen from ${MIRED_DIFFERENCE.seen})`,
         why: () =>
@@ -61,5 +47,57 @@ export const colourFindings: readonly AngleFindingRow[] = [
         act: swapFor(rig.fillLamp!.part.line.id)
       }
     ]
+  }),
+  figureRow({
+    code: 'G3',
+    family: 'light',
+    about: 'the lamp and the light that is there differ in colour',
+    reads: ['placeColourGap', 'placeShare'],
+    judge: (rig, figures) => {
+      const gap = figures.placeColourGap;
+      const share = figures.placeShare;
+      if (gap === undefined || share === undefined || share < SHARE_SEEN) return undefined;
+      if (gap < MIRED_DIFFERENCE.seen) return undefined;
+      return {
+        severity: gap > MIRED_DIFFERENCE.strong ? 'warn' : 'note',
+        lineIds: rig.keyLamp ? [rig.keyLamp.part.line.id] : [],
+        figure: 'placeColourGap',
+        has: gap,
+        needs: MIRED_DIFFERENCE.seen,
+        unit: 'mired',
+        title: () =>
+          `${rig.scene.name}: the lamp and the light that is there are ${figureWords(gap, 'mired')} apart (seen from ${MIRED_DIFFERENCE.seen})`,
+        why: () =>
+          `${fullName(rig.keyLamp!.part.gear)} cannot be set to the ${figureWords(rig.scene.lightColourK ?? NaN, 'K')} of the light that stays on, which gives ${Math.round(100 * share)} % of the light on the face. Switch that light off, block it, or use a lamp of its colour.`
+      };
+    },
+    propose: (context) => {
+      const { rig, shelf, project } = context;
+      const { lightColourK } = rig.scene;
+      return [
+        {
+          label: 'That light can be switched off',
+          act: {
+            type: 'change scene',
+            sceneId: rig.scene.id,
+            patch: { lightDimLx: 0, lightBrightLx: 0, lightColourK: undefined }
+          }
+        },
+        {
+          parts: cheapestOf(
+            shelf,
+            project,
+            'lamp',
+            ({ colourMinK, colourMaxK }) =>
+              lightColourK !== undefined &&
+              colourMinK !== undefined &&
+              colourMaxK !== undefined &&
+              leastMiredDifference(lightColourK, colourMinK, colourMaxK) < MIRED_DIFFERENCE.seen
+          ),
+          label: (gear) => `Swap to ${gear.model}`,
+          act: swapFor(rig.keyLamp!.part.line.id)
+        }
+      ];
+    }
   })
 ];

@@ -1,9 +1,18 @@
+import { isFlown } from '../../model/scene-facts';
 import { lampStandOf } from '../../rigs/lamp-stand';
-import { type BodyGear, fullName, type GearKind, type LampGear } from '../../model/gear';
+import {
+  type BodyGear,
+  fullName,
+  type GearKind,
+  type LampGear,
+  type SupportGear
+} from '../../model/gear';
+import { mates } from '../../model/mating';
 import { portsFor } from '../../model/ports-by-role';
 import type { Project } from '../../model/project';
 import type { CameraPlace, Scene } from '../../model/scene';
 import { makeShelf } from '../../model/shelf';
+import { PAYLOAD_WARN_SHARE } from '../../relations/support/payload';
 import { countPieces, type KitPart } from '../../rigs/kit';
 import { micPlacesFor } from '../../rigs/place-mic';
 import { mountOf } from '../../rigs/place-lens';
@@ -30,7 +39,26 @@ const noSupport: Readonly<Record<CameraPlace, string>> = {
   overhead: 'Nothing holds the camera above',
   'extension pole': 'No extension pole or grip',
   tabletop: 'Nothing to stand the camera on',
-  tripod: 'Nothing to stand the camera on'
+  tripod: 'Nothing to stand the camera on',
+  ceiling: 'Nothing holds the camera from the ceiling',
+  'monitor edge': 'Nothing holds the camera on the monitor',
+  chest: 'Nothing carries the camera on the chest',
+  handlebar: 'Nothing holds the camera on the handlebar',
+  'in the air': 'Nothing flies'
+};
+
+/** Where the camera is, as the sentence about its support begins. */
+const standsWhere: Readonly<Record<CameraPlace, string>> = {
+  hand: 'is held in the hand',
+  overhead: 'looks down from above',
+  'extension pole': 'is held out on an extension pole',
+  tabletop: 'stands on the tabletop',
+  tripod: 'stands on the floor',
+  ceiling: 'hangs from the ceiling',
+  'monitor edge': 'sits on the edge of the monitor',
+  chest: 'is worn on the chest',
+  handlebar: 'rides on the handlebar',
+  'in the air': 'flies'
 };
 
 /** A lamp that is not in use runs all the same once it has the battery it takes. */
@@ -49,6 +77,27 @@ function cardsShort({ kit, body, bodiesAtOnce }: PlacedRig): boolean {
       one.gear.internalStorageGb === undefined && slotsOf(one).some((slot) => slots.includes(slot))
   );
   return countPieces(kit.of('card'), ({ cardKind }) => slots.includes(cardKind)) < sharing.length;
+}
+
+const COMMON_THREAD = '1/4-20';
+
+/** Supports that bear the camera, or all where none is stated to; first those it goes on as it is. */
+function supportsFor(
+  { body, kit, lens }: PlacedRig,
+  supports: readonly SupportGear[]
+): SupportGear[] {
+  const lensG = lens && !lens.builtIn ? kit.byLine(lens.lineId)?.gear.massG : 0;
+  const kg = ((body?.gear.massG ?? 0) + (lensG ?? 0)) / 1000;
+  const bearing = supports.filter(
+    ({ payloadKg }) => payloadKg === undefined || payloadKg * PAYLOAD_WARN_SHARE >= kg
+  );
+  const feet = body ? portsFor(body.gear, 'stands') : [];
+  const joinsIn = (gear: SupportGear) => {
+    const carrying = portsFor(gear, 'carries');
+    if (carrying.some((over) => feet.some((foot) => mates(foot, over)))) return 0;
+    return carrying.some(({ type }) => type === COMMON_THREAD) ? 1 : 2;
+  };
+  return [...(bearing.length > 0 ? bearing : supports)].sort((a, b) => joinsIn(a) - joinsIn(b));
 }
 
 /** What no scene can do without, and the kit does not have. */
@@ -82,12 +131,21 @@ function missingRoles({
   for (const rig of rigs) {
     const { scene, body, angle } = rig;
     if (!body) {
+      if (isFlown(angle)) {
+        miss('drone', scene, () => ({
+          kind: 'body',
+          title: 'Nothing that flies',
+          why: 'The camera is in the air here and no drone is in the kit.',
+          proposals: () => add('body', ({ form }: BodyGear) => form === 'drone')
+        }));
+        continue;
+      }
       miss(rig.index === 0 ? 'body' : 'second body', scene, () => ({
         kind: 'body',
         title: rig.index === 0 ? 'Nothing to film with' : 'Nothing to film the second angle with',
         why:
           rig.index === 0 ? 'There is no body in the kit.' : 'Two angles at once need two bodies.',
-        proposals: () => add('body')
+        proposals: () => add('body', ({ form }: BodyGear) => form !== 'drone')
       }));
       continue;
     }
@@ -133,6 +191,8 @@ function missingRoles({
     if (kit.of('card').length === 0 && body.gear.internalStorageGb === undefined) {
       const slots = slotsOf(body);
       miss('card', scene, () => ({
+        // A further body that is added brings its card, as it brings its lens.
+        ...(kit.of('body').length > 1 || isFlown(angle) ? ({ comesAlong: true } as const) : {}),
         kind: 'card',
         title: 'Nothing to record on',
         why: `${fullName(body.gear)} records to ${slots.join(' or ')} and no card is in the kit.`,
@@ -174,8 +234,16 @@ function missingRoles({
         ...alongWithBody,
         kind: 'support',
         title: `${noSupport[angle.cameraPlace]}${second ? ' at the second angle' : ''}`,
-        why: `The camera ${angle.cameraPlace === 'overhead' ? 'looks down from above' : angle.cameraPlace === 'extension pole' ? 'is held out on an extension pole' : `stands on the ${angle.cameraPlace}`} and ${rig.support ? `${fullName(rig.support.gear)} is not made for that` : `the kit has nothing ${second ? 'left ' : ''}for that`}.`,
-        proposals: () => add('support', (gear: { form: string }) => forms.includes(gear.form))
+        why: `The camera ${standsWhere[angle.cameraPlace]} and ${rig.support ? `${fullName(rig.support.gear)} is not made for that` : `the kit has nothing ${second ? 'left ' : ''}for that`}.`,
+        proposals: () => [
+          {
+            parts: supportsFor(
+              rig,
+              cheapestOf(shelf, project, 'support', ({ form }) => forms.includes(form))
+            ),
+            label: (gear) => `Add ${gear.model}`
+          }
+        ]
       }));
     }
     if (scene.room && scene.lightSource === 'lamps' && !rig.keyLamp) {

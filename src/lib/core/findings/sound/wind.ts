@@ -32,7 +32,7 @@ export const windFindings: readonly AngleFindingRow[] = [
         title: () =>
           `${rig.scene.name}: ${figureWords(v, 'm/s', rig.project.units)} of wind on a microphone without a windscreen`,
         why: () =>
-          `Walking included, that rumbles at about ${figureWords(figures.windNoise ?? NaN, 'dB(A)')} in ${pickupName(rig).replace(/^The/, 'the')} without a windscreen.`
+          `${rig.scene.rideSpeedMps === undefined ? 'Walking' : 'Riding'} included, that rumbles at about ${figureWords(figures.windNoise ?? NaN, 'dB(A)')} in ${pickupName(rig).replace(/^The/, 'the')} without a windscreen.`
       };
     },
     propose: (context) => [

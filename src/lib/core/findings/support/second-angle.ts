@@ -1,3 +1,4 @@
+import { isFlown } from '../../model/scene-facts';
 import { supportsByPlace } from '../../rigs/places';
 import { rigRow, type AngleFindingRow } from '../finding';
 import { addOne } from '../part-candidates';
@@ -10,7 +11,13 @@ export const secondAngleFindings: readonly AngleFindingRow[] = [
     family: 'support',
     about: 'the second angle has no support',
     judge: (rig) => {
-      if (rig.index === 0 || rig.support || !rig.body || rig.angle.cameraPlace === 'hand')
+      if (
+        rig.index === 0 ||
+        rig.support ||
+        !rig.body ||
+        rig.angle.cameraPlace === 'hand' ||
+        isFlown(rig.angle)
+      )
         return undefined;
       return {
         severity: 'stop',

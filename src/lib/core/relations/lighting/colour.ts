@@ -3,6 +3,18 @@ import { mustBePositive } from '../argument';
 /** Difference in mired: below `seen` nobody notices, above `strong` it cannot be balanced away. */
 export const MIRED_DIFFERENCE = { seen: 15, strong: 40 } as const;
 
+/** Light of another colour is seen on the face from this share of all the light on, three stops below it; an estimate. */
+export const SHARE_SEEN = 1 / 8;
+
+/**
+ * The least distance in mired between a fixed colour and a lamp that can be set to any from one to another.
+ *
+ * @example leastMiredDifference(4000, 2700, 6500) // 0
+ */
+export function leastMiredDifference(fixedK: number, fromK: number, toK: number): number {
+  return miredDifference(fixedK, Math.min(toK, Math.max(fromK, fixedK)));
+}
+
 /**
  * Distance between two colour temperatures in mired, 10⁶/K each.
  *

@@ -1,7 +1,7 @@
 import type { Framing } from '../../model/scene';
 import { mustBePositive } from '../argument';
 
-/** What each framing shows: a height for people, a width for work on a table and for groups. */
+/** What each framing shows: a height for people, a width for groups, for work on a table and for what is no person. */
 export const framingSizes = {
   face: { side: 'height', sizeM: 0.35, words: 'a face' },
   'head and shoulders': { side: 'height', sizeM: 0.55, words: 'head and shoulders' },
@@ -10,7 +10,11 @@ export const framingSizes = {
   'full length': { side: 'height', sizeM: 2.1, words: 'the full length' },
   hands: { side: 'width', sizeM: 0.6, words: 'hands at work' },
   table: { side: 'width', sizeM: 1.0, words: 'the table top' },
-  group: { side: 'width', sizeM: undefined, words: 'everyone side by side' }
+  group: { side: 'width', sizeM: undefined, words: 'everyone side by side' },
+  product: { side: 'width', sizeM: 0.4, words: 'a thing on the table' },
+  detail: { side: 'width', sizeM: 0.12, words: 'a detail' },
+  stage: { side: 'width', sizeM: 4, words: 'the whole stage' },
+  landscape: { side: 'width', sizeM: 20, words: 'the land' }
 } as const satisfies Record<
   Framing,
   { side: 'height' | 'width'; sizeM: number | undefined; words: string }

@@ -33,7 +33,11 @@ export const supportKind = {
         'light stand': 'light stand',
         'boom arm': 'boom arm',
         'overhead arm': 'overhead arm',
-        clamp: 'clamp'
+        clamp: 'clamp',
+        'ceiling mount': 'ceiling mount',
+        'monitor mount': 'monitor mount',
+        'chest mount': 'chest mount',
+        'handlebar mount': 'handlebar mount'
       }) as const
     )[gear.form]
 } satisfies KindDescriptor<SupportGear>;
