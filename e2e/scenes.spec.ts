@@ -1,0 +1,48 @@
+import { expect, kept, test } from './bench';
+
+test('a ride and a flight are packed for, and said in the brief', async ({ page }) => {
+  await page.goto('/');
+  await page.getByLabel('I walk and talk').uncheck({ force: true });
+  await page.getByLabel('I ride, the camera on me').check({ force: true });
+  await page.getByLabel('From the air').check({ force: true });
+  await page.getByLabel('Budget, in').fill('2000');
+  await page.getByRole('button', { name: 'Pack a first kit' }).click();
+  await page.waitForURL('**/satchel', { timeout: 60_000 });
+  const rail = page.getByRole('complementary', { name: 'Scenes' });
+  await expect(rail).toContainText('On the bicycle');
+  await expect(rail).toContainText('From the air');
+  await expect(rail).not.toContainText('blocked');
+  await kept(page);
+
+  await page.goto('/brief');
+  const ride = page.getByRole('article').first();
+  await expect(ride).toContainText('on my chest');
+  await expect(page.getByRole('article').nth(1)).toContainText('in the air');
+  await ride.getByRole('button', { name: /^How fast do you ride/ }).click();
+  await page.getByRole('spinbutton', { name: /^Speed/ }).fill('12');
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('Escape');
+  await expect(ride).toContainText('the pace of town traffic');
+
+  // Another style takes the speed away, and brings it back.
+  await ride.getByRole('button', { name: /^What do you do here/ }).click();
+  await page.getByLabel('film the land').check({ force: true });
+  await expect(ride).not.toContainText('pace');
+});
+
+test('a lamp that stays on in another colour is told and switched off', async ({ page }) => {
+  await page.goto('/');
+  await page.getByLabel('I walk and talk').uncheck({ force: true });
+  await page.getByLabel('I sit and talk').check({ force: true });
+  await page.getByRole('button', { name: 'Pack a first kit' }).click();
+  await page.waitForURL('**/satchel', { timeout: 60_000 });
+  await kept(page);
+  await page.goto('/brief');
+  const scene = page.getByRole('article').first();
+  await scene.getByRole('button', { name: 'lamps that stay on' }).click();
+  await expect(scene).toContainText(/stays on and is.*warm white/);
+  await scene.getByRole('button', { name: /^Which colour has it/ }).click();
+  await page.getByRole('spinbutton', { name: /^Colour/ }).fill('8000');
+  await page.keyboard.press('Enter');
+  await expect(scene).toContainText('the blue of shade');
+});
