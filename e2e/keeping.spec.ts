@@ -148,7 +148,7 @@ test('the demo opened anew asks before anything of the one worked in is touched'
     .click();
   await expect(verdict(page)).toHaveText('£67.00 over');
   await page.getByRole('button', { name: 'File', exact: true }).click();
-  await page.getByRole('button', { name: 'Open the demo anew' }).click();
+  await page.getByRole('button', { name: 'Open the Saltmarsh loom' }).click();
   const dialog = page.getByRole('dialog', { name: 'This project is already saved here' });
   await dialog.getByRole('button', { name: 'Cancel' }).click();
   await expect(verdict(page)).toHaveText('£67.00 over');

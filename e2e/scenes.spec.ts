@@ -46,3 +46,20 @@ test('a lamp that stays on in another colour is told and switched off', async ({
   await page.keyboard.press('Enter');
   await expect(scene).toContainText('the blue of shade');
 });
+
+test('the other demos open from the first run and from the files, each with things to settle', async ({
+  page
+}) => {
+  const rail = page.getByRole('complementary', { name: 'Scenes' });
+  const finding = page.locator('.settle li[data-code]').first();
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Open the Lanternlight desk' }).click();
+  await expect(rail).toContainText('Live lesson');
+  await expect(finding).toBeVisible();
+  await kept(page);
+  await page.getByRole('button', { name: 'File', exact: true }).click();
+  await page.getByRole('button', { name: 'Open the Drovers’ road' }).click();
+  await expect(rail).toContainText('The way');
+  await expect(rail).toContainText('Camp at dusk');
+  await expect(finding).toBeVisible();
+});

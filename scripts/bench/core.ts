@@ -1,7 +1,7 @@
 import { applyAct } from '$lib/core/acts/apply-act';
 import { swapFor } from '$lib/core/findings/part-candidates';
 import { newLine } from '$lib/core/model/new-line';
-import { demoProject } from '$lib/catalogue/demo-project';
+import { demoProject } from '$lib/catalogue/demos/saltmarsh-loom';
 import { catalogue, shelfOf } from '$lib/catalogue/load-catalogue';
 import { judgeCandidates, judgingCandidates } from '$lib/core/judge/candidates';
 import { judgePlan } from '$lib/core/judge/judge-plan';

@@ -1,5 +1,5 @@
 import { catalogue } from '$lib/catalogue/load-catalogue';
-import { demoProject } from '$lib/catalogue/demo-project';
+import { demoProject } from '$lib/catalogue/demos/saltmarsh-loom';
 import { makeSatchel, type SatchelFile } from '$lib/core/formats/satchel-file';
 import { activePlan } from '$lib/core/model/active-plan';
 import { startScene } from '$lib/core/model/scene-starts';

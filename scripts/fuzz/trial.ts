@@ -1,5 +1,5 @@
 import { strToU8 } from 'fflate';
-import { demoProject } from '$lib/catalogue/demo-project';
+import { demoProject } from '$lib/catalogue/demos/saltmarsh-loom';
 import { catalogue } from '$lib/catalogue/load-catalogue';
 import { readBackup, writeBackup } from '$lib/core/formats/backup';
 import { guessColumns, readGearRows } from '$lib/core/formats/csv-columns';

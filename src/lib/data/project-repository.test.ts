@@ -1,7 +1,7 @@
 import 'fake-indexeddb/auto';
 import Dexie from 'dexie';
 import { beforeEach, describe, expect, it } from 'vitest';
-import { demoProject } from '../catalogue/demo-project';
+import { demoProject } from '../catalogue/demos/saltmarsh-loom';
 import type { Act } from '../core/acts/act';
 import { ActError } from '../core/acts/apply-act';
 import { applyRecorded } from '../core/acts/record-act';

@@ -2,7 +2,7 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, describe, expect, it } from 'vitest';
-import { demoProject } from '$lib/catalogue/demo-project';
+import { demoProject } from '$lib/catalogue/demos/saltmarsh-loom';
 import { catalogue } from '$lib/catalogue/load-catalogue';
 import { makeSatchel, writeSatchel } from '$lib/core/formats/satchel-file';
 import { answerEvaluation } from './answer-evaluation';

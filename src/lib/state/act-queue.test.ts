@@ -1,6 +1,6 @@
 import 'fake-indexeddb/auto';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { demoProject } from '../catalogue/demo-project';
+import { demoProject } from '../catalogue/demos/saltmarsh-loom';
 import type { Act } from '../core/acts/act';
 import { activePlan } from '../core/model/active-plan';
 import { SatchelDatabase } from '../data/database';

@@ -1,5 +1,5 @@
 import { catalogue, shelfOf } from '../catalogue/load-catalogue';
-import { demoProject } from '../catalogue/demo-project';
+import { type DemoId, demoOf } from '../catalogue/demos';
 import type { Standing } from '../core/formats/compare-projects';
 import { faultSentence } from '../core/formats/faults';
 import type { SatchelFile } from '../core/formats/satchel-file';
@@ -102,9 +102,9 @@ export class Library {
     return this.#arrive(reading.files);
   }
 
-  /** The demo as it ships; where one is kept that differs, it is asked what to do. */
-  async openDemo(): Promise<void> {
-    await this.#meet([{ project: demoProject(), marks: [] }]);
+  /** A demo as it ships; where one is kept that differs, it is asked what to do. */
+  async openDemo(id: DemoId): Promise<void> {
+    await this.#meet([{ project: await demoOf(id), marks: [] }]);
   }
 
   async #arrive(read: readonly SatchelFile[]): Promise<string[]> {

@@ -1,6 +1,6 @@
 import { liveQuery, type Subscription } from 'dexie';
 import { catalogue, shelfOf } from '../catalogue/load-catalogue';
-import { demoProject } from '../catalogue/demo-project';
+import { demoOf } from '../catalogue/demos';
 import { answerAct } from '../core/acts/answer-act';
 import { actWords } from '../core/acts/act-words';
 import { ActError } from '../core/acts/apply-act';
@@ -155,7 +155,7 @@ export class ProjectStore {
   }
 
   async beginDemo(): Promise<void> {
-    await this.begin(demoProject());
+    await this.begin(await demoOf('saltmarsh-loom'));
   }
 
   /** Packs a first kit for an empty project, in the worker, and shows it. */

@@ -2,7 +2,7 @@ import 'fake-indexeddb/auto';
 import { IDBFactory } from 'fake-indexeddb';
 import Dexie from 'dexie';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
-import { demoProject } from '../catalogue/demo-project';
+import { demoProject } from '../catalogue/demos/saltmarsh-loom';
 import { activePlan } from '../core/model/active-plan';
 import type { GearOf } from '../core/model/gear';
 import { startScene } from '../core/model/scene-starts';
@@ -320,7 +320,7 @@ describe('files', () => {
   it('the demo as it ships never takes the place of the one worked in', async () => {
     const { satchel: store, library } = await withDemo();
     await store.act({ type: 'remove line', lineId: 'line-1' });
-    await library.openDemo();
+    await library.openDemo('saltmarsh-loom');
     expect(lineIds(store)).not.toContain('line-1');
     expect(library.waiting).toHaveLength(1);
   });

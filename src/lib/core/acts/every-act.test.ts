@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { demoProject } from '../../catalogue/demo-project';
+import { demoProject } from '../../catalogue/demos/saltmarsh-loom';
 import { catalogue, shelfOf } from '../../catalogue/load-catalogue';
 import { activePlan } from '../model/active-plan';
 import type { GearItem } from '../model/gear';

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { demoProject } from '../../catalogue/demo-project';
+import { demoProject } from '../../catalogue/demos/saltmarsh-loom';
 import { activePlan } from '../model/active-plan';
 import { startScene } from '../model/scene-starts';
 import type { Act } from './act';

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { demoProject } from '../../catalogue/demo-project';
+import { demoProject } from '../../catalogue/demos/saltmarsh-loom';
 import { catalogue } from '../../catalogue/load-catalogue';
 import { activePlan } from '../model/active-plan';
 import { applyAct } from './apply-act';

@@ -48,7 +48,10 @@ describe('space on the cards', () => {
   });
 
   it('is not shared with a body that takes other cards', () => {
-    const project = made((p) => twoAtOnce(p, 'ellowen-dragonfly'));
+    const project = made((p) => {
+      twoAtOnce(p, 'ellowen-dragonfly');
+      p.scenes[0]!.angles[1]!.cameraPlace = 'in the air';
+    });
     expect(figure(project, 'cardSpace', 0)).toBe(128);
     expect(figure(project, 'cardSpace', 1)).toBe(0);
   });

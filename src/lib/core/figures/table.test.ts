@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { demoProject } from '../../catalogue/demo-project';
+import { demoProject } from '../../catalogue/demos/saltmarsh-loom';
 import { catalogue } from '../../catalogue/load-catalogue';
 import { judgePlan } from '../judge/judge-plan';
 import { activePlan } from '../model/active-plan';

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { demoProject } from '../../catalogue/demo-project';
+import { demoProject } from '../../catalogue/demos/saltmarsh-loom';
 import { catalogue, shelfOf } from '../../catalogue/load-catalogue';
 import { answerAct } from '../acts/answer-act';
 import { applyAct } from '../acts/apply-act';
@@ -73,6 +73,7 @@ const worlds: Project[] = [
   fullBag((project, scene) => {
     delete scene.room;
     scene.windMps = 9;
+    scene.angles[0]!.cameraPlace = 'in the air';
     project.ownGear.push({
       ...(catalogue.byId.get('orrowby-linnet-ii') as GearOf<'body'>),
       form: 'drone',

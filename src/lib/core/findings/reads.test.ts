@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { beforeAll, describe, expect, it } from 'vitest';
-import { demoProject } from '$lib/catalogue/demo-project';
+import { demoProject } from '$lib/catalogue/demos/saltmarsh-loom';
 import { catalogue, shelfOf } from '$lib/catalogue/load-catalogue';
 import { FigureRecord } from '../figures/record';
 import { type FigureId, figureOrder } from '../figures/table';

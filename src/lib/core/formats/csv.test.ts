@@ -1,7 +1,7 @@
 import { strToU8, zipSync } from 'fflate';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { demoProject } from '../../catalogue/demo-project';
+import { demoProject } from '../../catalogue/demos/saltmarsh-loom';
 import { catalogue } from '../../catalogue/load-catalogue';
 import { readBackup, writeBackup } from './backup';
 import { CSV_MOST_ROWS, guessColumns, readGearRows } from './csv-columns';

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import Papa from 'papaparse';
 import { describe, expect, it } from 'vitest';
-import { demoProject } from '../../catalogue/demo-project';
+import { demoProject } from '../../catalogue/demos/saltmarsh-loom';
 import { catalogue, shelfOf } from '../../catalogue/load-catalogue';
 import { activePlan } from '../model/active-plan';
 import { statementOf } from '../money/statement';

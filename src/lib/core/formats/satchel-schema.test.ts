@@ -1,7 +1,7 @@
 import { Ajv2020 } from 'ajv/dist/2020.js';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { demoProject } from '../../catalogue/demo-project';
+import { demoProject } from '../../catalogue/demos/saltmarsh-loom';
 import { catalogue } from '../../catalogue/load-catalogue';
 import { checkSatchel, makeSatchel, writeSatchel } from './satchel-file';
 import { satchelSchema } from './satchel-schema';

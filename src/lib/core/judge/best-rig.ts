@@ -153,7 +153,7 @@ const jobs: readonly WaysFor[] = [
   ({ kit, angle }, said, allocated) =>
     said?.bodyLineId !== undefined
       ? no
-      : bodiesFor(kit, angle, allocated).map(({ line }) => ({ bodyLineId: line.id })),
+      : bodiesFor(kit, angle, said, allocated).map(({ line }) => ({ bodyLineId: line.id })),
 
   ({ kit, body }, said, allocated) => {
     if (said?.lensLineId !== undefined || !body || body.gear.builtInLens) return no;

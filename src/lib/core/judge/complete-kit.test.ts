@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { demoProject } from '../../catalogue/demo-project';
+import { demoProject } from '../../catalogue/demos/saltmarsh-loom';
 import { catalogue, shelfOf } from '../../catalogue/load-catalogue';
 import type { Act } from '../acts/act';
 import { applyAct } from '../acts/apply-act';

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { demoProject } from '$lib/catalogue/demo-project';
+import { demoProject } from '$lib/catalogue/demos/saltmarsh-loom';
 import { shelfOf } from '$lib/catalogue/load-catalogue';
 import { applyAct } from '../acts/apply-act';
 import type { Project } from '../model/project';

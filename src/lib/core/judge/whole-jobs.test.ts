@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { catalogue, shelfOf } from '../../catalogue/load-catalogue';
-import { demoProject } from '../../catalogue/demo-project';
+import { demoProject } from '../../catalogue/demos/saltmarsh-loom';
 import type { Act } from '../acts/act';
 import { applyAct } from '../acts/apply-act';
 import { applyRecorded, undoChange } from '../acts/record-act';

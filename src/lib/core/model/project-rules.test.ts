@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { demoProject } from '../../catalogue/demo-project';
+import { demoProject } from '../../catalogue/demos/saltmarsh-loom';
 import { faultSentence } from '../formats/faults';
 import { checkProject } from '../formats/satchel-file';
 import { activePlan } from './active-plan';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { demoProject } from '../../catalogue/demo-project';
+import { demoProject } from '../../catalogue/demos/saltmarsh-loom';
 import { shelfOf } from '../../catalogue/load-catalogue';
 import { activePlan } from '../model/active-plan';
 import { formatMoney, minorPerMajor } from './format';

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { demoProject } from '../../catalogue/demo-project';
+import { demoProject } from '../../catalogue/demos/saltmarsh-loom';
 import { catalogue, shelfOf } from '../../catalogue/load-catalogue';
 import { partsOfScene } from '../figures/handling-rows';
 import { calmKit, line, ownCopy, setRig, swap, without } from '../judge/tests/calm-kit';

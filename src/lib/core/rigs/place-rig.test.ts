@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { demoProject } from '../../catalogue/demo-project';
+import { demoProject } from '../../catalogue/demos/saltmarsh-loom';
 import { catalogue } from '../../catalogue/load-catalogue';
 import { judgePlan } from '../judge/judge-plan';
 import { line } from '../judge/tests/calm-kit';
@@ -209,7 +209,12 @@ describe('what has to meet', () => {
       'card in its slot',
       'files into computer'
     ]);
-    const silent = rigOf('marsh-path', pack('ellowen-dragonfly', 'dunmarrow-burr'));
+    const silent = rigOf('marsh-path', (project) => {
+      pack('ellowen-dragonfly', 'dunmarrow-burr')(project);
+      activePlan(project).rigs = [
+        { sceneId: 'marsh-path', angleId: 'a', bodyLineId: 'ellowen-dragonfly' }
+      ];
+    });
     expect(
       connectionsOf(silent)
         .filter(isMissingPort)

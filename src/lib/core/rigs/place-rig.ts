@@ -16,18 +16,21 @@ import type { PlacedRig } from './placed-rig';
 
 const none: readonly never[] = [];
 
-/** Free bodies that can be where the camera is: in the air only what flies, elsewhere that only where nothing else is left. */
+/** Free bodies that can be where the camera is: in the air only what flies, elsewhere that only where a person says so. */
 export function bodiesFor(
   kit: Kit,
   angle: Angle,
+  overrides: Rig | undefined,
   allocated: Allocated
 ): readonly KitPart<BodyGear>[] {
-  const bodies = kit.of('body').filter((part) => isFree(part, allocated));
-  const flying = bodies.filter(flies);
-  if (isFlown(angle)) return flying;
-  return flying.length > 0 && flying.length < bodies.length
-    ? bodies.filter((part) => !flies(part))
-    : bodies;
+  const flown = isFlown(angle);
+  return kit
+    .of('body')
+    .filter(
+      (part) =>
+        isFree(part, allocated) &&
+        (flies(part) === flown || (!flown && part.line.id === overrides?.bodyLineId))
+    );
 }
 const flies = ({ gear }: KitPart<BodyGear>): boolean => gear.form === 'drone';
 
@@ -38,7 +41,7 @@ function bodyFor(
   allocated: Allocated
 ): KitPart<BodyGear> | undefined {
   let first: KitPart<BodyGear> | undefined;
-  for (const part of bodiesFor(kit, angle, allocated)) {
+  for (const part of bodiesFor(kit, angle, overrides, allocated)) {
     if (part.line.id === overrides?.bodyLineId) return part;
     first ??= part;
   }

@@ -57,6 +57,7 @@ describe('power', () => {
     );
     expect(codeOf(weak, 'P3')).toBeUndefined();
     const project = filmedWith('ellowen-dragonfly', 'pellamund-hearth-18');
+    project.scenes[0]!.angles[0]!.cameraPlace = 'in the air';
     expect(codeOf(project, 'P3')?.severity).toBe('note');
     const own = filmedWith(
       'orrowby-linnet-ii',

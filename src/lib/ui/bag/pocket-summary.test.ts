@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { demoProject } from '../../catalogue/demo-project';
+import { demoProject } from '../../catalogue/demos/saltmarsh-loom';
 import { shelfOf } from '../../catalogue/load-catalogue';
 import { judgePlan } from '../../core/judge/judge-plan';
 import { pockets } from '../../core/model/pocket';

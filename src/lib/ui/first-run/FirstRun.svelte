@@ -1,14 +1,15 @@
 <script lang="ts">
   import { Button } from 'carbon-components-svelte';
   import { goto } from '$app/navigation';
+  import { type DemoId, demos } from '../../catalogue/demos';
   import { library } from '../../state/library.svelte';
   import Glyph from '../glyphs/Glyph.svelte';
   import Lazy from '../shell/Lazy.svelte';
 
   const { hasProject }: { hasProject: boolean } = $props();
 
-  async function openDemo() {
-    await library.openDemo();
+  async function openDemo(id: DemoId) {
+    await library.openDemo(id);
     if (!library.waiting) await goto('/satchel');
   }
 </script>
@@ -26,10 +27,16 @@
         <Glyph {name} size={54} />
       {/each}
     </div>
-    <p class="demo">
-      <Button on:click={openDemo}>Open the Saltmarsh loom</Button>
-      <span>A weaver’s kit, packed, with real things left to settle.</span>
-    </p>
+    <ul class="demos" aria-label="Demos">
+      {#each demos as { id, name, shows }, at (id)}
+        <li>
+          <Button kind={at === 0 ? 'primary' : 'tertiary'} on:click={() => openDemo(id)}
+            >Open the {name}</Button
+          >
+          <span>{shows}</span>
+        </li>
+      {/each}
+    </ul>
     {#if library.deleted}
       <Lazy load={() => import('../shell/DroppedNote.svelte')}
         >{#snippet children(DroppedNote)}
@@ -84,19 +91,34 @@
       inset 0 0 0 5.5px var(--thread);
   }
 
-  .demo {
-    display: flex;
-    flex-wrap: wrap;
+  .demos {
+    display: grid;
+    gap: 0.6rem;
+  }
+
+  .demos li {
+    display: grid;
+    grid-template-columns: 15.5rem minmax(0, 1fr);
     gap: 0.9rem;
     align-items: center;
   }
 
-  .demo span {
+  .demos :global(.bx--btn) {
+    width: 100%;
+    max-width: none;
+  }
+
+  .demos span {
     color: var(--ink-soft);
     font-size: 0.8125rem;
   }
 
   @media (max-width: 860px) {
+    .demos li {
+      grid-template-columns: 1fr;
+      gap: 0.2rem;
+    }
+
     .welcome {
       grid-template-columns: 1fr;
       gap: 1.5rem;

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { demoProject } from '../../catalogue/demo-project';
+import { demoProject } from '../../catalogue/demos/saltmarsh-loom';
 import { axes } from '../../core/merit/axis-curves';
 import { startScene } from '../../core/model/scene-starts';
 import { sceneStyles } from '../../core/model/word-lists';

@@ -6,6 +6,7 @@
     Modal
   } from 'carbon-components-svelte';
   import { goto } from '$app/navigation';
+  import { type DemoId, demos } from '$lib/catalogue/demos';
   import { library } from '$lib/state/library.svelte';
   import { satchel } from '$lib/state/project-store.svelte';
   import { saveFile } from './save-file';
@@ -52,8 +53,8 @@
     await arrived();
   }
 
-  async function openDemo() {
-    await library.openDemo();
+  async function openDemo(id: DemoId) {
+    await library.openDemo(id);
     await arrived();
   }
 </script>
@@ -79,10 +80,14 @@
     </div>
     <div>
       <p>
-        The Saltmarsh loom again as it ships. Where you changed it, you are asked first whether to
-        keep both.
+        The demos as they ship. Where you changed one, you are asked first whether to keep both.
       </p>
-      <Button size="small" kind="tertiary" on:click={openDemo}>Open the demo anew</Button>
+      <div class="demos">
+        {#each demos as { id, name } (id)}
+          <Button size="small" kind="tertiary" on:click={() => openDemo(id)}>Open the {name}</Button
+          >
+        {/each}
+      </div>
     </div>
     {#if projects.some(({ id }) => id !== satchel.project?.id)}
       <div>
@@ -128,6 +133,12 @@
   .choices p {
     margin-bottom: 0.4rem;
     padding: 0;
+  }
+
+  .demos {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.5rem;
   }
 
   .projects {

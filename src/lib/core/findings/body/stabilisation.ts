@@ -1,14 +1,17 @@
 import { steadyings } from '../../figures/handling-rows';
 import { fullName } from '../../model/gear';
+import type { PlacedRig } from '../../rigs/placed-rig';
 import { figureRow, type AngleFindingRow } from '../finding';
 import { cheapestOf, setRig, swapFor } from '../part-candidates';
+
+const isRide = ({ scene }: PlacedRig): boolean => scene.style === 'ride';
 
 /** B9. */
 export const stabilisationFindings: readonly AngleFindingRow[] = [
   figureRow({
     code: 'B9',
     family: 'body',
-    about: 'walking with neither sensor nor lens stabilisation',
+    about: 'walking or riding with neither sensor nor lens stabilisation',
     reads: ['walking', 'steadying'],
     judge: (rig, figures) => {
       if (figures.walking !== 1 || figures.steadying !== steadyings.indexOf('nothing'))
@@ -20,9 +23,10 @@ export const stabilisationFindings: readonly AngleFindingRow[] = [
         has: 0,
         needs: 1,
         unit: 'count',
-        title: () => `${rig.scene.name}: no stabilisation while walking`,
+        title: () =>
+          `${rig.scene.name}: no stabilisation while ${isRide(rig) ? 'riding' : 'walking'}`,
         why: () =>
-          `Neither ${fullName(rig.body!.gear)} nor the lens is stabilised, so every step shakes the picture. Electronic stabilisation afterwards crops it, and the motion blur of each step stays.`
+          `Neither ${fullName(rig.body!.gear)} nor the lens is stabilised, so every ${isRide(rig) ? 'stone' : 'step'} shakes the picture. Electronic stabilisation afterwards crops it, and the motion blur of each ${isRide(rig) ? 'jolt' : 'step'} stays.`
       };
     },
     propose: (context) => {

@@ -1,4 +1,4 @@
-import { demoProject } from '../../../catalogue/demo-project';
+import { demoProject } from '../../../catalogue/demos/saltmarsh-loom';
 import { catalogue, shelfOf } from '../../../catalogue/load-catalogue';
 import type { GearItem } from '../../model/gear';
 import type { PlanLine } from '../../model/plan';

@@ -34,6 +34,7 @@ export const causes: Record<string, (project: Project) => void> = {
     const scene = p.scenes[0]!;
     delete scene.room;
     scene.windMps = 10;
+    scene.angles[0]!.cameraPlace = 'in the air';
   },
   B8: (p) => (p.scenes[0]!.fps = 60),
   L1: (p) => swap(p, 'pellamund-24-f-1-5', 'harkelow-26-f-2-8'),

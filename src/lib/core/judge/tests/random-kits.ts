@@ -1,4 +1,4 @@
-import { demoProject } from '../../../catalogue/demo-project';
+import { demoProject } from '../../../catalogue/demos/saltmarsh-loom';
 import { catalogue } from '../../../catalogue/load-catalogue';
 import type { GearItem } from '../../model/gear';
 import { specSheet } from '../../model/gear/spec-sheet';

@@ -1,38 +1,6 @@
-import type { PlanLine } from '../core/model/plan';
-import type { Project } from '../core/model/project';
-import { startScene } from '../core/model/scene-starts';
-import type { Scene } from '../core/model/scene';
-
-function line(number: number, gearId: string, more: Partial<PlanLine> = {}): PlanLine {
-  return {
-    id: `line-${number}`,
-    gearId,
-    quantity: 1,
-    basis: 'new',
-    state: 'wanted',
-    step: 'now',
-    locked: false,
-    ...more
-  };
-}
-
-function scene(
-  id: string,
-  name: string,
-  share: number,
-  base: Scene,
-  more: Partial<Scene>,
-  angle: Partial<Scene['angles'][number]>
-): Scene {
-  return {
-    ...base,
-    ...more,
-    id,
-    name,
-    sharePercent: share,
-    angles: [{ ...base.angles[0]!, ...angle }]
-  };
-}
+import type { Project } from '../../core/model/project';
+import { startScene } from '../../core/model/scene-starts';
+import { line, scene } from './demo-parts';
 
 /**
  * The Saltmarsh loom: a weaver films the walk to the marsh, lessons at the loom and the shuttle from
