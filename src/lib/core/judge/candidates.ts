@@ -99,8 +99,9 @@ function whyUnusable(after: Judgement, gear: GearItem, lineId: string): string {
       severity === 'stop' && GOES_NOWHERE.has(code) && lineIds?.includes(lineId) === true
   );
   if (stuck) return `${stuck.title()}. ${stuck.why()}`;
-  return isUsed(after, gear, lineId)
-    ? ''
+  if (isUsed(after, gear, lineId)) return '';
+  return gear.kind === 'body' && gear.form === 'drone'
+    ? 'No scene is filmed from the air, so it would stay in the bag.'
     : 'No scene is better for it, so it would stay in the bag.';
 }
 

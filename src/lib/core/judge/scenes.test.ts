@@ -10,6 +10,7 @@ import type { Project } from '../model/project';
 import type { Scene, SceneStyle } from '../model/scene';
 import { sceneStyles } from '../model/word-lists';
 import { packFirstKit } from '../pack/first-kit';
+import { judgeCandidates } from './candidates';
 import { cautionsFor } from './cautions';
 import { judgePlan } from './judge-plan';
 import { remediesFor } from './settle';
@@ -102,6 +103,19 @@ describe('flying', () => {
     const with1 = holding(project, 'ellowen-slip-4');
     const [remedy] = remediesFor(with1, catalogue, judged(with1), missing!);
     expect(stops(applyAct(with1, remedy!.act))).toEqual([]);
+  });
+
+  it('takes no camera’s place, and is of no use where nothing is filmed from the air', () => {
+    const grounded = holding(filmed(['walk'], 2000), 'cobberly-pocketwright-vista');
+    const drone = judgeCandidates(grounded, catalogue, 'body').find(
+      ({ gear }) => gear.id === 'ellowen-hawker'
+    )!;
+    expect(drone.unusable).toBe('No scene is filmed from the air, so it would stay in the bag.');
+    expect(drone.replaces).toBeUndefined();
+    const shaky = holding(filmed(['ride'], 2000), 'ellowen-pebblecam', 'nibsworth-harness-broad');
+    for (const finding of judged(shaky).findings)
+      for (const { label } of remediesFor(shaky, catalogue, judged(shaky), finding))
+        expect(label).not.toMatch(/Damselfly|Dragonfly|Hawker/);
   });
 
   it('leaves the drone in the air: a scene on the ground is filmed with the camera', () => {

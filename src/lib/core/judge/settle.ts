@@ -13,6 +13,8 @@ import { cheapestOf, swapFor } from '../findings/part-candidates';
 import { basisFor } from '../money/payable-price';
 import { newLine } from '../model/new-line';
 import type { Project } from '../model/project';
+import type { GearItem } from '../model/gear';
+import { isFlown } from '../model/scene-facts';
 import { activePlan } from '../model/active-plan';
 import { makeShelf, type Shelf } from '../model/shelf';
 import { completeKit } from './complete-kit';
@@ -150,6 +152,12 @@ function gainPerMoney(after: KitMerit, before: KitMerit, costMinor: number): num
   return points / (Math.max(0, costMinor) + LEAST_COST_MINOR);
 }
 
+/** A drone mends nothing where no camera is in the air. */
+const isGrounded = ({ scenes }: Project, gear: GearItem): boolean =>
+  gear.kind === 'body' &&
+  gear.form === 'drone' &&
+  !scenes.some(({ angles }) => angles.some(isFlown));
+
 function* remedyOf(
   project: Project,
   shelf: Shelf,
@@ -163,7 +171,9 @@ function* remedyOf(
   let easing: Remedy | undefined;
   let best: Remedy | undefined;
   let compared = 0;
-  for (const gear of proposal.parts.slice(0, MOST_TRIED)) {
+  for (const gear of proposal.parts
+    .filter((one) => !isGrounded(project, one))
+    .slice(0, MOST_TRIED)) {
     const line = newLine(plan, gear, 1, basisFor(project, gear));
     const act: Act = proposal.act ? proposal.act(line) : { type: 'add line', line };
     // A part in its own place is no change.

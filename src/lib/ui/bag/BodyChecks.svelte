@@ -1,9 +1,10 @@
 <script lang="ts">
   import { figureOf } from '../../core/figures/record';
   import { minutesWords } from '../../core/figures/figure-words';
+  import { isMoving, showsFace } from '../../core/model/scene-facts';
   import type { AngleJudgement } from '../../core/judge/incremental';
 
-  /** What a body must do for someone alone, each yes, no or unsaid. */
+  /** What a body must do in this scene for someone alone, each yes, no or unsaid. */
   const { angle }: { angle: AngleJudgement } = $props();
   type Answer = boolean | undefined;
   const checks = $derived.by((): { words: string; answer: Answer }[] => {
@@ -18,12 +19,13 @@
         answer:
           body.screen === undefined ? undefined : body.screen !== 'fixed' && body.screen !== 'tilts'
       });
-    list.push({
-      words: 'takes a microphone',
-      answer: body.ports.some((port) => port.role === 'audioIn')
-    });
-    list.push({ words: 'follows a face', answer: rig.mode?.faceFocus });
-    list.push({ words: 'stabilised', answer: body.stabilised });
+    if (scene.voice !== 'none')
+      list.push({
+        words: 'takes a microphone',
+        answer: body.ports.some((port) => port.role === 'audioIn')
+      });
+    if (showsFace(angle.angle)) list.push({ words: 'follows a face', answer: rig.mode?.faceFocus });
+    if (isMoving(angle.angle)) list.push({ words: 'stabilised', answer: body.stabilised });
     if (scene.live)
       list.push({ words: 'clean live picture', answer: body.usbVideo || body.cleanOutput });
     if (limit !== undefined)

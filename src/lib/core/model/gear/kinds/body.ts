@@ -26,7 +26,7 @@ export const bodyKind = {
     windLimitMps: 'flies in wind up to',
     runsFromMainsAdapter: 'takes a dummy battery'
   },
-  job: () => 'body',
+  job: ({ form }) => (form === 'drone' ? 'drone' : 'body'),
   gist: (gear) =>
     `${gear.sensorFormat}, screen ${gear.screen ?? 'not stated'}${gear.stabilised ? ', steadied' : ''}`,
   drawing: (gear) =>
