@@ -20,6 +20,7 @@ export const findingCodes = [
   'B15',
   'B16',
   'B17',
+  'B18',
   'L1',
   'L2',
   'L3',

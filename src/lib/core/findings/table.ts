@@ -17,6 +17,7 @@ import { exposureFindings } from './lens/exposure';
 import { filtersFindings } from './lens/filters';
 import { machineNoiseFindings } from './sound/machine-noise';
 import { speechToNoiseFindings } from './sound/speech-to-noise';
+import { oneShoeFindings } from './body/one-shoe';
 import { reverberationFindings } from './sound/reverberation';
 import { windFindings } from './sound/wind';
 import { microphonePowerFindings } from './sound/microphone-power';
@@ -71,6 +72,7 @@ export const angleFindings: readonly AngleFindingRow[] = [
   ...stabilisationFindings,
   ...careFindings,
   ...flyingFindings,
+  ...oneShoeFindings,
   ...mountFindings,
   ...framingFindings,
   ...lensFocusFindings,

@@ -275,6 +275,7 @@ export const axisOfCode: Readonly<Record<FindingCode, Axis | undefined>> = {
   B15: 'endurance',
   B16: 'endurance',
   B17: 'safety net',
+  B18: 'picture',
   L1: 'picture',
   L2: 'picture',
   L3: 'picture',

@@ -26,6 +26,12 @@ export const causes: Record<string, (project: Project) => void> = {
     swap(p, 'orrowby-linnet-ii', 'orrowby-linnet');
     p.scenes[0]!.live = true;
   },
+  B18: (p) => {
+    // A screen that does not turn, so the mirror is needed; the microphone has the shoe.
+    swap(p, 'orrowby-linnet-ii', 'tesselind-vale');
+    swap(p, 'dunmarrow-burr', 'dunmarrow-plover-plain');
+    activePlan(p).lines.push(line('nibsworth-look-back-mirror'));
+  },
   B17: (p) => {
     ownCopy<GearOf<'body'>>(p, 'orrowby-linnet-ii', (gear) => {
       gear.form = 'drone';

@@ -1,0 +1,74 @@
+import { fullName } from '../../model/gear';
+import { portsFor } from '../../model/ports-by-role';
+import type { KitPart } from '../../rigs/kit';
+import type { PlacedRig } from '../../rigs/placed-rig';
+import { type AngleFindingRow, rigRow } from '../finding';
+import { addOne, leaveOut, setRig } from '../part-candidates';
+
+const SHOE = 'shoe';
+
+/** Parts of a rig that slide into an accessory shoe while it films. */
+function shoeFeet(rig: PlacedRig): KitPart[] {
+  const { mic, micPlace, scene, index, kit } = rig;
+  const parts: KitPart[] = [];
+  if (mic && (micPlace === 'shoe' || micPlace === 'side arm')) parts.push(mic);
+  const mirror = scene.wantsSeeSelf && index === 0 ? kit.of('mirror box')[0] : undefined;
+  if (mirror) parts.push(mirror);
+  return parts.filter(({ gear }) => portsFor(gear, 'stands').some(({ type }) => type === SHOE));
+}
+
+/** Shoes the body has, and those that a cage made for it and a handle on that bring. */
+function shoesOf({ body, kit }: PlacedRig): number {
+  if (!body) return 0;
+  const cages = kit.of('cage').filter(({ gear }) => gear.fitsBodyId === body.gear.id);
+  const carriers = [body, ...cages, ...(cages.length > 0 ? kit.of('handle') : [])];
+  return carriers.reduce(
+    (count, { gear }) =>
+      count + portsFor(gear, 'carries').filter(({ type }) => type === SHOE).length,
+    0
+  );
+}
+
+/** B18. */
+export const oneShoeFindings: readonly AngleFindingRow[] = [
+  rigRow({
+    code: 'B18',
+    family: 'body',
+    about: 'two parts for one accessory shoe',
+    judge: (rig) => {
+      const feet = shoeFeet(rig);
+      const shoes = shoesOf(rig);
+      // A body with no shoe at all is told by the joint that stays open.
+      if (feet.length < 2 || shoes === 0 || feet.length <= shoes) return undefined;
+      return {
+        severity: 'warn',
+        lineIds: feet.map(({ line }) => line.id),
+        has: shoes,
+        needs: feet.length,
+        unit: 'count',
+        title: () =>
+          `${rig.body!.gear.model} has one shoe for ${feet.map(({ gear }) => gear.model).join(' and ')}`,
+        why: () =>
+          `${fullName(feet[0]!.gear)} and ${fullName(feet[1]!.gear)} both slide into the accessory shoe, and one fits at a time. A cage made for the body has a shoe of its own.`
+      };
+    },
+    propose: (context) => {
+      const { rig } = context;
+      const mirror = shoeFeet(rig).find(({ gear }) => gear.kind === 'mirror box');
+      return [
+        addOne(
+          context,
+          'cage',
+          (gear) =>
+            gear.fitsBodyId === rig.body!.gear.id &&
+            portsFor(gear, 'carries').some(({ type }) => type === SHOE)
+        ),
+        {
+          label: 'Microphone on the boom',
+          act: setRig(context, { micPlace: 'boom arm' })
+        },
+        ...(mirror ? [leaveOut(mirror.line, mirror.gear.model)] : [])
+      ];
+    }
+  })
+];
