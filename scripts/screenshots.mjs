@@ -17,7 +17,16 @@ const browser = await chromium.launch({
 const pictures = [
   { name: 'first-run', path: '/' },
   { name: 'brief', path: '/brief' },
-  { name: 'brief-phone', path: '/brief', width: 390, height: 844 },
+  {
+    name: 'brief-road',
+    path: '/',
+    before: async (page) => {
+      await page.getByRole('button', { name: 'Open the Drovers’ road' }).click();
+      await page.waitForURL('**/satchel');
+      await page.goto(`${address}/brief`);
+      await page.getByRole('article').nth(2).waitFor();
+    }
+  },
   { name: 'satchel', path: '/satchel' },
   { name: 'satchel-dark', path: '/satchel', dark: true },
   { name: 'satchel-phone', path: '/satchel', width: 390, height: 844 },
