@@ -60,6 +60,6 @@ test('the other demos open from the first run and from the files, each with thin
   await page.getByRole('button', { name: 'File', exact: true }).click();
   await page.getByRole('button', { name: 'Open the Drovers’ road' }).click();
   await expect(rail).toContainText('The way');
-  await expect(rail).toContainText('Camp at dusk');
+  await expect(rail).toContainText('Camp at nightfall');
   await expect(finding).toBeVisible();
 });

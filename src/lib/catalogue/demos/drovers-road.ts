@@ -4,7 +4,7 @@ import { line, scene } from './demo-parts';
 
 /**
  * The drovers' road: three days by bicycle without a socket. The way from the chest, the high ground from a tripod, the
- * camp at dusk from the hand; everything is carried.
+ * camp at nightfall from the hand; everything is carried.
  */
 export function droversRoad(): Project {
   const away = { daysWithoutSocket: 3, sunHoursPerDay: 4, temperatureC: 7 };
@@ -36,8 +36,8 @@ export function droversRoad(): Project {
         { distanceM: 60, framedSizeM: 60 }
       ),
       scene(
-        'camp-at-dusk',
-        'Camp at dusk',
+        'camp-at-nightfall',
+        'Camp at nightfall',
         30,
         startScene('evening', [], 30),
         { ...away, windMps: 2, lightDimLx: 8, lightBrightLx: 300, recordedMin: 15 },
@@ -66,7 +66,7 @@ export function droversRoad(): Project {
         rigs: [
           { sceneId: 'the-way', angleId: 'a', bodyLineId: 'line-1' },
           { sceneId: 'high-ground', angleId: 'a', bodyLineId: 'line-3' },
-          { sceneId: 'camp-at-dusk', angleId: 'a', bodyLineId: 'line-3' }
+          { sceneId: 'camp-at-nightfall', angleId: 'a', bodyLineId: 'line-3' }
         ]
       }
     ],

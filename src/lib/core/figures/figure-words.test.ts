@@ -1,5 +1,12 @@
 import { describe, expect, it } from 'vitest';
-import { figureWords, lengthWords, massWords, minutesWords, shutterWords } from './figure-words';
+import {
+  againstNeed,
+  figureWords,
+  lengthWords,
+  massWords,
+  minutesWords,
+  shutterWords
+} from './figure-words';
 import type { FigureUnit } from './rows';
 
 describe('a figure in words', () => {
@@ -63,5 +70,14 @@ describe('lengths and masses', () => {
     expect(massWords(0.2835, 'imperial')).toBe('10 oz');
     expect(massWords(0.45359237, 'imperial')).toBe('1 lb');
     expect(massWords(1.95, 'metric')).toBe('1.95 kg');
+  });
+
+  it('says by which side two figures differ that are the same in words', () => {
+    expect(againstNeed(24.6, 25, 'min')).toBe('just under 25 min (needs 25 min)');
+    expect(againstNeed(23, 25, 'min')).toBe('23 min (needs 25 min)');
+    expect(againstNeed(265, 275, 'min')).toBe('4 h 25 min (needs 4 h 35 min)');
+    expect(againstNeed(1.2, 3, 'm', 'imperial')).toBe(
+      '3 ft 11 in (1.20 m) (needs 9 ft 10 in (3.00 m))'
+    );
   });
 });

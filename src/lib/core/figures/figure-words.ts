@@ -87,3 +87,15 @@ export function figureWords(value: number, unit: FigureUnit, units: UnitSystem =
       return `${plain(value, digitsFor(value))} ${unit}`;
   }
 }
+
+/** What there is and what is needed; where both are the same in words, by which side they differ. */
+export function againstNeed(
+  have: number,
+  need: number,
+  unit: FigureUnit,
+  units: UnitSystem = 'metric'
+): string {
+  const [one, other] = [figureWords(have, unit, units), figureWords(need, unit, units)];
+  const side = one !== other ? '' : have < need ? 'just under ' : 'just over ';
+  return `${side}${one} (needs ${other})`;
+}

@@ -45,7 +45,7 @@
     onchoose={(cameraPlace) => onangle({ cameraPlace })}
   />
   <Measure
-    label="Lens to {showsFace(angle) ? 'face' : 'work'}"
+    label="Lens to {showsFace(angle) ? 'face' : 'what is filmed'}"
     value={angle.distanceM}
     field={angleFields.distanceM}
     step={0.01}

@@ -1,4 +1,4 @@
-import { figureWords, minutesWords } from '../../figures/figure-words';
+import { againstNeed, figureWords } from '../../figures/figure-words';
 import { fullName } from '../../model/gear';
 import { figureRow, type AngleFindingRow } from '../finding';
 import { cheapestOf, swapFor } from '../part-candidates';
@@ -22,7 +22,7 @@ export const lampPowerFindings: readonly AngleFindingRow[] = [
         needs: need,
         unit: 'min',
         title: () =>
-          `${rig.scene.name}: the lamp’s battery lasts ${minutesWords(minutes)} (needs ${minutesWords(need)})`,
+          `${rig.scene.name}: the lamp’s battery lasts ${againstNeed(minutes, need, 'min')}`,
         why: () =>
           `${fullName(rig.keyLamp!.part.gear)} draws ${figureWords(figures.lampDraw!, 'W')} at full light. Turned down it lasts longer.`
       };

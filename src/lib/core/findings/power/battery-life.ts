@@ -1,5 +1,5 @@
 import { batteriesFor } from '../../figures/endurance-rows';
-import { figureWords, minutesWords } from '../../figures/figure-words';
+import { againstNeed, figureWords, minutesWords } from '../../figures/figure-words';
 import { USB_C } from '../../model/gear/supply-end';
 import { bankWattsNeeded } from '../../relations/power/bank';
 import { figureRow, type AngleContext, type AngleFindingRow, type Proposal } from '../finding';
@@ -111,8 +111,7 @@ export const batteryLifeFindings: readonly AngleFindingRow[] = [
         has: have,
         needs: need,
         unit: 'min',
-        title: () =>
-          `${rig.scene.name}: batteries last ${minutesWords(have)} (needs ${minutesWords(need)})`,
+        title: () => `${rig.scene.name}: batteries last ${againstNeed(have, need, 'min')}`,
         why: () =>
           `The best battery lasts ${minutesWords(figures.minutesPerBattery ?? 0)} at ${figureWords(figures.bodyDraw!, 'W')}; ${figureWords(figures.batteryCount!, 'count')} ${figures.batteryCount === 1 ? 'is' : 'are'} packed${figures.bodiesOnBatteries! > 1 ? `, shared by ${figures.bodiesOnBatteries} bodies filming at once` : ''}.`
       };

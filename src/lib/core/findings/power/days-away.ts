@@ -1,6 +1,6 @@
 import { payableMinor } from '../../money/payable-price';
 import { batteriesFor } from '../../figures/endurance-rows';
-import { figureWords } from '../../figures/figure-words';
+import { againstNeed, figureWords } from '../../figures/figure-words';
 import type { GearItem, GearOf } from '../../model/gear';
 import { bankEnergyAtPlugWh } from '../../relations/power/bank';
 import { AGED_HEALTH } from '../../relations/power/battery-minutes';
@@ -53,7 +53,7 @@ export const daysAwayFindings: readonly AngleFindingRow[] = [
         needs: need,
         unit: 'Wh',
         title: () =>
-          `${rig.scene.name}: ${figureWords(have, 'Wh')} for ${figureWords(days, 'days')} away from mains (needs ${figureWords(need, 'Wh')})`,
+          `${rig.scene.name}: ${figureWords(days, 'days')} away from mains on ${againstNeed(have, need, 'Wh')}`,
         why: () =>
           'That is all that batteries, power banks, sun and car give before the next socket.'
       };

@@ -1,4 +1,4 @@
-import { figureWords } from '../../figures/figure-words';
+import { againstNeed } from '../../figures/figure-words';
 import { rigRow, type AngleFindingRow } from '../finding';
 import { cheapestOf, swapFor } from '../part-candidates';
 import { newLine } from '../../model/new-line';
@@ -63,8 +63,7 @@ export const microphonePowerFindings: readonly AngleFindingRow[] = [
         has: have,
         needs: need,
         unit: 'min',
-        title: () =>
-          `${rig.mic!.gear.model} runs ${figureWords(have, 'min')} (needs ${figureWords(need, 'min')})`,
+        title: () => `${rig.mic!.gear.model} runs ${againstNeed(have, need, 'min')}`,
         why: () =>
           'That is what its own batteries last; the rest is recorded before the next socket.'
       };

@@ -1,4 +1,4 @@
-import { lengthWords } from '../../figures/figure-words';
+import { againstNeed, lengthWords } from '../../figures/figure-words';
 import { freshMemory } from '../../memo';
 import { fullName } from '../../model/gear';
 import { isClosedInBag, longestReachM, openConnection } from '../../rigs/closings';
@@ -112,7 +112,7 @@ export const placementFindings: readonly AngleFindingRow[] = [
         needs: short.lengthNeededM!,
         unit: 'm',
         title: () =>
-          `The cable of ${rig.mic!.gear.model} reaches ${lengthWords(has, rig.project.units)} (needs ${lengthWords(short.lengthNeededM!, rig.project.units)})`,
+          `The cable of ${rig.mic!.gear.model} reaches ${againstNeed(has, short.lengthNeededM!, 'm', rig.project.units)}`,
         why: () =>
           'That is the way from the mouth to the camera, slack included, and all the kit has for it.'
       };

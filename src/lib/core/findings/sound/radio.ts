@@ -1,4 +1,4 @@
-import { lengthWords } from '../../figures/figure-words';
+import { againstNeed, lengthWords } from '../../figures/figure-words';
 import { fullName } from '../../model/gear';
 import type { PlacedRig } from '../../rigs/placed-rig';
 import { figureRow, rigRow, type AngleFindingRow } from '../finding';
@@ -76,7 +76,7 @@ export const radioFindings: readonly AngleFindingRow[] = [
         needs: distance,
         unit: 'm',
         title: () =>
-          `${rig.scene.name}: the radio reaches about ${lengthWords(reach, rig.project.units)} (needs ${lengthWords(distance, rig.project.units)})`,
+          `${rig.scene.name}: the radio reaches about ${againstNeed(reach, distance, 'm', rig.project.units)}`,
         why: () =>
           `${fullName(rig.mic!.gear)} states ${lengthWords(stated, rig.project.units)} in the open; turned away, with your body between, it is about a tenth, and the camera is ${lengthWords(distance, rig.project.units)} off.`
       };

@@ -1,5 +1,5 @@
 import { cardsFor } from '../../figures/endurance-rows';
-import { figureWords, minutesWords } from '../../figures/figure-words';
+import { againstNeed, figureWords } from '../../figures/figure-words';
 import { figureRow, type AngleFindingRow } from '../finding';
 import { cheapestOf, oneMoreOf, swapFor } from '../part-candidates';
 import { cardKindsOf } from './card-kinds';
@@ -31,8 +31,7 @@ export const capacityFindings: readonly AngleFindingRow[] = [
         has: have,
         needs: need,
         unit: 'min',
-        title: () =>
-          `${rig.scene.name}: cards hold ${minutesWords(have)} (needs ${minutesWords(need)})`,
+        title: () => `${rig.scene.name}: cards hold ${againstNeed(have, need, 'min')}`,
         why: () =>
           `${figureWords(figures.bitRate!, 'Mb/s')} (${figureWords(figures.writeNeeded!, 'MB/s')}) write ${figureWords(figures.sizeNeeded!, 'GB')}; ${figureWords(figures.cardSpace!, 'GB')} are in the kit.`
       };

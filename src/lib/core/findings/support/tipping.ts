@@ -1,4 +1,4 @@
-import { figureWords, lengthWords } from '../../figures/figure-words';
+import { againstNeed, figureWords, lengthWords } from '../../figures/figure-words';
 import { TIP_WARN_DEG } from '../../relations/support/tipping';
 import { figureRow, type AngleFindingRow } from '../finding';
 import { addOne, swapTo } from '../part-candidates';
@@ -36,7 +36,7 @@ export const tippingFindings: readonly AngleFindingRow[] = [
           needs: TIP_WARN_DEG,
           unit: '°',
           title: () =>
-            `Tip angle of ${rig.support!.gear.model} is ${figureWords(lean, '°')} (needs ${figureWords(TIP_WARN_DEG, '°')})`,
+            `Tip angle of ${rig.support!.gear.model} is ${againstNeed(lean, TIP_WARN_DEG, '°')}`,
           why: () => {
             const { units } = rig.project;
             const load = figures.loadOnSupport;
