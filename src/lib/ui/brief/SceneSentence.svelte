@@ -1,7 +1,7 @@
 <script lang="ts">
   import { minutesWords } from '../../core/figures/figure-words';
   import type { Project } from '../../core/model/project';
-  import { showsFace } from '../../core/model/scene-facts';
+  import { isMoving, showsFace } from '../../core/model/scene-facts';
   import { sceneStarts } from '../../core/model/scene-starts';
   import type { Angle, Scene } from '../../core/model/scene';
   import AngleWords from './AngleWords.svelte';
@@ -159,7 +159,7 @@
         {units}
         onset={(windMps) => onscene({ windMps })}
       />
-    </Word>{/if} The camera stands
+    </Word>{/if} The camera {isMoving(angle) ? 'is' : 'stands'}
   <AngleWords {scene} {angle} {project} {sideMm} {onangle} /> I <Word
     word={voiceWords[scene.voice]}
     question="How do you speak?"
@@ -180,9 +180,9 @@
     />
   </Word> the place itself
   <Word
-    word={lightWord(scene.lightDimLx) === lightWord(scene.lightBrightLx)
-      ? lightWord(scene.lightDimLx)
-      : `${lightWord(scene.lightDimLx)} to ${lightWord(scene.lightBrightLx)}`}
+    word={lightWord(scene.lightDimLx, outdoors) === lightWord(scene.lightBrightLx, outdoors)
+      ? lightWord(scene.lightDimLx, outdoors)
+      : `${lightWord(scene.lightDimLx, outdoors)} to ${lightWord(scene.lightBrightLx, outdoors)}`}
     question="How dark and how bright does it get, without your lamps?"
     figure="{lx(scene.lightDimLx)}–{lx(scene.lightBrightLx)} lx"
   >
@@ -326,7 +326,7 @@
     </Word>
   {/if}
   {#each scene.angles.slice(1) as other, at (other.id)}
-    At the same time {at === 0 ? 'a second' : 'another'} camera stands
+    At the same time {at === 0 ? 'a second' : 'another'} camera {isMoving(other) ? 'is' : 'stands'}
     <AngleWords
       {scene}
       angle={other}

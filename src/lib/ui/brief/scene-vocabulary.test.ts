@@ -11,7 +11,9 @@ import {
   awayWord,
   feelWords,
   framingWords,
+  colourWord,
   lightWord,
+  rideWord,
   noiseWord,
   placeWords,
   sourceWords,
@@ -54,21 +56,40 @@ describe('the words of the brief', () => {
   ])('%f dB(A) is %s', (db, word) => expect(noiseWord(db)).toBe(word));
 
   it.each([
-    [5, 'near dark'],
-    [20, 'lamplight in the street'],
-    [50, 'a dim room'],
-    [200, 'a lit room'],
-    [2_000, 'a bright window'],
-    [10_000, 'overcast'],
-    [20_000, 'bright overcast'],
-    [100_000, 'full sun']
-  ])('%f lx is %s', (lx, word) => expect(lightWord(lx)).toBe(word));
+    [5, 'near dark', 'near dark'],
+    [20, 'a corner by a lamp', 'lamplight in the street'],
+    [50, 'a dim room', 'a lit shop front'],
+    [200, 'a lit room', 'the last of the day'],
+    [2_000, 'a bright window', 'deep shade'],
+    [10_000, 'beside a sunny window', 'overcast'],
+    [20_000, 'sun through the glass', 'bright overcast'],
+    [100_000, 'sun through the glass', 'full sun']
+  ])('%f lx is %s in a room and %s outdoors', (lx, inside, outside) => {
+    expect(lightWord(lx, false)).toBe(inside);
+    expect(lightWord(lx, true)).toBe(outside);
+  });
 
   it('counts days from a socket', () => {
     expect([0, 1, 4].map(awayWord)).toEqual([
       'with a socket at hand',
       'one day from a socket',
       '4 days from a socket'
+    ]);
+  });
+
+  it('says the pace of a ride and the colour of a light, each step of it once', () => {
+    expect([1, 5, 10, 30].map(rideWord)).toEqual([
+      'a stroll’s pace',
+      'a bicycle’s pace',
+      'the pace of town traffic',
+      'the pace of the open road'
+    ]);
+    expect([2000, 2700, 4000, 5600, 8000].map(colourWord)).toEqual([
+      'candle-warm',
+      'warm white',
+      'neutral white',
+      'daylight',
+      'the blue of shade'
     ]);
   });
 });

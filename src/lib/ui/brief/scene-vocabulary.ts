@@ -124,22 +124,29 @@ export function noiseWord(dbA: number): string {
   );
 }
 
-/** Scene light in words. */
-export function lightWord(lx: number): string {
-  return nameOf(
-    [
-      { upTo: 8, word: 'near dark' },
-      { upTo: 30, word: 'lamplight in the street' },
-      { upTo: 100, word: 'a dim room' },
-      { upTo: 500, word: 'a lit room' },
-      { upTo: 5_000, word: 'a bright window' },
-      { upTo: 15_000, word: 'overcast' },
-      { upTo: 40_000, word: 'bright overcast' },
-      { upTo: Infinity, word: 'full sun' }
-    ],
-    lx
-  );
-}
+const lightIndoors: readonly Named[] = [
+  { upTo: 8, word: 'near dark' },
+  { upTo: 30, word: 'a corner by a lamp' },
+  { upTo: 100, word: 'a dim room' },
+  { upTo: 500, word: 'a lit room' },
+  { upTo: 5_000, word: 'a bright window' },
+  { upTo: 15_000, word: 'beside a sunny window' },
+  { upTo: Infinity, word: 'sun through the glass' }
+];
+const lightOutdoors: readonly Named[] = [
+  { upTo: 8, word: 'near dark' },
+  { upTo: 30, word: 'lamplight in the street' },
+  { upTo: 100, word: 'a lit shop front' },
+  { upTo: 500, word: 'the last of the day' },
+  { upTo: 5_000, word: 'deep shade' },
+  { upTo: 15_000, word: 'overcast' },
+  { upTo: 40_000, word: 'bright overcast' },
+  { upTo: Infinity, word: 'full sun' }
+];
+
+/** Scene light in words of the place. */
+export const lightWord = (lx: number, outdoors: boolean): string =>
+  nameOf(outdoors ? lightOutdoors : lightIndoors, lx);
 
 export function awayWord(days: number): string {
   return days === 0
