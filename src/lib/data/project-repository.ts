@@ -9,10 +9,17 @@ import {
   type CopyRow,
   type FileMark,
   type HeadRow,
-  type ProjectRow,
   type SatchelDatabase,
   type StepRow
 } from './database';
+import { type CopyHead, ProjectCopies } from './project-copies';
+import {
+  all,
+  checkedProject,
+  looksLikeProject,
+  type RawProject,
+  StoredProjectError
+} from './stored-project';
 
 /** The log grows no longer than this; older acts can no longer be undone. */
 const MOST_STEPS = 500;
@@ -20,12 +27,6 @@ const MOST_STEPS = 500;
 const MOST_JOURNAL = 64;
 /** Files a project has passed through that are remembered. */
 const MOST_MARKS = 50;
-/** What was replaced or deleted is kept this long. */
-export const COPY_DAYS = 30;
-const DAY_MS = 24 * 60 * 60 * 1000;
-
-/** What is kept cannot be read as a project any more. */
-export class StoredProjectError extends Error {}
 
 /** What can be undone and redone next, in words. */
 export interface UndoState {
@@ -45,29 +46,19 @@ export interface IncomingProject {
   marks: readonly string[];
 }
 
-/** Everything kept of one project, just as it lies there. */
-export interface RawProject {
-  head: HeadRow | undefined;
-  row: ProjectRow | undefined;
-  journal: unknown[];
-  log: unknown[];
-}
-
 const marksAt = (marks: readonly string[], revision: number): FileMark[] =>
   marks.slice(-MOST_MARKS).map((id) => ({ id, revision }));
-
-/** Keys of one project in a table whose key begins with the project's. */
-const all = (id: string): [[string, number], [string, number]] => [
-  [id, -Infinity],
-  [id, Infinity]
-];
 
 /**
  * Reads and writes projects. A write is one transaction: a small patch in the journal, a step in the
  * log, and the head. The snapshot is written anew only now and then.
  */
 export class ProjectRepository {
-  constructor(private readonly db: SatchelDatabase) {}
+  private readonly copiesKept: ProjectCopies;
+
+  constructor(private readonly db: SatchelDatabase) {
+    this.copiesKept = new ProjectCopies(db);
+  }
 
   private get tables() {
     const { heads, projects, journal, log, copies, settings } = this.db;
@@ -102,7 +93,7 @@ export class ProjectRepository {
     let project =
       row.checkedAs === CHECKS && looksLikeProject(row.project)
         ? row.project
-        : await this.checked(row);
+        : await checkedProject(this.db, row);
     try {
       for (const { patches } of journal) project = applyPatches(project, patches);
     } catch (error) {
@@ -113,21 +104,6 @@ export class ProjectRepository {
     if (journal.length > 0 && !looksLikeProject(project))
       throw new StoredProjectError('The saved project cannot be read after its last changes.');
     return this.withWords({ project, head });
-  }
-
-  /** A project that older checks have passed, or none: mended where only the form is old, and checked whole. */
-  private async checked(row: ProjectRow): Promise<Project> {
-    // Checking is fetched only for what an older build has kept.
-    const { checkProject, withoutNulls } = await import('../core/formats/satchel-file');
-    const { faultSentence } = await import('../core/formats/faults');
-    const project = withoutNulls(row.project) as Project;
-    const faults = checkProject(project, 'project');
-    if (faults.length > 0)
-      throw new StoredProjectError(
-        `The saved project cannot be read: ${faults.slice(0, 3).map(faultSentence).join(' ')}`
-      );
-    await this.db.projects.update(row.id, { project, checkedAs: CHECKS });
-    return project;
   }
 
   private async withWords({
@@ -214,7 +190,7 @@ export class ProjectRepository {
     // Before the transaction, which would not wait for the checks to be fetched.
     const known = await this.load(project.id).catch(() => undefined);
     await this.db.transaction('rw', this.tables, async () => {
-      await this.keepCopy(project.id, 'replaced');
+      await this.copiesKept.keep(project.id, await this.raw(project.id), 'replaced');
       const kept = known && (await this.load(project.id));
       if (kept) {
         const { head } = await this.commit(kept, { type: 'replace project', project });
@@ -230,7 +206,7 @@ export class ProjectRepository {
   /** Takes a project away, with its log; it is kept as a copy for a while. */
   async remove(id: string): Promise<CopyRow | undefined> {
     return this.db.transaction('rw', this.tables, async () => {
-      const copy = await this.keepCopy(id, 'deleted');
+      const copy = await this.copiesKept.keep(id, await this.raw(id), 'deleted');
       await this.forget(id);
       if ((await this.openId()) === id) await this.db.settings.delete('open project');
       return copy;
@@ -250,46 +226,9 @@ export class ProjectRepository {
       .delete();
   }
 
-  private async keepCopy(id: string, why: CopyRow['why']): Promise<CopyRow | undefined> {
-    const { head, row, journal, log } = await this.raw(id);
-    if (!head || !row) return undefined;
-    let { project, revision } = row;
-    try {
-      for (const { patches } of journal as { patches: Patch[] }[])
-        project = applyPatches(project, patches);
-      revision = head.revision;
-    } catch {
-      // What cannot be read goes into the copy as it lies there.
-    }
-    const copy = {
-      projectId: id,
-      name: head.name,
-      at: Date.now(),
-      why,
-      head,
-      row: { ...row, project, revision },
-      steps: log as StepRow[]
-    };
-    const number = await this.db.copies.add(copy as CopyRow);
-    return { ...copy, number };
-  }
-
   /** Copies of what was replaced or deleted, the newest first; those whose time is over are dropped. */
-  async copies(
-    now = Date.now()
-  ): Promise<Pick<CopyRow, 'number' | 'projectId' | 'name' | 'at' | 'why'>[]> {
-    await this.db.copies
-      .where('at')
-      .below(now - COPY_DAYS * DAY_MS)
-      .delete();
-    const copies = await this.db.copies.orderBy('at').reverse().toArray();
-    return copies.map(({ number, projectId, name, at, why }) => ({
-      number,
-      projectId,
-      name,
-      at,
-      why
-    }));
+  copies(now?: number): Promise<CopyHead[]> {
+    return this.copiesKept.list(now);
   }
 
   /** Puts a copy back, its log too, and opens it: under its own id where that is free, else beside what is there. */
@@ -490,18 +429,4 @@ export class ProjectRepository {
       })
     );
   }
-}
-
-/** The rough shape, for what a check has passed before and something has spoilt since. */
-function looksLikeProject(value: unknown): value is Project {
-  const project = value as Partial<Project> | null | undefined;
-  return (
-    typeof project === 'object' &&
-    project !== null &&
-    Array.isArray(project.scenes) &&
-    Array.isArray(project.plans) &&
-    project.plans.length > 0 &&
-    project.plans.every((plan) => Array.isArray(plan?.lines) && Array.isArray(plan.rigs)) &&
-    Array.isArray(project.ownGear)
-  );
 }

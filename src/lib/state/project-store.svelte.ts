@@ -16,12 +16,8 @@ import type { Plan } from '../core/model/plan';
 import type { Project } from '../core/model/project';
 import { activePlan } from '../core/model/active-plan';
 import { SatchelDatabase } from '../data/database';
-import {
-  type KeptProject,
-  ProjectRepository,
-  StoredProjectError,
-  type UndoState
-} from '../data/project-repository';
+import { type KeptProject, ProjectRepository, type UndoState } from '../data/project-repository';
+import { StoredProjectError } from '../data/stored-project';
 import { askJudge } from '../workers/connect-judge';
 import { ActQueue } from './act-queue';
 import { asOfToday } from './as-of-today';
