@@ -1,4 +1,3 @@
-import { leastMiredDifference } from '../relations/lighting/colour';
 import { illuminanceNeededLx, highestUsableIso } from '../relations/exposure/exposure';
 import { keyToFill } from '../relations/lighting/key-to-fill';
 import { lampIlluminanceLx } from '../relations/lighting/lamp-illuminance';
@@ -189,86 +188,6 @@ export const lightRows = {
     relation: '60·Wh/W',
     compute: (wattHours, watts) => (60 * wattHours!) / watts!
   },
-  placeColour: {
-    name: 'colour of the light that is there',
-    unit: 'K',
-    source: 'brief',
-    read: ({ scene }) => scene.lightColourK ?? null
-  },
-  keyWarmest: {
-    name: 'warmest colour of the key lamp',
-    unit: 'K',
-    source: 'lamp',
-    asks: {
-      question: 'How warm can % be set, in kelvin?',
-      between: [2700, 5600],
-      field: 'colourMinK'
-    },
-    read: (rig) =>
-      meetsOtherLight(rig) ? lampFigure(rig.keyLamp, (lamp) => lamp.part.gear.colourMinK) : null
-  },
-  keyCoolest: {
-    name: 'coolest colour of the key lamp',
-    unit: 'K',
-    source: 'lamp',
-    asks: {
-      question: 'How cool can % be set, in kelvin?',
-      between: [2700, 6500],
-      field: 'colourMaxK'
-    },
-    read: (rig) =>
-      meetsOtherLight(rig) ? lampFigure(rig.keyLamp, (lamp) => lamp.part.gear.colourMaxK) : null
-  },
-  fillWarmest: {
-    name: 'warmest colour of the fill lamp',
-    unit: 'K',
-    source: 'lamp',
-    asks: {
-      question: 'How warm can % be set, in kelvin?',
-      between: [2700, 5600],
-      field: 'colourMinK',
-      of: ({ fillLamp }) => fillLamp?.part
-    },
-    read: ({ fillLamp }) => lampFigure(fillLamp, (lamp) => lamp.part.gear.colourMinK)
-  },
-  fillCoolest: {
-    name: 'coolest colour of the fill lamp',
-    unit: 'K',
-    source: 'lamp',
-    asks: {
-      question: 'How cool can % be set, in kelvin?',
-      between: [2700, 6500],
-      field: 'colourMaxK',
-      of: ({ fillLamp }) => fillLamp?.part
-    },
-    read: ({ fillLamp }) => lampFigure(fillLamp, (lamp) => lamp.part.gear.colourMaxK)
-  },
-  lampColourGap: {
-    name: 'the two lamps, apart at least',
-    unit: 'mired',
-    from: ['keyWarmest', 'keyCoolest', 'fillWarmest', 'fillCoolest'],
-    relation: '|10⁶/K − 10⁶/K| where both are set as near as they can be',
-    compute: (keyFrom, keyTo, fillFrom, fillTo) =>
-      leastMiredDifference(
-        Math.min(keyTo!, Math.max(keyFrom!, Math.min(fillFrom!, fillTo!))),
-        Math.min(fillFrom!, fillTo!),
-        fillTo!
-      )
-  },
-  placeColourGap: {
-    name: 'the key lamp and the light that is there, apart at least',
-    unit: 'mired',
-    from: ['placeColour', 'keyWarmest', 'keyCoolest'],
-    relation: '|10⁶/K − 10⁶/K| to the nearest colour the lamp can be set to',
-    compute: (place, from, to) => leastMiredDifference(place!, Math.min(from!, to!), to!)
-  },
-  placeShare: {
-    name: 'share of the light that is there of all on the face',
-    unit: '×',
-    from: ['placeLightBright', 'faceBright'],
-    relation: 'place ÷ all, at the brightest',
-    compute: (place, all) => (all! > 0 ? place! / all! : 0)
-  },
   lightSwing: {
     name: 'swing of the light of the place',
     unit: 'stops',
@@ -439,11 +358,7 @@ function lampBatteries({ kit, keyLamp }: PlacedRig): readonly KitPart<BatteryGea
     : kit.of('battery').filter(({ gear }) => gear.batteryType === type);
 }
 
-/** Its colour matters where a second lamp or a light of known colour shines beside it. */
-const meetsOtherLight = ({ scene, fillLamp }: PlacedRig): boolean =>
-  scene.lightColourK !== undefined || fillLamp !== undefined;
-
-function lampFigure(
+export function lampFigure(
   lamp: PlacedLamp | undefined,
   figure: (lamp: PlacedLamp) => number | undefined
 ): number | undefined | null {

@@ -1,4 +1,5 @@
 import { awayRows } from './away-rows';
+import { colourRows } from './colour-rows';
 import { enduranceRows } from './endurance-rows';
 import { exposureRows } from './exposure-rows';
 import { handlingRows } from './handling-rows';
@@ -13,6 +14,7 @@ import { stabilityRows } from './stability-rows';
 const rows = {
   ...opticsRows,
   ...lightRows,
+  ...colourRows,
   ...exposureRows,
   ...soundRows,
   ...enduranceRows,
