@@ -50,7 +50,10 @@ export function answered(
     : project;
 }
 
-/** `npm run grid` walks all 720; the test half of them with the priorities in turn, so that each pair of answers occurs. */
+/**
+ * `npm run grid` walks all 720. The test walks half of the 120 answers besides the priority, so that each pair of those
+ * occurs, with the priorities in turn.
+ */
 const everyAnswer = process.env.WHOLE_GRID === '1';
 
 /** Scenes, budgets, a phone owned or not, new or used, priorities. */
