@@ -63,3 +63,18 @@ test('the other demos open from the first run and from the files, each with thin
   await expect(rail).toContainText('Camp at nightfall');
   await expect(finding).toBeVisible();
 });
+
+test('on a narrow phone the budget of the first run shows all its figures', async ({ page }) => {
+  await page.setViewportSize({ width: 360, height: 800 });
+  await page.goto('/');
+  const budget = page.getByLabel('Budget, in');
+  await budget.fill('12500');
+  const clipped = await budget.evaluate(
+    (field: HTMLInputElement) => field.scrollWidth > field.clientWidth
+  );
+  expect(clipped).toBe(false);
+  const money = (await budget.boundingBox())!;
+  const currency = (await page.getByLabel('Currency').boundingBox())!;
+  expect(money.width).toBeGreaterThan(200);
+  expect(currency.y).toBeGreaterThanOrEqual(money.y + money.height);
+});

@@ -274,4 +274,16 @@
   .fault {
     color: var(--brick);
   }
+
+  /* The first of a column stands as the others do. */
+  .styles :global(.bx--form-item.bx--checkbox-wrapper) {
+    margin: 0 0 0.25rem;
+  }
+
+  /* Beside the currency there is no room for a budget of four figures. */
+  @media (max-width: 480px) {
+    .money {
+      grid-template-columns: minmax(0, 1fr);
+    }
+  }
 </style>

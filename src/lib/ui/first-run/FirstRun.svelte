@@ -114,15 +114,17 @@
   }
 
   @media (max-width: 860px) {
-    .demos li {
-      grid-template-columns: 1fr;
-      gap: 0.2rem;
-    }
-
     .welcome {
       grid-template-columns: 1fr;
       gap: 1.5rem;
       margin: 1rem auto;
+    }
+  }
+
+  @media (max-width: 560px) {
+    .demos li {
+      grid-template-columns: 1fr;
+      gap: 0.2rem;
     }
   }
 </style>
