@@ -25,12 +25,12 @@ describe('a figure in words', () => {
     [4, 'f/', 'f/4', 'f/4'],
     [1.5, 'f/', 'f/1.5', 'f/1.5'],
     [2.2, 'T', 'T2.2', 'T2.2'],
-    [1234, 'ISO', 'ISO 1 230', 'ISO 1 230'],
+    [1234, 'ISO', 'ISO 1\u00a0230', 'ISO 1\u00a0230'],
     [64, 'ISO', 'ISO 64', 'ISO 64'],
     [1.267, '×', '1.27×', '1.27×'],
     [3, 'count', '3', '3'],
     [7.25, 'px', '7.3 px', '7.3 px'],
-    [1920, 'px', '1 920 px', '1 920 px'],
+    [1920, 'px', '1\u00a0920 px', '1\u00a0920 px'],
     [1, 'yes/no', 'yes', 'yes'],
     [0, 'yes/no', 'no', 'no'],
     [12.6, '°', '13°', '13°'],
@@ -41,7 +41,7 @@ describe('a figure in words', () => {
     [1, 'days', '1 day', '1 day'],
     [4, 'days', '4 days', '4 days'],
     [16.2, 'Wh', '16.2 Wh', '16.2 Wh'],
-    [1420, 'lx', '1 420 lx', '1 420 lx']
+    [1420, 'lx', '1\u00a0420 lx', '1\u00a0420 lx']
   ])('%d %s', (value, unit, metric, imperial) => {
     expect(figureWords(value, unit, 'metric')).toBe(metric);
     expect(figureWords(value, unit, 'imperial')).toBe(imperial);

@@ -69,7 +69,7 @@ describe('figures in words', () => {
     [1.5, 'f/', 'f/1.5'],
     [13.4, 'f/', 'f/13'],
     [0.65, 'm', '0.65 m'],
-    [2455, 'ISO', 'ISO 2 460'],
+    [2455, 'ISO', 'ISO 2\u00a0460'],
     [1, 'days', '1 day'],
     [0, 'yes/no', 'no']
   ] as const)('%f %s is %s', (value, unit, words) => {

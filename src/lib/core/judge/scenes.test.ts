@@ -183,6 +183,6 @@ describe('light that stays on', () => {
     const found = filmed(['evening'], 900, (scene) => (scene.lightColourK = 3200));
     const [angle] = judged(holding(found, 'cobberly-pocketwright-vista')).angles;
     const balance = settingsOf(angle!).find(({ name }) => name === 'White balance')!;
-    expect(balance.set).toBe('fixed, 3 200 K');
+    expect(balance.set).toBe('fixed, 3\u00a0200 K');
   });
 });

@@ -1,11 +1,11 @@
 import { KG_PER_POUND, METRES_PER_INCH } from './imperial';
 import type { UnitSystem } from './project';
 
-/** Rounds for reading: three figures that matter, no trailing noise. */
+/** Rounds for reading: three figures that matter, no trailing noise; thousands never part at a line's end. */
 export function plainNumber(value: number, digits: number): string {
   if (value === Infinity) return 'unlimited';
   if (value === -Infinity) return 'none';
-  return numberFormats[digits]!.format(value).replace(/,/g, ' ');
+  return numberFormats[digits]!.format(value).replace(/,/g, '\u00a0');
 }
 
 /** Made once: a formatter costs more than a thousand of its words. */

@@ -35,8 +35,8 @@ describe('what a pocket says beneath its parts', () => {
   });
 
   it('is the light of the place under the sky, and of the lamp indoors', () => {
-    expect(path.light!.left).toBe('10 000 lx to 100 000 lx of the place');
-    expect(lesson.light!.left).toBe('1 687 lx at 0.80 m · very soft');
+    expect(path.light!.left).toBe('10\u00a0000 lx to 100\u00a0000 lx of the place');
+    expect(lesson.light!.left).toBe('1\u00a0687 lx at 0.80 m · very soft');
     expect(lesson.light!.right).toMatch(/^need [\d.]+ lx$/);
   });
 

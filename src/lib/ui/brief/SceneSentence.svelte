@@ -1,5 +1,6 @@
 <script lang="ts">
   import { minutesWords } from '../../core/figures/figure-words';
+  import { plainNumber } from '../../core/model/measure-words';
   import type { Project } from '../../core/model/project';
   import { isMoving, showsFace } from '../../core/model/scene-facts';
   import { sceneStarts } from '../../core/model/scene-starts';
@@ -40,7 +41,7 @@
   const { units } = $derived(project);
   const angle = $derived(scene.angles[0]!);
   const outdoors = $derived(scene.room === undefined);
-  const lx = (value: number) => value.toLocaleString('en-GB').replace(/,/g, ' ');
+  const lx = (value: number) => plainNumber(value, 0);
   const fpsWord = $derived(String(scene.fps) as '24' | '25' | '30' | '50' | '60');
   const yesNo = { yes: 'yes', no: 'no' } as const;
 </script>
