@@ -10,23 +10,29 @@ import {
 } from './own-setup.mjs';
 
 installWhenNeeded();
-if (run(process.execPath, [bundleWhenChanged('tabletop', 'scripts/bench/main.ts')]) !== 0)
+const onlyBig = process.argv.includes('--big');
+if (
+  !onlyBig &&
+  run(process.execPath, [bundleWhenChanged('tabletop', 'scripts/bench/main.ts')]) !== 0
+)
   process.exit(1);
 
 const program = bundleWhenChanged('bench-page', 'scripts/bench/page.ts');
-const { measureInWorker, measurePage } = await import(
+const { measureBigProject, measureInWorker, measurePage } = await import(
   pathToFileURL(join(projectRoot, program)).href
 );
-await measureInWorker(
-  join(
-    projectRoot,
-    bundleWhenChanged('bench-worker', 'scripts/bench/worker.ts', 'vite.worker.config.ts')
-  )
-);
+if (!onlyBig)
+  await measureInWorker(
+    join(
+      projectRoot,
+      bundleWhenChanged('bench-worker', 'scripts/bench/worker.ts', 'vite.worker.config.ts')
+    )
+  );
 if (process.argv.includes('--core')) process.exit(0);
 
 buildWhenChanged();
 const { serve } = await import('./serve.mjs');
 const { address, close } = await serve(4371);
-await measurePage(address);
+if (!onlyBig) await measurePage(address);
+await measureBigProject(address);
 close();

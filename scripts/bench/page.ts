@@ -2,6 +2,8 @@ import { readFile } from 'node:fs/promises';
 import { chromium, type Page } from '@playwright/test';
 import { median } from './measure';
 
+export { measureBigProject } from './big-page';
+
 const PARTS = 5000;
 const SAMPLES = 9;
 

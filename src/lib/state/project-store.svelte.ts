@@ -18,7 +18,7 @@ import { activePlan } from '../core/model/active-plan';
 import { SatchelDatabase } from '../data/database';
 import { type KeptProject, ProjectRepository, type UndoState } from '../data/project-repository';
 import { StoredProjectError } from '../data/stored-project';
-import { askJudge } from '../workers/connect-judge';
+import { askJudge, askPatientJudge } from '../workers/connect-judge';
 import { ActQueue } from './act-queue';
 import { asOfToday } from './as-of-today';
 import { sentenceOf } from './fault-words';
@@ -156,14 +156,16 @@ export class ProjectStore {
 
   /** Packs a first kit for an empty project, in the worker, and shows it. */
   async beginPacked(project: Project): Promise<void> {
-    await this.begin(await askJudge((judge, send) => judge.packFirst(send(project))));
+    await this.begin(await askPatientJudge((judge, send) => judge.packFirst(send(project))));
   }
 
   /** Packs a first kit into the empty plan shown, as one act that undo takes back. */
   async packPlan(): Promise<void> {
     const project = this.project;
     if (!project) return;
-    const packed = activePlan(await askJudge((judge, send) => judge.packFirst(send(project))));
+    const packed = activePlan(
+      await askPatientJudge((judge, send) => judge.packFirst(send(project)))
+    );
     // Somebody may have put something in while parts were tried.
     if (!this.plan || this.judgement?.kit.parts.length !== 0) return;
     const there = this.plan.lines.map(({ id }) => id);
@@ -215,7 +217,7 @@ export class ProjectStore {
   /** Changes that together unblock every must-do scene; nothing is changed yet. */
   lookForSettlingAll(): Promise<SettledAll> {
     const project = this.project!;
-    return askJudge((judge, send) => judge.settleAll(send(asOfToday(project))));
+    return askPatientJudge((judge, send) => judge.settleAll(send(asOfToday(project))));
   }
 
   /** Takes a candidate of a pocket, judged for `basis` as coming in that way. */

@@ -8,21 +8,27 @@ import type { GearOf } from '../core/model/gear';
 import { startScene } from '../core/model/scene-starts';
 import { makeJudgeWork } from '../workers/judge-work';
 import type { JudgeWorker } from '../workers/judge-protocol';
-import type { Outcome } from '../workers/judge-protocol';
+import type { Outcome, Share } from '../workers/judge-protocol';
 
 /** The real judge, asked in this thread; a test may let it break off. */
 const judge = { breaks: false };
 vi.mock('../workers/connect-judge', async (actual) => {
   const { doneOf, isCancelled } = await actual<typeof import('../workers/connect-judge')>();
   const work = makeJudgeWork();
+  type Ask<T> = (
+    worker: JudgeWorker,
+    send: <P>(project: P) => P,
+    share: Share
+  ) => Promise<T | Outcome<T>>;
+  const askThis = async <T>(ask: Ask<T>) => {
+    if (judge.breaks) throw new Error('the judge did not start');
+    return doneOf(await ask(work, (project) => project, { at: 0, of: 1 }));
+  };
   return {
     isCancelled,
-    askJudge: async <T>(
-      ask: (worker: JudgeWorker, send: <P>(project: P) => P) => Promise<T | Outcome<T>>
-    ) => {
-      if (judge.breaks) throw new Error('the judge did not start');
-      return doneOf(await ask(work, (project) => project));
-    }
+    askJudge: askThis,
+    askPatientJudge: askThis,
+    askJudges: async <T>(ask: Ask<T>) => [await askThis(ask)]
   };
 });
 

@@ -3,7 +3,7 @@ import type { Question } from '../core/judge/questions';
 import type { Remedy } from '../core/judge/settle';
 import type { Project } from '../core/model/project';
 import { proxy } from 'comlink';
-import { askJudge, isCancelled } from '../workers/connect-judge';
+import { askJudge, askJudges, isCancelled } from '../workers/connect-judge';
 import type { SettledPart } from '../workers/judge-protocol';
 import { asOfToday } from './as-of-today';
 
@@ -36,8 +36,8 @@ export class RemedyStore {
       this.basis = project;
     };
     try {
-      await askJudge((judge, send) =>
-        judge.settle(send(asOfToday(project)), [...this.visible], proxy(take))
+      await askJudges((judge, send, share) =>
+        judge.settle(send(asOfToday(project)), [...this.visible], share, proxy(take))
       );
     } catch (error) {
       if (round !== this.#round || isCancelled(error)) return;

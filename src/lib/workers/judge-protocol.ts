@@ -29,6 +29,12 @@ export interface SentProject extends Project {
 /** A candidate that names its part. */
 export type CandidateRow = Omit<Candidate, 'gear'> & { gearId: string };
 
+/** One worker's share of a job that several do together: every `of`-th piece, from the `at`-th on. */
+export interface Share {
+  at: number;
+  of: number;
+}
+
 /** What became of a job: done, or given up because another of its kind was asked for. */
 export interface Outcome<T> {
   cancelled: boolean;
@@ -42,19 +48,21 @@ export interface Outcome<T> {
 export interface JudgeWorker {
   /** Parts of one's own, for every project after this that says they are held. */
   holdGear(gear: readonly GearItem[]): void;
-  /** Remedies of every finding, those on screen first, then all joints closed and the questions. */
+  /** Remedies of a share of the findings, those on screen first; the first share closes all joints, the last asks. */
   settle(
     project: SentProject,
     visible: readonly string[],
+    share: Share,
     onpart: (part: SettledPart) => void
   ): Promise<Outcome<void>>;
   /** Remedies of one finding, at once; undefined when it is not found. */
   remediesOf(project: SentProject, findingKey: string): Promise<Remedy[] | undefined>;
-  /** Every part of a pocket judged in the whole kit, a screenful first, then the rest as it comes. */
+  /** A share of a pocket's parts judged in the whole kit, a screenful first, then the rest as it comes. */
   candidates(
     project: SentProject,
     pocket: Pocket,
     way: WayOfTaking,
+    share: Share,
     onpart: (part: CandidateRow[]) => void
   ): Promise<Outcome<void>>;
   /** One part of a pocket judged in the whole kit, at once. */

@@ -21,7 +21,8 @@ import type {
   JudgeWorker,
   Outcome,
   SentProject,
-  SettledPart
+  SettledPart,
+  Share
 } from './judge-protocol';
 import { atOnce, priorities, Scheduler, type Sliced } from './scheduler';
 
@@ -30,18 +31,28 @@ function judged(project: Project) {
   return { shelf, judgement: judgePlan(project, activePlan(project), shelf) };
 }
 
+const sharedOut = <T>(pieces: readonly T[], { at, of }: Share): T[] =>
+  pieces.filter((_, index) => index % of === at);
+
 /** Remedies are handed over in handfuls: a message for each would cost more than finding them. */
 const HANDFUL = 6;
 
 function* settling(
   project: Project,
   visible: readonly string[],
+  share: Share,
   onpart: (part: SettledPart) => void
 ): Sliced<void> {
   const { shelf, judgement } = judged(project);
   const seen = new Set(visible);
-  const first = judgement.findings.filter(({ key }) => seen.has(key));
-  const rest = judgement.findings.filter(({ key }) => !seen.has(key));
+  const first = sharedOut(
+    judgement.findings.filter(({ key }) => seen.has(key)),
+    share
+  );
+  const rest = sharedOut(
+    judgement.findings.filter(({ key }) => !seen.has(key)),
+    share
+  );
   for (const [findings, priority] of [
     [first, priorities.visible],
     [rest, priorities.later]
@@ -63,7 +74,8 @@ function* settling(
     }
   }
   yield priorities.later;
-  onpart({ joints: closeJoints(project, shelf, judgement) });
+  if (share.at === 0) onpart({ joints: closeJoints(project, shelf, judgement) });
+  if (share.at < share.of - 1) return;
   const asking = askingQuestions(project, shelf, judgement);
   for (;;) {
     yield priorities.later;
@@ -84,11 +96,15 @@ function* choosing(
   project: Project,
   pocket: Pocket,
   way: WayOfTaking,
+  share: Share,
   onpart: (part: CandidateRow[]) => void
 ): Sliced<void> {
   let batch: CandidateRow[] = [];
   let told = false;
-  for (const candidate of judgingCandidates(project, shelfOf(project), pocket, way)) {
+  // The first worker judges the first screen by itself: another may just be starting.
+  const isOurs = (index: number) =>
+    index < FIRST_SCREEN ? share.at === 0 : index % share.of === share.at;
+  for (const candidate of judgingCandidates(project, shelfOf(project), pocket, way, isOurs)) {
     batch.push(rowOf(candidate));
     if (batch.length === (told ? BATCH : FIRST_SCREEN)) {
       onpart(batch);
@@ -138,8 +154,8 @@ export function makeJudgeWork(queue = new Scheduler()): JudgeWorker {
     holdGear: (gear) => {
       held = [...gear];
     },
-    settle: (project, visible, onpart) =>
-      queue.run('settle', priorities.visible, settling(whole(project), visible, onpart)),
+    settle: (project, visible, share, onpart) =>
+      queue.run('settle', priorities.visible, settling(whole(project), visible, share, onpart)),
     remediesOf: (project, findingKey) =>
       own('remedies', () => {
         const now = whole(project);
@@ -147,8 +163,12 @@ export function makeJudgeWork(queue = new Scheduler()): JudgeWorker {
         const finding = judgement.findings.find(({ key }) => key === findingKey);
         return finding && remediesFor(now, shelf, judgement, finding);
       }),
-    candidates: (project, pocket, way, onpart) =>
-      queue.run('candidates', priorities.urgent, choosing(whole(project), pocket, way, onpart)),
+    candidates: (project, pocket, way, share, onpart) =>
+      queue.run(
+        'candidates',
+        priorities.urgent,
+        choosing(whole(project), pocket, way, share, onpart)
+      ),
     candidate: (project, gearId, way) =>
       own('candidate', () => {
         const now = whole(project);

@@ -93,18 +93,20 @@ function chooseParts(
   said: Rig | undefined
 ): TriedRig {
   let best = tried(undefined);
-  let open = jobs;
+  const standings = new Map<string, Standing>();
+  /** Jobs decided since something was chosen anew; when all are, deciding again would come out the same. */
+  let stands = 0;
   // A second time where several jobs had a choice: the first was made beside the usual parts, not beside the best.
-  for (let round = 0; round < ROUNDS && open.length > 1; round++) {
-    const chosenFrom: WaysFor[] = [];
-    for (const waysFor of open) {
+  for (let round = 0; round < ROUNDS && stands < jobs.length; round++)
+    for (const waysFor of jobs) {
+      if (stands === jobs.length) break;
       const ways = waysFor(best.rig, said, allocated);
+      stands += 1;
       if (ways.length < 2) continue;
-      chosenFrom.push(waysFor);
+      const before = nameOfRig(best.rig);
       best = bestOf(ways, best.way ?? { ...said, sceneId: scene.id, angleId: angle.id });
+      if (nameOfRig(best.rig) !== before) stands = 1;
     }
-    open = chosenFrom;
-  }
   return best;
 
   function tried(way: Rig | undefined): TriedRig {
@@ -119,7 +121,9 @@ function chooseParts(
     for (const way of inOrder(ways, kit)) {
       const one = tried({ ...base, ...way });
       one.difference = before?.angle(one.rig, undefined);
-      const standing = standingOf(one.rig, one.difference);
+      const name = nameOfRig(one.rig);
+      const standing = standings.get(name) ?? standingOf(one.rig, one.difference);
+      standings.set(name, standing);
       if (!bestStanding || isBetter(standing, bestStanding)) {
         first = one;
         bestStanding = standing;
@@ -129,6 +133,10 @@ function chooseParts(
   }
 }
 const ROUNDS = 2;
+
+/** Rigs of one angle and one kit with equal names are equal: what else is in them follows from these. */
+const nameOfRig = ({ body, lens, support, mic, micPlace, keyLamp, fillLamp }: PlacedRig): string =>
+  `${body?.line.id} ${lens?.lineId} ${support?.line.id} ${mic?.line.id} ${micPlace} ${keyLamp?.part.line.id} ${fillLamp?.part.line.id}`;
 
 /** By what the parts are, not by their place in the list, so that of two alike ways the same is taken in any order. */
 function inOrder(ways: readonly Choice[], kit: Kit): Choice[] {

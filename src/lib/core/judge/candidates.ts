@@ -293,15 +293,19 @@ export function judgeCandidates(
 /**
  * The same part by part, for a worker that has other things to do between: those nearest in price to
  * what is packed come first.
+ *
+ * @param isWanted by place in that order; another worker judges the others
  */
 export function* judgingCandidates(
   project: Project,
   shelf: Shelf,
   pocket: Pocket,
-  way: WayOfTaking = REPLACE
+  way: WayOfTaking = REPLACE,
+  isWanted: (index: number) => boolean = () => true
 ): Generator<Candidate, void, void> {
   const before = judgePlan(project, activePlan(project), shelf);
   const parts = shelf.items.filter((gear) => pocketOf(gear) === pocket);
   const asking = new Asking(project, shelf, before, way);
-  for (const gear of nearestFirst(parts, project, shelf, pocket)) yield judgeAsked(asking, gear);
+  for (const [index, gear] of nearestFirst(parts, project, shelf, pocket).entries())
+    if (isWanted(index)) yield judgeAsked(asking, gear);
 }

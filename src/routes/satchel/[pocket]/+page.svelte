@@ -9,7 +9,7 @@
   import type { Project } from '$lib/core/model/project';
   import { satchel } from '$lib/state/project-store.svelte';
   import { asOfToday } from '$lib/state/as-of-today';
-  import { askJudge, isCancelled } from '$lib/workers/connect-judge';
+  import { askJudges, isCancelled } from '$lib/workers/connect-judge';
   import Chooser from '$lib/ui/chooser/Chooser.svelte';
   import IfTaken from '$lib/ui/chooser/IfTaken.svelte';
   import SceneRail from '$lib/ui/scenes/SceneRail.svelte';
@@ -86,8 +86,8 @@
     void asked;
     fault = '';
     const asWanted = way;
-    askJudge((judge, send) =>
-      judge.candidates(send(asOfToday(project)), pocket, asWanted, proxy(take))
+    askJudges((judge, send, share) =>
+      judge.candidates(send(asOfToday(project)), pocket, asWanted, share, proxy(take))
     )
       .then(() => {
         // Parts come by another way than the answer, and the last of them may come after it.
@@ -99,7 +99,7 @@
     return () => {
       stale = true;
       clearTimeout(waiting);
-      void askJudge((judge) => judge.leavePocket()).catch(() => undefined);
+      void askJudges((judge) => judge.leavePocket()).catch(() => undefined);
     };
   });
 
