@@ -63,7 +63,7 @@ interface Rigging {
 }
 
 function placeBest(rigging: Rigging, allocated: Allocated): BestRig {
-  const { project, plan, kit, scene, angle } = rigging;
+  const { project, plan, kit, scene, angle, before } = rigging;
   const said = overridesOf(plan, scene, angle);
   const known = choicesOf(angle);
   const key = keyOf(project, scene, kit, said, plan, allocated);
@@ -72,9 +72,17 @@ function placeBest(rigging: Rigging, allocated: Allocated): BestRig {
     const rig = placeRig(project, plan, kit, scene, angle, allocated, remembered ?? said);
     return { rig, difference: undefined };
   }
-  const chosen = chooseParts(rigging, allocated, said);
-  if (known.size >= MOST_REMEMBERED) known.clear();
-  known.set(key, chosen.way ?? null);
+  const rigBefore = before?.howToPlace === 'as before' ? before.rigBefore(angle) : undefined;
+  // What was said and is not any more must not be kept.
+  const kept =
+    rigBefore && rigBefore.overrides === said
+      ? keepParts(rigging, allocated, said, rigBefore)
+      : undefined;
+  const chosen = kept ?? chooseParts(rigging, allocated, said);
+  if (!kept) {
+    if (known.size >= MOST_REMEMBERED) known.clear();
+    known.set(key, chosen.way ?? null);
+  }
   for (const [lineId, pieces] of chosen.allocated) allocated.set(lineId, pieces);
   return chosen;
 }
@@ -86,44 +94,43 @@ interface TriedRig extends BestRig {
   allocated: Allocated;
 }
 
-/** The rig with every job done best. */
-function chooseParts(
-  { project, plan, kit, scene, angle, before }: Rigging,
-  allocated: Allocated,
-  said: Rig | undefined
-): TriedRig {
-  let best = tried(undefined);
-  const standings = new Map<string, Standing>();
-  /** Jobs decided since something was chosen anew; when all are, deciding again would come out the same. */
-  let stands = 0;
-  // A second time where several jobs had a choice: the first was made beside the usual parts, not beside the best.
-  for (let round = 0; round < ROUNDS && stands < jobs.length; round++)
-    for (const waysFor of jobs) {
-      if (stands === jobs.length) break;
-      const ways = waysFor(best.rig, said, allocated);
-      stands += 1;
-      if (ways.length < 2) continue;
-      const before = nameOfRig(best.rig);
-      best = bestOf(ways, best.way ?? { ...said, sceneId: scene.id, angleId: angle.id });
-      if (nameOfRig(best.rig) !== before) stands = 1;
-    }
-  return best;
+/** Rigs of one angle, tried with what the other angles have left. */
+class Trying {
+  readonly #standings = new Map<string, Standing>();
 
-  function tried(way: Rig | undefined): TriedRig {
-    const left = new Map(allocated);
-    const rig = placeRig(project, plan, kit, scene, angle, left, way ?? said);
+  constructor(
+    private readonly rigging: Rigging,
+    private readonly allocated: Allocated,
+    private readonly said: Rig | undefined
+  ) {}
+
+  rig(way: Rig | undefined): TriedRig {
+    const { project, plan, kit, scene, angle } = this.rigging;
+    const left = new Map(this.allocated);
+    const rig = placeRig(project, plan, kit, scene, angle, left, way ?? this.said);
     return { rig, difference: undefined, way, allocated: left };
   }
 
-  function bestOf(ways: readonly Choice[], base: Rig): TriedRig {
+  /** What is chosen by a rig, to which one more choice is added. */
+  baseOf({ way }: TriedRig): Rig {
+    const { scene, angle } = this.rigging;
+    return way ?? { ...this.said, sceneId: scene.id, angleId: angle.id };
+  }
+
+  waysOf(waysFor: WaysFor, { rig }: TriedRig): Choice[] {
+    return waysFor(rig, this.said, this.allocated);
+  }
+
+  /** The way in which the angle stands best; of two alike ways the first. */
+  bestOf(ways: readonly Choice[], base: Rig): TriedRig {
     let first: TriedRig | undefined;
     let bestStanding: Standing | undefined;
-    for (const way of inOrder(ways, kit)) {
-      const one = tried({ ...base, ...way });
-      one.difference = before?.angle(one.rig, undefined);
+    for (const way of inOrder(ways, this.rigging.kit)) {
+      const one = this.rig({ ...base, ...way });
+      one.difference = this.rigging.before?.angle(one.rig, undefined);
       const name = nameOfRig(one.rig);
-      const standing = standings.get(name) ?? standingOf(one.rig, one.difference);
-      standings.set(name, standing);
+      let standing = this.#standings.get(name);
+      if (!standing) this.#standings.set(name, (standing = standingOf(one.rig, one.difference)));
       if (!bestStanding || isBetter(standing, bestStanding)) {
         first = one;
         bestStanding = standing;
@@ -132,6 +139,87 @@ function chooseParts(
     return first!;
   }
 }
+
+/** The rig with every job done best. */
+function chooseParts(rigging: Rigging, allocated: Allocated, said: Rig | undefined): TriedRig {
+  const trying = new Trying(rigging, allocated, said);
+  let best = trying.rig(undefined);
+  /** Jobs decided since something was chosen anew; when all are, deciding again would come out the same. */
+  let stands = 0;
+  // A second time where several jobs had a choice: the first was made beside the usual parts, not beside the best.
+  for (let round = 0; round < ROUNDS && stands < jobs.length; round++)
+    for (const waysFor of jobs) {
+      if (stands === jobs.length) break;
+      const ways = trying.waysOf(waysFor, best);
+      stands += 1;
+      if (ways.length < 2) continue;
+      const before = nameOfRig(best.rig);
+      best = trying.bestOf(ways, trying.baseOf(best));
+      if (nameOfRig(best.rig) !== before) stands = 1;
+    }
+  return best;
+}
+
+/** The rig of before; where a part of it is gone its job is done best, and elsewhere only what is new is tried. */
+function keepParts(
+  rigging: Rigging,
+  allocated: Allocated,
+  said: Rig | undefined,
+  before: PlacedRig
+): TriedRig {
+  const { kit, scene, angle } = rigging;
+  const had = new Set(before.kit.parts.map(({ line }) => line.id));
+  const isThere = (lineId: string) => lineId === NO_PART || kit.byLine(lineId) !== undefined;
+  const isNew = (lineId: string) => lineId !== NO_PART && !had.has(lineId);
+  const choices = [...choicesIn(before)];
+  // With another body another lens may be the right one.
+  if (before.body && !isThere(before.body.line.id)) choices[0] = choices[1] = {};
+  const trying = new Trying(rigging, allocated, said);
+  let best = trying.rig(
+    Object.assign({}, ...choices, said, { sceneId: scene.id, angleId: angle.id }) as Rig
+  );
+  for (const [job, waysFor] of jobs.entries()) {
+    const choice = choices[job]!;
+    const isKept = Object.keys(choice).length > 0 && linesOf(choice).every(isThere);
+    const ways = trying.waysOf(waysFor, best);
+    const open = isKept ? ways.filter((way) => linesOf(way).some(isNew)) : ways;
+    if (open.length === 0) continue;
+    const ofBodies = job === 0;
+    const tries = ofBodies ? open.map((way) => ({ ...way, lensLineId: said?.lensLineId })) : open;
+    if (isKept) tries.push(ofBodies ? { ...choices[1], ...choice } : choice);
+    best = trying.bestOf(tries, trying.baseOf(best));
+    if (ofBodies && best.rig.body?.line.id !== before.body?.line.id) choices[1] = {};
+  }
+  return best;
+}
+
+/** What a rig has chosen, job by job; nothing where it has none, so that the first to come is taken. */
+const choicesIn = ({
+  angle,
+  body,
+  lens,
+  support,
+  mic,
+  micPlace,
+  keyLamp,
+  fillLamp
+}: PlacedRig): readonly Choice[] => [
+  body ? { bodyLineId: body.line.id } : {},
+  lens && !lens.builtIn ? { lensLineId: lens.lineId } : {},
+  support
+    ? { supportLineId: support.line.id }
+    : angle.cameraPlace === 'hand'
+      ? { supportLineId: NO_PART }
+      : {},
+  mic && micPlace ? { micLineId: mic.line.id, micPlace } : {},
+  keyLamp
+    ? { keyLampLineId: keyLamp.part.line.id, fillLampLineId: fillLamp?.part.line.id ?? NO_PART }
+    : {}
+];
+
+const linesOf = ({ micPlace: _, ...lines }: Choice): string[] =>
+  Object.values(lines).flatMap((lineId) => (lineId === undefined ? [] : String(lineId)));
+
 const ROUNDS = 2;
 
 /** Rigs of one angle and one kit with equal names are equal: what else is in them follows from these. */

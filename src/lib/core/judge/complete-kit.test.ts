@@ -147,7 +147,7 @@ describe('a kit completed after a change', () => {
       trackJudgement(project, open),
       project,
       shelfOf(project),
-      mending.key
+      { mending: mending.key }
     );
     expect(acts).toHaveLength(1);
     expect(judgement.findings.some(({ code }) => code === 'B3')).toBe(false);

@@ -13,7 +13,7 @@ import { connectionsOf } from '../rigs/connections';
 import { PlanEvaluation } from './incremental';
 import { completeJudgement, worstFirst } from './judge-plan';
 import type { Judgement } from './judgement';
-import type { TrackedJudgement } from './incremental';
+import type { HowToPlace, TrackedJudgement } from './incremental';
 
 /** Findings that a chain of joining parts closes, and the connections they speak of. */
 const joints: Partial<Record<string, readonly ConnectionPurpose[]>> = {
@@ -45,10 +45,10 @@ export function completeKit(
   trackedBefore: TrackedJudgement,
   project: Project,
   shelf: Shelf,
-  mending?: string
+  { mending, howToPlace }: { mending?: string; howToPlace?: HowToPlace } = {}
 ): { project: Project; acts: Act[]; judgement: Judgement } {
   const begin = (now: Project) =>
-    new PlanEvaluation(now, activePlan(now), shelf, undefined, trackedBefore);
+    new PlanEvaluation(now, activePlan(now), shelf, undefined, trackedBefore, howToPlace);
   const acts: Act[] = [];
   let evaluation = begin(project);
   const tried = new Set<string>();

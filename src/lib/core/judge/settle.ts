@@ -20,7 +20,7 @@ import { makeShelf, type Shelf } from '../model/shelf';
 import { completeKit } from './complete-kit';
 import type { KitMerit } from '../merit/kit-merit';
 import type { Judgement } from './judgement';
-import { trackJudgement } from './incremental';
+import { type HowToPlace, trackJudgement } from './incremental';
 
 /** A change that was tried and does mend: its price, and what it costs elsewhere. */
 export interface Remedy {
@@ -58,14 +58,20 @@ function comesNearer(before: Finding, after: Finding): boolean {
   return Number.isFinite(gapBefore) && gapAfter <= gapBefore * (1 - WORTHWHILE_SHARE);
 }
 
+/** One act that may settle a finding, in words. */
+interface Attempt {
+  label: string;
+  act: Act;
+}
+
 /** Tries one act; answers with a remedy when it takes the finding away or helps partly without a worse one. */
 function tried(
   project: Project,
   shelf: Shelf,
   before: Judgement,
   finding: Finding,
-  label: string,
-  act: Act
+  { label, act }: Attempt,
+  howToPlace: HowToPlace
 ): Remedy | undefined {
   const changed = applyAct(project, act);
   // A figure or price noted on a part is seen only through a shelf that holds the new entry.
@@ -77,7 +83,7 @@ function tried(
     trackJudgement(project, before),
     changed,
     seen,
-    finding.key
+    { mending: finding.key, howToPlace }
   );
   const rest = after.findings.find((one) => one.key === finding.key);
   const eased =
@@ -158,18 +164,27 @@ const isGrounded = ({ scenes }: Project, gear: GearItem): boolean =>
   gear.form === 'drone' &&
   !scenes.some(({ angles }) => angles.some(isFlown));
 
+/** A remedy found with the other parts left as they lie, and the attempt by which it is tried once more. */
+interface FoundRemedy {
+  attempt: Attempt;
+  remedy: Remedy;
+}
+
 function* remedyOf(
   project: Project,
   shelf: Shelf,
   before: Judgement,
   finding: Finding,
   proposal: Proposal
-): Generator<void, Remedy | undefined, void> {
-  if (!('parts' in proposal))
-    return tried(project, shelf, before, finding, proposal.label, proposal.act);
+): Generator<void, FoundRemedy | undefined, void> {
+  const found = (attempt: Attempt): FoundRemedy | undefined => {
+    const remedy = tried(project, shelf, before, finding, attempt, 'as before');
+    return remedy && { attempt, remedy };
+  };
+  if (!('parts' in proposal)) return found(proposal);
   const plan = activePlan(project);
-  let easing: Remedy | undefined;
-  let best: Remedy | undefined;
+  let easing: FoundRemedy | undefined;
+  let best: FoundRemedy | undefined;
   let compared = 0;
   for (const gear of proposal.parts
     .filter((one) => !isGrounded(project, one))
@@ -178,12 +193,12 @@ function* remedyOf(
     const act: Act = proposal.act ? proposal.act(line) : { type: 'add line', line };
     // A part in its own place is no change.
     if (plan.lines.some((one) => one.gearId === gear.id && removes(act, one.id))) continue;
-    const remedy = tried(project, shelf, before, finding, proposal.label(gear), act);
-    if (remedy?.mends) {
-      if (!best || remedy.gainPerMoney > best.gainPerMoney) best = remedy;
+    const one = found({ label: proposal.label(gear), act });
+    if (one?.remedy.mends) {
+      if (!best || one.remedy.gainPerMoney > best.remedy.gainPerMoney) best = one;
       compared += 1;
       if (compared >= MOST_COMPARED) break;
-    } else easing ??= remedy;
+    } else easing ??= one;
     yield;
   }
   return best ?? easing;
@@ -272,28 +287,38 @@ export function* lookingForRemedies(
     finding.row.scope === 'plan'
       ? finding.row.propose(context as PlanContext, finding)
       : finding.row.propose(context as AngleContext, finding);
-  const remedies: Remedy[] = [];
+  const found: FoundRemedy[] = [];
   for (const proposal of proposals) {
-    const remedy = yield* remedyOf(project, shelf, judgement, finding, proposal);
+    const one = yield* remedyOf(project, shelf, judgement, finding, proposal);
     yield;
-    if (remedy && !remedies.some((one) => one.label === remedy.label)) remedies.push(remedy);
-    if (remedies.filter((one) => one.mends && one.brings.length === 0).length >= MOST_REMEDIES)
+    if (one && !found.some(({ remedy }) => remedy.label === one.remedy.label)) found.push(one);
+    if (
+      found.filter(({ remedy }) => remedy.mends && remedy.brings.length === 0).length >=
+      MOST_REMEDIES
+    )
       break;
   }
   // Before it is said that nothing mends it, other parts of the kinds it speaks of were tried in their place and beside.
-  if (remedies.length === 0 && (finding.severity === 'stop' || finding.severity === 'warn'))
+  if (found.length === 0 && (finding.severity === 'stop' || finding.severity === 'warn'))
     for (const proposal of lastResorts(project, shelf, finding)) {
-      const remedy = yield* remedyOf(project, shelf, judgement, finding, proposal);
+      const one = yield* remedyOf(project, shelf, judgement, finding, proposal);
       yield;
-      if (remedy) remedies.push(remedy);
+      if (one) found.push(one);
     }
-  return remedies
-    .sort(
-      (a, b) =>
-        Number(b.mends) - Number(a.mends) ||
-        a.brings.length - b.brings.length ||
-        b.gainPerMoney - a.gainPerMoney ||
-        a.costMinor - b.costMinor
-    )
-    .slice(0, MOST_REMEDIES);
+  // What is told is judged once more with every part at its best, as it will be once it is taken.
+  const remedies: Remedy[] = [];
+  for (const { attempt } of found.sort((one, other) => bestFirst(one.remedy, other.remedy))) {
+    const remedy = tried(project, shelf, judgement, finding, attempt, 'best');
+    yield;
+    if (remedy) remedies.push(remedy);
+    if (remedies.length >= MOST_REMEDIES) break;
+  }
+  return remedies.sort(bestFirst);
 }
+
+/** What mends before what eases, what brings nothing new before what does, then by what the kit gains for its cost. */
+const bestFirst = (one: Remedy, other: Remedy): number =>
+  Number(other.mends) - Number(one.mends) ||
+  one.brings.length - other.brings.length ||
+  other.gainPerMoney - one.gainPerMoney ||
+  one.costMinor - other.costMinor;

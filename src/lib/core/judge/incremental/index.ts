@@ -22,6 +22,7 @@ export { PlanEvaluation } from './plan-evaluation';
 export {
   type DifferingAngle,
   type DifferingPlan,
+  type HowToPlace,
   trackJudgement,
   type TrackedJudgement
 } from './tracked-judgement';

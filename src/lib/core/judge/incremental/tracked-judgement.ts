@@ -58,11 +58,12 @@ export class TrackedJudgement {
   }
 
   /** What another state of the same project differs in, to be asked angle by angle. */
-  differing(project: Project, kit: Kit): DifferingPlan {
+  differing(project: Project, kit: Kit, howToPlace: HowToPlace): DifferingPlan {
     return new DifferingPlan(
       this,
       kitDifferences(this.judgement.kit, kit),
-      sameBrief(this.project, project)
+      sameBrief(this.project, project),
+      howToPlace
     );
   }
 
@@ -80,12 +81,25 @@ export class TrackedJudgement {
   }
 }
 
+/**
+ * How a kit that differs a little is put in place: every part at its best, to the same end as from nothing; or as
+ * it was before, only what is new tried in its job. The second takes a hundredth of the time where many parts lie in
+ * the bag, and is for what is judged once more before anybody is told.
+ */
+export type HowToPlace = 'best' | 'as before';
+
 export class DifferingPlan {
   constructor(
     private readonly tracked: TrackedJudgement,
     private readonly kits: Dependencies,
-    private readonly briefIsSame: boolean
+    private readonly briefIsSame: boolean,
+    readonly howToPlace: HowToPlace
   ) {}
+
+  /** The rig an angle had before; undefined where there was none. */
+  rigBefore(angle: Angle): PlacedRig | undefined {
+    return this.tracked.judgement.angles.find((one) => one.angle === angle)?.rig;
+  }
 
   /** The angle judged before, and what differs in it; undefined when it has to be judged from nothing. */
   angle(rig: PlacedRig, supposed: Supposed | undefined): DifferingAngle | undefined {
