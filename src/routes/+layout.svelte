@@ -44,7 +44,7 @@
       await goto('/satchel', { replaceState: true });
     } else if (satchel.status === 'no project' && page.url.pathname !== '/') {
       await goto('/', { replaceState: true });
-    } else if (satchel.status === 'ready' && page.url.pathname === '/') {
+    } else if (['ready', 'loading'].includes(satchel.status) && page.url.pathname === '/') {
       await goto('/satchel', { replaceState: true });
     }
   });

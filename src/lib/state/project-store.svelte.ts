@@ -6,6 +6,7 @@ import { actWords } from '../core/acts/act-words';
 import { ActError } from '../core/acts/apply-act';
 import type { Act } from '../core/acts/act';
 import { withFreshIds } from '../core/acts/fresh-ids';
+import { rememberRigs } from '../core/judge/best-rig';
 import { judgePlan } from '../core/judge/judge-plan';
 import type { Judgement } from '../core/judge/judgement';
 import type { Candidate, WayOfTaking } from '../core/judge/candidates';
@@ -29,6 +30,12 @@ type Saved = 'saved' | 'saving' | 'failed';
 
 /** An act is in the database before the page draws it, unless that takes longer than a frame. */
 const FRAME_MS = 16;
+
+/** From here on choosing the parts of every angle takes longer than a page may be held up on a slow machine. */
+const LONG_ANGLES_BY_LINES = 150;
+const isLong = (project: Project): boolean =>
+  project.scenes.flatMap(({ angles }) => angles).length * activePlan(project).lines.length >
+  LONG_ANGLES_BY_LINES;
 
 const freshId = (kind: string): string =>
   `${kind}-${crypto.randomUUID().replaceAll('-', '').slice(0, 12)}`;
@@ -352,8 +359,8 @@ export class ProjectStore {
     this.unreadableId = undefined;
     this.undoState = { undo: kept.undo, redo: kept.redo };
     this.sceneId = project.scenes[0]?.id ?? '';
+    this.status = 'loading';
     this.#take(project);
-    this.status = 'ready';
     this.#noteState();
     this.#watching = liveQuery(() => this.repository.head(project.id)).subscribe({
       next: (head) => {
@@ -375,14 +382,37 @@ export class ProjectStore {
     this.#watching?.unsubscribe();
     this.#queue?.close();
     this.#queue = undefined;
-    this.project = undefined;
+    this.project = this.#taken = undefined;
     clearTimeout(this.#snapshot);
     this.#snapshot = undefined;
   }
 
   #take(project: Project): void {
-    if (project === this.project) return;
+    if (project === this.#taken) return;
+    this.#taken = project;
+    if (!isLong(project)) this.#look(project);
+    else
+      void this.#chooseRigs(project).then(() => {
+        if (project === this.#taken) this.#look(project);
+      });
+  }
+  /** What is on screen or is to be next. */
+  #taken: Project | undefined;
+
+  /** Has the parts of every angle chosen in the worker, which would hold up the page; where that fails, it does. */
+  async #chooseRigs(project: Project): Promise<void> {
+    const judged = asOfToday(project);
+    try {
+      const chosen = await askJudge((judge, send) => judge.chooseRigs(send(judged)));
+      rememberRigs(judged, activePlan(judged), shelfOf(judged), chosen);
+    } catch {
+      // Nothing is remembered, and the page chooses by itself.
+    }
+  }
+
+  #look(project: Project): void {
     this.project = project;
+    this.status = 'ready';
     if (!project.scenes.some((scene) => scene.id === this.sceneId))
       this.sceneId = project.scenes[0]?.id ?? '';
     void this.advice.look(project);

@@ -448,6 +448,29 @@ describe('when something breaks', () => {
     expect(Object.keys(store.advice.remedies).sort()).toEqual(keys);
   });
 
+  it('a long project is shown once the worker has chosen its rigs, the last state of it, also when it breaks off', async () => {
+    const store = await openTab();
+    const project = demoProject();
+    project.scenes = Array.from({ length: 4 }, () => project.scenes).flatMap((scenes, round) =>
+      scenes.map((scene) => ({
+        ...scene,
+        id: `${scene.id}-${round}`,
+        angles: scene.angles.map((angle) => ({ ...angle, id: `${angle.id}-${round}` }))
+      }))
+    );
+    await store.begin(project);
+    expect([store.status, store.judgement]).toEqual(['loading', undefined]);
+    await vi.waitFor(() => expect(store.status).toBe('ready'));
+    expect(store.judgement!.angles).toHaveLength(project.scenes.length);
+    void store.act({ type: 'remove line', lineId: 'line-1' });
+    await store.act({ type: 'remove line', lineId: 'line-2' });
+    await vi.waitFor(() => expect(lineIds(store)).not.toContain('line-2'));
+    expect(lineIds(store)).not.toContain('line-1');
+    judge.breaks = true;
+    await store.act({ type: 'remove line', lineId: 'line-3' });
+    await vi.waitFor(() => expect(lineIds(store)).not.toContain('line-3'));
+  });
+
   it('a browser that keeps nothing is worked in until the tab is closed', async () => {
     const refusing = vi.spyOn(Dexie.dependencies.indexedDB, 'open').mockImplementation(() => {
       throw new DOMException('storage is switched off', 'SecurityError');

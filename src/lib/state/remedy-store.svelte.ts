@@ -7,6 +7,15 @@ import { askJudge, askJudges, isCancelled } from '../workers/connect-judge';
 import type { SettledPart } from '../workers/judge-protocol';
 import { asOfToday } from './as-of-today';
 
+/** Workers and page share the processors: what an act changes on screen comes first. */
+const MOST_IDLE_WAIT_MS = 200;
+const pageIsIdle = (): Promise<void> =>
+  new Promise((resolve) => {
+    if ('requestIdleCallback' in globalThis)
+      requestIdleCallback(() => resolve(), { timeout: MOST_IDLE_WAIT_MS });
+    else resolve();
+  });
+
 /** Ways to settle what is found, looked for in the worker: those somebody looks at first. */
 export class RemedyStore {
   remedies = $state.raw<Record<string, Remedy[]>>({});
@@ -36,6 +45,8 @@ export class RemedyStore {
       this.basis = project;
     };
     try {
+      await pageIsIdle();
+      if (round !== this.#round) return;
       await askJudges((judge, send, share) =>
         judge.settle(send(asOfToday(project)), [...this.visible], share, proxy(take))
       );

@@ -1,3 +1,4 @@
+import type { ChosenRig } from '../core/judge/best-rig';
 import type { Candidate, WayOfTaking } from '../core/judge/candidates';
 import type { JointsClosed } from '../core/judge/close-joints';
 import type { DisputeView } from '../core/judge/disputes';
@@ -55,6 +56,8 @@ export interface JudgeWorker {
     share: Share,
     onpart: (part: SettledPart) => void
   ): Promise<Outcome<void>>;
+  /** The parts every angle is filmed with; asking again cancels. */
+  chooseRigs(project: SentProject): Promise<Outcome<ChosenRig[]>>;
   /** Remedies of one finding, at once; undefined when it is not found. */
   remediesOf(project: SentProject, findingKey: string): Promise<Remedy[] | undefined>;
   /** A share of a pocket's parts judged in the whole kit, a screenful first, then the rest as it comes. */

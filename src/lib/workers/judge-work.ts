@@ -1,4 +1,5 @@
 import { shelfOf } from '../catalogue/load-catalogue';
+import { chooseRigs } from '../core/judge/best-rig';
 import { judgeCandidate, judgingCandidates } from '../core/judge/candidates';
 import { closeJoints } from '../core/judge/close-joints';
 import { disputesOf } from '../core/judge/disputes';
@@ -156,6 +157,15 @@ export function makeJudgeWork(queue = new Scheduler()): JudgeWorker {
     },
     settle: (project, visible, share, onpart) =>
       queue.run('settle', priorities.visible, settling(whole(project), visible, share, onpart)),
+    chooseRigs: (project) =>
+      queue.run(
+        'rigs',
+        priorities.urgent,
+        atOnce(() => {
+          const now = whole(project);
+          return chooseRigs(now, activePlan(now), shelfOf(now));
+        })
+      ),
     remediesOf: (project, findingKey) =>
       own('remedies', () => {
         const now = whole(project);

@@ -1,5 +1,6 @@
 import { computeFigures } from '../figures/record';
 import { memoOf, memoOn } from '../memo';
+import type { Shelf } from '../model/shelf';
 import { missingIn } from '../findings/money/missing-parts';
 import { angleFindings, judgesOfAngle } from '../findings/table';
 import type { FindingRow, Severity } from '../findings/finding';
@@ -13,7 +14,7 @@ import { NO_PART } from '../model/word-lists';
 import type { Project } from '../model/project';
 import type { Angle, Scene } from '../model/scene';
 import { type Allocated, isFree } from '../rigs/allocated';
-import type { Kit, KitPart } from '../rigs/kit';
+import { type Kit, type KitPart, makeKit } from '../rigs/kit';
 import { lampsFor } from '../rigs/place-lamps';
 import { lensMounts, mountOf } from '../rigs/place-lens';
 import { micPlacesFor } from '../rigs/place-mic';
@@ -45,8 +46,52 @@ export function placeBestRigs(
   return rigs;
 }
 
+/** What was chosen for an angle, as plain data: it passes from one thread to another. */
+export interface ChosenRig {
+  sceneId: string;
+  angleId: string;
+  /** Undefined for the usual rig. */
+  way: Rig | undefined;
+}
+
+/** What is chosen for every angle of a project's plan. */
+export function chooseRigs(project: Project, plan: Plan, shelf: Shelf): ChosenRig[] {
+  return placeBestRigs(project, plan, makeKit(plan, shelf)).map(({ rig, way }) => ({
+    sceneId: rig.scene.id,
+    angleId: rig.angle.id,
+    way
+  }));
+}
+
+/**
+ * Remembers what was chosen elsewhere for this very project, so that judging it here takes it up instead of
+ * choosing again.
+ */
+export function rememberRigs(
+  project: Project,
+  plan: Plan,
+  shelf: Shelf,
+  chosen: readonly ChosenRig[]
+): void {
+  const kit = makeKit(plan, shelf);
+  for (const scene of project.scenes) {
+    const allocated: Allocated = new Map();
+    for (const angle of scene.angles) {
+      const one = chosen.find(
+        ({ sceneId, angleId }) => sceneId === scene.id && angleId === angle.id
+      );
+      if (!one) break;
+      const said = overridesOf(plan, scene, angle);
+      remember(angle, keyOf(project, scene, kit, said, plan, allocated), one.way);
+      placeRig(project, plan, kit, scene, angle, allocated, one.way ?? said);
+    }
+  }
+}
+
 export interface BestRig {
   rig: PlacedRig;
+  /** Undefined for the usual rig. */
+  way: Rig | undefined;
   /** What differs in it from the judgement before, where that was asked to choose it. */
   difference: DifferingAngle | undefined;
 }
@@ -65,12 +110,11 @@ interface Rigging {
 function placeBest(rigging: Rigging, allocated: Allocated): BestRig {
   const { project, plan, kit, scene, angle, before } = rigging;
   const said = overridesOf(plan, scene, angle);
-  const known = choicesOf(angle);
   const key = keyOf(project, scene, kit, said, plan, allocated);
-  const remembered = known.get(key);
+  const remembered = choicesOf(angle).get(key);
   if (remembered !== undefined) {
     const rig = placeRig(project, plan, kit, scene, angle, allocated, remembered ?? said);
-    return { rig, difference: undefined };
+    return { rig, way: remembered ?? undefined, difference: undefined };
   }
   const rigBefore = before?.howToPlace === 'as before' ? before.rigBefore(angle) : undefined;
   // What was said and is not any more must not be kept.
@@ -79,18 +123,13 @@ function placeBest(rigging: Rigging, allocated: Allocated): BestRig {
       ? keepParts(rigging, allocated, said, rigBefore)
       : undefined;
   const chosen = kept ?? chooseParts(rigging, allocated, said);
-  if (!kept) {
-    if (known.size >= MOST_REMEMBERED) known.clear();
-    known.set(key, chosen.way ?? null);
-  }
+  if (!kept) remember(angle, key, chosen.way);
   for (const [lineId, pieces] of chosen.allocated) allocated.set(lineId, pieces);
   return chosen;
 }
 
 /** A rig tried: how it was asked for, and what it leaves for the other angles. */
 interface TriedRig extends BestRig {
-  /** Undefined for the usual one. */
-  way: Rig | undefined;
   allocated: Allocated;
 }
 
@@ -315,6 +354,12 @@ const isBetter = (one: Standing, other: Standing): boolean =>
 /** What was chosen lately for an angle, by all that the choice depends on; null where nothing was to be chosen. */
 const choicesOf = memoOf((_angle: Angle) => new Map<string, Rig | null>());
 const MOST_REMEMBERED = 2000;
+
+function remember(angle: Angle, key: string, way: Rig | undefined): void {
+  const known = choicesOf(angle);
+  if (known.size >= MOST_REMEMBERED) known.clear();
+  known.set(key, way ?? null);
+}
 
 /** A number for each object, so that a kit of the same parts has the same key. */
 const numberOf = memoOf((_one: object): number => ++lastNumber);

@@ -41,7 +41,7 @@
   /** What came in is open, or waits for a choice in a dialog of its own. */
   async function arrived() {
     open = false;
-    if (!library.waiting && satchel.status === 'ready') await goto('/satchel');
+    if (!library.waiting && ['ready', 'loading'].includes(satchel.status)) await goto('/satchel');
   }
 
   async function importFile(file: File | undefined) {

@@ -1,0 +1,47 @@
+import { describe, expect, it } from 'vitest';
+import { demoProject } from '../catalogue/demos/saltmarsh-loom';
+import { REPLACE } from '../core/judge/candidates';
+import type { CandidateRow, SettledPart, Share } from './judge-protocol';
+import { makeJudgeWork } from './judge-work';
+
+const project = demoProject();
+const sharesOf = (of: number): Share[] => Array.from({ length: of }, (_, at) => ({ at, of }));
+
+/** What one worker tells for its share. */
+async function settledBy(share: Share): Promise<SettledPart[]> {
+  const parts: SettledPart[] = [];
+  await makeJudgeWork().settle(project, [], share, (part) => parts.push(part));
+  return parts;
+}
+async function chosenBy(share: Share): Promise<CandidateRow[]> {
+  const rows: CandidateRow[] = [];
+  await makeJudgeWork().candidates(project, 'sound', REPLACE, share, (part) => rows.push(...part));
+  return rows;
+}
+const remediesIn = (parts: readonly SettledPart[]) =>
+  Object.fromEntries(parts.flatMap(({ remedies }) => Object.entries(remedies ?? {})));
+
+describe('work that several workers share', () => {
+  it('finds together the remedies one finds alone, each once, and closes joints and asks once', async () => {
+    const alone = await settledBy({ at: 0, of: 1 });
+    const shared = await Promise.all(sharesOf(3).map(settledBy));
+    const keys = shared.flatMap((parts) => Object.keys(remediesIn(parts)));
+    expect(new Set(keys).size).toBe(keys.length);
+    expect(remediesIn(shared.flat())).toEqual(remediesIn(alone));
+    for (const what of ['joints', 'questions'] as const) {
+      const told = shared.flat().flatMap((part) => (part[what] ? [part[what]] : []));
+      expect(told).toEqual(alone.flatMap((part) => (part[what] ? [part[what]] : [])));
+      expect(told).toHaveLength(1);
+    }
+  });
+
+  it('judges together the parts of a pocket one judges alone, each once, the first screen by the first', async () => {
+    const byId = (rows: CandidateRow[]) =>
+      [...rows].sort((a, b) => a.gearId.localeCompare(b.gearId));
+    const alone = await chosenBy({ at: 0, of: 1 });
+    const shared = await Promise.all(sharesOf(3).map(chosenBy));
+    expect(byId(shared.flat())).toEqual(byId(alone));
+    expect(shared[0]!.slice(0, 24)).toEqual(alone.slice(0, 24));
+    expect(Math.max(...shared.map(({ length }) => length))).toBeLessThan(alone.length);
+  });
+});
