@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import {
+  aboutAgainstLimit,
   againstNeed,
   figureWords,
   lengthWords,
@@ -79,5 +80,7 @@ describe('lengths and masses', () => {
     expect(againstNeed(1.2, 3, 'm', 'imperial')).toBe(
       '3 ft 11 in (1.20 m) (needs 9 ft 10 in (3.00 m))'
     );
+    expect(aboutAgainstLimit(3, 2, 'min')).toBe('about 3 min (limit 2 min)');
+    expect(aboutAgainstLimit(1.22, 1.2, 'min')).toBe('just over 1.2 min (limit 1.2 min)');
   });
 });

@@ -95,7 +95,28 @@ export function againstNeed(
   unit: FigureUnit,
   units: UnitSystem = 'metric'
 ): string {
+  const [one, other, side] = besideEachOther(have, need, unit, units);
+  return `${side ?? ''}${one} (needs ${other})`;
+}
+
+/** An estimate beside the limit it stays below or goes beyond. */
+export function aboutAgainstLimit(
+  have: number,
+  limit: number,
+  unit: FigureUnit,
+  units: UnitSystem = 'metric'
+): string {
+  const [one, other, side] = besideEachOther(have, limit, unit, units);
+  return `${side ?? 'about '}${one} (limit ${other})`;
+}
+
+/** Two figures in words, and on which side the first lies where their words are equal. */
+function besideEachOther(
+  have: number,
+  need: number,
+  unit: FigureUnit,
+  units: UnitSystem
+): [string, string, string | undefined] {
   const [one, other] = [figureWords(have, unit, units), figureWords(need, unit, units)];
-  const side = one !== other ? '' : have < need ? 'just under ' : 'just over ';
-  return `${side}${one} (needs ${other})`;
+  return [one, other, one !== other ? undefined : have < need ? 'just under ' : 'just over '];
 }

@@ -21,6 +21,7 @@ export const findingCodes = [
   'B16',
   'B17',
   'B18',
+  'B19',
   'L1',
   'L2',
   'L3',

@@ -18,6 +18,7 @@ import { filtersFindings } from './lens/filters';
 import { machineNoiseFindings } from './sound/machine-noise';
 import { speechToNoiseFindings } from './sound/speech-to-noise';
 import { oneShoeFindings } from './body/one-shoe';
+import { oneVideoOutputFindings } from './body/one-video-output';
 import { reverberationFindings } from './sound/reverberation';
 import { windFindings } from './sound/wind';
 import { microphonePowerFindings } from './sound/microphone-power';
@@ -73,6 +74,7 @@ export const angleFindings: readonly AngleFindingRow[] = [
   ...careFindings,
   ...flyingFindings,
   ...oneShoeFindings,
+  ...oneVideoOutputFindings,
   ...mountFindings,
   ...framingFindings,
   ...lensFocusFindings,

@@ -276,6 +276,7 @@ export const axisOfCode: Readonly<Record<FindingCode, Axis | undefined>> = {
   B16: 'endurance',
   B17: 'safety net',
   B18: 'picture',
+  B19: 'picture',
   L1: 'picture',
   L2: 'picture',
   L3: 'picture',

@@ -27,6 +27,25 @@ const relievedMin = (
     )
   );
 
+/** The minutes its maker states, as stated, and what air, sun and relief make of them here. */
+function heatCorrectedWords(
+  rig: PlacedRig,
+  figures: Figures<
+    'heatAt20' | 'heatRelief' | 'temperature' | 'sunLoad' | 'heatMinutes' | 'heatMinutesMost'
+  >
+): string {
+  const { units } = rig.project;
+  const air = figures.temperature!;
+  const by = [
+    ...(air === 20 ? [] : [`at ${figureWords(air, '°C', units)}`]),
+    ...(figures.sunLoad! > 1 ? ['in full sun'] : []),
+    ...(figures.heatRelief! < 1 ? ['with what cools it'] : [])
+  ];
+  const here = minutesRange(figures.heatMinutes!, figures.heatMinutesMost!);
+  const stated = `overheats after ${minutesWords(figures.heatAt20!)} in this mode as stated, in the shade at ${figureWords(20, '°C', units)}`;
+  return by.length === 0 ? stated : `${stated}, and here, ${by.join(' and ')}, after about ${here}`;
+}
+
 /** B15, B4. */
 export const recordingFindings: readonly AngleFindingRow[] = [
   figureRow({
@@ -40,6 +59,7 @@ export const recordingFindings: readonly AngleFindingRow[] = [
       'heatRelief',
       'temperature',
       'heatMinutesMost',
+      'sunLoad',
       'recordLimit'
     ],
     judge: (rig, figures) => {
@@ -58,7 +78,7 @@ export const recordingFindings: readonly AngleFindingRow[] = [
         title: () =>
           `${rig.scene.name}: overheats after about ${minutesWords(minutes)} (takes of ${minutesWords(take)}) unless it is cooled`,
         why: () =>
-          `${fullName(rig.body!.gear)} overheats after about ${minutesRange(minutes, figures.heatMinutesMost!)}; ${Number.isFinite(relieved) ? `in shade, a cage or with a fan it lasts ${minutesWords(relieved)} or more` : 'in shade, a cage or with a fan it lasts the whole take'}. Turn the screen off the body as well.`
+          `${fullName(rig.body!.gear)} ${heatCorrectedWords(rig, figures)}; ${Number.isFinite(relieved) ? `in shade, a cage or with a fan it lasts ${minutesWords(relieved)} or more` : 'in shade, a cage or with a fan it lasts the whole take'}. Turn the screen off the body as well.`
       };
     },
     propose: (context) => [
@@ -78,7 +98,8 @@ export const recordingFindings: readonly AngleFindingRow[] = [
       'heatMinutesMost',
       'temperature',
       'heatAt20',
-      'heatRelief'
+      'heatRelief',
+      'sunLoad'
     ],
     judge: (rig, figures) => {
       const clip = figures.recordLimit ?? Infinity;
@@ -103,7 +124,7 @@ export const recordingFindings: readonly AngleFindingRow[] = [
             : `${rig.scene.name}: clips end after ${minutesWords(limit)} (takes of ${minutesWords(take)})`,
         why: () =>
           hot
-            ? `${fullName(rig.body!.gear)} switches itself off after about ${minutesRange(limit, figures.heatMinutesMost!)} in this mode at ${figureWords(figures.temperature!, '°C', rig.project.units)}.`
+            ? `${fullName(rig.body!.gear)} ${heatCorrectedWords(rig, figures)}.`
             : `${fullName(rig.body!.gear)} stops this mode after ${minutesWords(limit)} and has to be started again.`
       };
     },

@@ -1,4 +1,4 @@
-import { minutesWords } from '../../figures/figure-words';
+import { aboutAgainstLimit, minutesWords } from '../../figures/figure-words';
 import { partsOfScene } from '../../figures/handling-rows';
 import { fullName } from '../../model/gear';
 import type { KitPart } from '../../rigs/kit';
@@ -54,8 +54,7 @@ export const setUpFindings: readonly AngleFindingRow[] = [
         has: minutes,
         needs: limit,
         unit: 'min',
-        title: () =>
-          `${rig.scene.name}: set-up takes about ${minutesWords(minutes)} (limit ${minutesWords(limit)})`,
+        title: () => `${rig.scene.name}: set-up takes ${aboutAgainstLimit(minutes, limit, 'min')}`,
         why: () =>
           `That is how long the parts of this scene take to set up; what takes longest is ${slowest(rig)}.`
       };

@@ -32,6 +32,16 @@ export const causes: Record<string, (project: Project) => void> = {
     swap(p, 'dunmarrow-burr', 'dunmarrow-plover-plain');
     activePlan(p).lines.push(line('nibsworth-look-back-mirror'));
   },
+  B19: (p) => {
+    // Callers get the one output, and the monitor beside the desk stays dark.
+    p.scenes[0]!.live = true;
+    activePlan(p).lines.push(
+      line('nibsworth-weir-plus'),
+      line('tesselind-pane-5'),
+      line('nibsworth-hdmi-cable-d-to-a-1-m', { quantity: 2 })
+    );
+    ownCopy<GearOf<'body'>>(p, 'orrowby-linnet-ii', (gear) => (gear.usbVideo = false));
+  },
   B17: (p) => {
     ownCopy<GearOf<'body'>>(p, 'orrowby-linnet-ii', (gear) => {
       gear.form = 'drone';

@@ -5,7 +5,7 @@ const broken: readonly [RegExp, string][] = [
   [/[£€$]0(?:\.00)?\b(?!\.)/, 'no money at all'],
   [/\bunlimited\b(?!$)/, 'an endless figure'],
   [/(\d[\d .,]*\s?\S+) to \1(?!\S)/, 'a range with equal ends'],
-  [/ (\d[\d.]*\s\S+) \([^)\d]*\1\)/, 'the same figure twice'],
+  [/(?<!just (?:under|over)) (\d[\d.]*\s\S+) \([^)\d]*\1\)/, 'the same figure twice'],
   [/(?<![.\d])1 (?:stops|days|frames|batteries)\b/, 'one of many'],
   [/-\d[\d.]* dB (?:over|above|under|below)/, 'a sign where a word says it'],
   [/\bof the kit\?/, 'a question nobody can be asked']
