@@ -19,7 +19,6 @@ import { activePlan } from '../core/model/active-plan';
 import { SatchelDatabase } from '../data/database';
 import { type KeptProject, ProjectRepository, type UndoState } from '../data/project-repository';
 import { StoredProjectError } from '../data/stored-project';
-import { askJudge, askPatientJudge } from '../workers/connect-judge';
 import { ActQueue } from './act-queue';
 import { asOfToday } from './as-of-today';
 import { sentenceOf } from './fault-words';
@@ -30,6 +29,9 @@ type Saved = 'saved' | 'saving' | 'failed';
 
 /** An act is in the database before the page draws it, unless that takes longer than a frame. */
 const FRAME_MS = 16;
+
+/** The way to the workers comes after the first view, which judges without them. */
+const judges = () => import('../workers/connect-judge');
 
 /** From here on choosing the parts of every angle takes longer than a page may be held up on a slow machine. */
 const LONG_ANGLES_BY_LINES = 150;
@@ -163,7 +165,9 @@ export class ProjectStore {
 
   /** Packs a first kit for an empty project, in the worker, and shows it. */
   async beginPacked(project: Project): Promise<void> {
-    await this.begin(await askPatientJudge((judge, send) => judge.packFirst(send(project))));
+    await this.begin(
+      await (await judges()).askPatientJudge((judge, send) => judge.packFirst(send(project)))
+    );
   }
 
   /** Packs a first kit into the empty plan shown, as one act that undo takes back. */
@@ -171,7 +175,7 @@ export class ProjectStore {
     const project = this.project;
     if (!project) return;
     const packed = activePlan(
-      await askPatientJudge((judge, send) => judge.packFirst(send(project)))
+      await (await judges()).askPatientJudge((judge, send) => judge.packFirst(send(project)))
     );
     // Somebody may have put something in while parts were tried.
     if (!this.plan || this.judgement?.kit.parts.length !== 0) return;
@@ -222,16 +226,20 @@ export class ProjectStore {
   }
 
   /** Changes that together unblock every must-do scene; nothing is changed yet. */
-  lookForSettlingAll(): Promise<SettledAll> {
+  async lookForSettlingAll(): Promise<SettledAll> {
     const project = this.project!;
-    return askPatientJudge((judge, send) => judge.settleAll(send(asOfToday(project))));
+    return (await judges()).askPatientJudge((judge, send) =>
+      judge.settleAll(send(asOfToday(project)))
+    );
   }
 
   /** Takes a candidate of a pocket, judged for `basis` as coming in that way. */
   async choose(basis: Project | undefined, candidate: Candidate, way: WayOfTaking): Promise<void> {
     if (!candidate.act) return;
     await this.#actOn(basis, candidate.act, candidate.gear.model, async (project) => {
-      const again = await askJudge((judge, send) =>
+      const again = await (
+        await judges()
+      ).askJudge((judge, send) =>
         judge.candidate(send(asOfToday(project)), candidate.gear.id, way)
       );
       return again?.packed && !again.act ? 'settled' : again?.act;
@@ -403,7 +411,9 @@ export class ProjectStore {
   async #chooseRigs(project: Project): Promise<void> {
     const judged = asOfToday(project);
     try {
-      const chosen = await askJudge((judge, send) => judge.chooseRigs(send(judged)));
+      const chosen = await (
+        await judges()
+      ).askJudge((judge, send) => judge.chooseRigs(send(judged)));
       rememberRigs(judged, activePlan(judged), shelfOf(judged), chosen);
     } catch {
       // Nothing is remembered, and the page chooses by itself.
@@ -443,7 +453,7 @@ export class ProjectStore {
     if (id === undefined || this.keeping === 'tab') return;
     try {
       if (await this.repository.snapshotIsDue(id))
-        await askJudge((judge) => judge.takeSnapshot(id));
+        await (await judges()).askJudge((judge) => judge.takeSnapshot(id));
     } catch {
       // The journal holds everything; the next act tries again.
     }

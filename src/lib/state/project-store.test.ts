@@ -13,7 +13,7 @@ import type { Outcome, Share } from '../workers/judge-protocol';
 /** The real judge, asked in this thread; a test may let it break off. */
 const judge = { breaks: false };
 vi.mock('../workers/connect-judge', async (actual) => {
-  const { doneOf, isCancelled } = await actual<typeof import('../workers/connect-judge')>();
+  const { doneOf, isCancelled, proxy } = await actual<typeof import('../workers/connect-judge')>();
   const work = makeJudgeWork();
   type Ask<T> = (
     worker: JudgeWorker,
@@ -26,6 +26,7 @@ vi.mock('../workers/connect-judge', async (actual) => {
   };
   return {
     isCancelled,
+    proxy,
     askJudge: askThis,
     askPatientJudge: askThis,
     askJudges: async <T>(ask: Ask<T>) => [await askThis(ask)]

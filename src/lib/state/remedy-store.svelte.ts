@@ -2,10 +2,11 @@ import type { JointsClosed } from '../core/judge/close-joints';
 import type { Question } from '../core/judge/questions';
 import type { Remedy } from '../core/judge/settle';
 import type { Project } from '../core/model/project';
-import { proxy } from 'comlink';
-import { askJudge, askJudges, isCancelled } from '../workers/connect-judge';
 import type { SettledPart } from '../workers/judge-protocol';
 import { asOfToday } from './as-of-today';
+
+/** The way to the workers comes after the first view, which judges without them. */
+const judges = () => import('../workers/connect-judge');
 
 /** Workers and page share the processors: what an act changes on screen comes first. */
 const MOST_IDLE_WAIT_MS = 200;
@@ -44,14 +45,17 @@ export class RemedyStore {
       if (part.questions) this.questions = part.questions;
       this.basis = project;
     };
+    let isStale = (_error: unknown): boolean => false;
     try {
+      const { askJudges, isCancelled, proxy } = await judges();
+      isStale = isCancelled;
       await pageIsIdle();
       if (round !== this.#round) return;
       await askJudges((judge, send, share) =>
         judge.settle(send(asOfToday(project)), [...this.visible], share, proxy(take))
       );
     } catch (error) {
-      if (round !== this.#round || isCancelled(error)) return;
+      if (round !== this.#round || isStale(error)) return;
       this.failure = error instanceof Error ? error.message : String(error);
     }
     if (round === this.#round) this.settling = false;
@@ -59,6 +63,7 @@ export class RemedyStore {
 
   /** The remedies of one finding for a project as it is now; undefined when it is not found any more. */
   async again(project: Project, findingKey: string): Promise<Remedy[] | undefined> {
+    const { askJudge } = await judges();
     return askJudge((judge, send) => judge.remediesOf(send(asOfToday(project)), findingKey));
   }
 }

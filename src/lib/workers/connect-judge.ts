@@ -1,7 +1,11 @@
-import { type Remote, wrap } from 'comlink';
+import { proxy, type Remote, wrap } from 'comlink';
+
 import type { GearItem } from '../core/model/gear';
 import type { Project } from '../core/model/project';
 import type { JudgeWorker, Outcome, SentProject, Share } from './judge-protocol';
+
+/** Makes what a worker tells as it goes come back to the page. */
+export { proxy };
 
 /** The judging worker could not be started or broke off. What is on screen stands; asking again starts another. */
 export class JudgeFailedError extends Error {}
