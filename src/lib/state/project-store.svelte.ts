@@ -6,7 +6,7 @@ import { actWords } from '../core/acts/act-words';
 import { ActError } from '../core/acts/apply-act';
 import type { Act } from '../core/acts/act';
 import { withFreshIds } from '../core/acts/fresh-ids';
-import { rememberRigs } from '../core/judge/best-rig';
+import { rememberRigs } from '../core/judge/best-rig/place-best-rigs';
 import { judgePlan } from '../core/judge/judge-plan';
 import type { Judgement } from '../core/judge/judgement';
 import type { Candidate, WayOfTaking } from '../core/judge/candidates';

@@ -1,4 +1,4 @@
-import type { ChosenRig } from '../core/judge/best-rig';
+import type { ChosenRig } from '../core/judge/best-rig/place-best-rigs';
 import type { Candidate, WayOfTaking } from '../core/judge/candidates';
 import type { JointsClosed } from '../core/judge/close-joints';
 import type { DisputeView } from '../core/judge/disputes';

@@ -1,5 +1,5 @@
 import { shelfOf } from '../catalogue/load-catalogue';
-import { chooseRigs } from '../core/judge/best-rig';
+import { chooseRigs } from '../core/judge/best-rig/place-best-rigs';
 import { judgeCandidate, judgingCandidates } from '../core/judge/candidates';
 import { closeJoints } from '../core/judge/close-joints';
 import { disputesOf } from '../core/judge/disputes';

@@ -9,7 +9,7 @@ import type { Shelf } from '../../model/shelf';
 import { type MoneyStatement, statementOf } from '../../money/statement';
 import { type Kit, makeKit } from '../../rigs/kit';
 import type { PlacedRig } from '../../rigs/placed-rig';
-import { placeBestRigs } from '../best-rig';
+import { placeBestRigs } from '../best-rig/place-best-rigs';
 import type { AngleJudgement, OpenRow, RowSource, SupposedAnswer } from './angle-judgement';
 import type { DifferingAngle, HowToPlace, TrackedJudgement } from './tracked-judgement';
 

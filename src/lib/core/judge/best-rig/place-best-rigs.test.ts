@@ -1,15 +1,15 @@
 import { describe, expect, it } from 'vitest';
-import { demoProject } from '../../catalogue/demos/saltmarsh-loom';
-import { shelfOf } from '../../catalogue/load-catalogue';
-import type { GearItem } from '../model/gear';
-import { newLine } from '../model/new-line';
-import { activePlan } from '../model/active-plan';
-import type { Project } from '../model/project';
-import { chooseRigs, rememberRigs } from './best-rig';
-import { completeKit } from './complete-kit';
-import { trackJudgement } from './incremental';
-import { judgePlan } from './judge-plan';
-import type { Judgement } from './judgement';
+import { demoProject } from '../../../catalogue/demos/saltmarsh-loom';
+import { shelfOf } from '../../../catalogue/load-catalogue';
+import type { GearItem } from '../../model/gear';
+import { newLine } from '../../model/new-line';
+import { activePlan } from '../../model/active-plan';
+import type { Project } from '../../model/project';
+import { chooseRigs, rememberRigs } from './place-best-rigs';
+import { completeKit } from '../complete-kit';
+import { trackJudgement } from '../incremental';
+import { judgePlan } from '../judge-plan';
+import type { Judgement } from '../judgement';
 
 /** The demo with a second of every kind that is chosen for an angle, so that there is something to choose. */
 function kitWithChoices(): Project {

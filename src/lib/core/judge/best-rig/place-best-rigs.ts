@@ -1,0 +1,92 @@
+import type { Plan, Rig } from '../../model/plan';
+import type { Project } from '../../model/project';
+import type { Shelf } from '../../model/shelf';
+import type { Allocated } from '../../rigs/allocated';
+import { type Kit, makeKit } from '../../rigs/kit';
+import { overridesOf, placeRig } from '../../rigs/place-rig';
+import type { DifferingPlan } from '../incremental';
+import { choicesOf, keyOf, remember } from './remembered-choices';
+import { type BestRig, chooseParts, keepParts, type Rigging } from './try-rigs';
+
+/**
+ * Puts a kit in place for every angle, each with the parts of the kit that make it best: fewest stops, then
+ * merit. What the person has fixed stands. Job by job (body, lens, support, microphone, lamps), each way
+ * tried beside what is chosen for the others.
+ */
+export function placeBestRigs(
+  project: Project,
+  plan: Plan,
+  kit: Kit,
+  before?: DifferingPlan
+): BestRig[] {
+  const rigs: BestRig[] = [];
+  for (const scene of project.scenes) {
+    const allocated: Allocated = new Map();
+    for (const angle of scene.angles)
+      rigs.push(placeBest({ project, plan, kit, scene, angle, before }, allocated));
+  }
+  return rigs;
+}
+
+/** What was chosen for an angle, as plain data: it passes from one thread to another. */
+export interface ChosenRig {
+  sceneId: string;
+  angleId: string;
+  /** Undefined for the usual rig. */
+  way: Rig | undefined;
+}
+
+/** What is chosen for every angle of a project's plan. */
+export function chooseRigs(project: Project, plan: Plan, shelf: Shelf): ChosenRig[] {
+  return placeBestRigs(project, plan, makeKit(plan, shelf)).map(({ rig, way }) => ({
+    sceneId: rig.scene.id,
+    angleId: rig.angle.id,
+    way
+  }));
+}
+
+/**
+ * Remembers what was chosen elsewhere for this very project, so that judging it here takes it up instead of
+ * choosing again.
+ */
+export function rememberRigs(
+  project: Project,
+  plan: Plan,
+  shelf: Shelf,
+  chosen: readonly ChosenRig[]
+): void {
+  const kit = makeKit(plan, shelf);
+  for (const scene of project.scenes) {
+    const allocated: Allocated = new Map();
+    for (const angle of scene.angles) {
+      const one = chosen.find(
+        ({ sceneId, angleId }) => sceneId === scene.id && angleId === angle.id
+      );
+      if (!one) break;
+      const said = overridesOf(plan, scene, angle);
+      remember(angle, keyOf(project, scene, kit, said, plan, allocated), one.way);
+      placeRig(project, plan, kit, scene, angle, allocated, one.way ?? said);
+    }
+  }
+}
+
+function placeBest(rigging: Rigging, allocated: Allocated): BestRig {
+  const { project, plan, kit, scene, angle, before } = rigging;
+  const said = overridesOf(plan, scene, angle);
+  const key = keyOf(project, scene, kit, said, plan, allocated);
+  const remembered = choicesOf(angle).get(key);
+  if (remembered !== undefined) {
+    const rig = placeRig(project, plan, kit, scene, angle, allocated, remembered ?? said);
+    return { rig, way: remembered ?? undefined, difference: undefined };
+  }
+  const rigBefore = before?.howToPlace === 'as before' ? before.rigBefore(angle) : undefined;
+  // What was said and is not any more must not be kept.
+  const kept =
+    rigBefore && rigBefore.overrides === said
+      ? keepParts(rigging, allocated, said, rigBefore)
+      : undefined;
+  const chosen = kept ?? chooseParts(rigging, allocated, said);
+  if (!kept) remember(angle, key, chosen.way);
+  for (const [lineId, pieces] of chosen.allocated) allocated.set(lineId, pieces);
+  return chosen;
+}

@@ -1,0 +1,183 @@
+import type { Plan, Rig } from '../../model/plan';
+import type { Project } from '../../model/project';
+import type { Angle, Scene } from '../../model/scene';
+import { NO_PART } from '../../model/word-lists';
+import type { Allocated } from '../../rigs/allocated';
+import type { Kit } from '../../rigs/kit';
+import { placeRig } from '../../rigs/place-rig';
+import type { PlacedRig } from '../../rigs/placed-rig';
+import type { DifferingAngle, DifferingPlan } from '../incremental';
+import { isBetter, type Standing, standingOf } from './standing';
+import { type Choice, jobs, type WaysFor } from './ways';
+
+export interface BestRig {
+  rig: PlacedRig;
+  /** Undefined for the usual rig. */
+  way: Rig | undefined;
+  /** What differs in it from the judgement before, where that was asked to choose it. */
+  difference: DifferingAngle | undefined;
+}
+
+/** An angle to be rigged with what a kit holds. */
+export interface Rigging {
+  project: Project;
+  plan: Plan;
+  kit: Kit;
+  scene: Scene;
+  angle: Angle;
+  /** A judgement of a plan a little different, by which a rig is judged with less work and to the same end. */
+  before: DifferingPlan | undefined;
+}
+
+/** A rig tried: how it was asked for, and what it leaves for the other angles. */
+export interface TriedRig extends BestRig {
+  allocated: Allocated;
+}
+
+/** Rigs of one angle, tried with what the other angles have left. */
+class Trying {
+  readonly #standings = new Map<string, Standing>();
+
+  constructor(
+    private readonly rigging: Rigging,
+    private readonly allocated: Allocated,
+    private readonly said: Rig | undefined
+  ) {}
+
+  rig(way: Rig | undefined): TriedRig {
+    const { project, plan, kit, scene, angle } = this.rigging;
+    const left = new Map(this.allocated);
+    const rig = placeRig(project, plan, kit, scene, angle, left, way ?? this.said);
+    return { rig, difference: undefined, way, allocated: left };
+  }
+
+  /** What is chosen by a rig, to which one more choice is added. */
+  baseOf({ way }: TriedRig): Rig {
+    const { scene, angle } = this.rigging;
+    return way ?? { ...this.said, sceneId: scene.id, angleId: angle.id };
+  }
+
+  waysOf(waysFor: WaysFor, { rig }: TriedRig): Choice[] {
+    return waysFor(rig, this.said, this.allocated);
+  }
+
+  /** The way in which the angle stands best; of two alike ways the first. */
+  bestOf(ways: readonly Choice[], base: Rig): TriedRig {
+    let first: TriedRig | undefined;
+    let bestStanding: Standing | undefined;
+    for (const way of inOrder(ways, this.rigging.kit)) {
+      const one = this.rig({ ...base, ...way });
+      one.difference = this.rigging.before?.angle(one.rig, undefined);
+      const name = nameOfRig(one.rig);
+      let standing = this.#standings.get(name);
+      if (!standing) this.#standings.set(name, (standing = standingOf(one.rig, one.difference)));
+      if (!bestStanding || isBetter(standing, bestStanding)) {
+        first = one;
+        bestStanding = standing;
+      }
+    }
+    return first!;
+  }
+}
+
+/** The rig with every job done best. */
+export function chooseParts(
+  rigging: Rigging,
+  allocated: Allocated,
+  said: Rig | undefined
+): TriedRig {
+  const trying = new Trying(rigging, allocated, said);
+  let best = trying.rig(undefined);
+  /** Jobs decided since something was chosen anew; when all are, deciding again would come out the same. */
+  let stands = 0;
+  // A second time where several jobs had a choice: the first was made beside the usual parts, not beside the best.
+  for (let round = 0; round < ROUNDS && stands < jobs.length; round++)
+    for (const waysFor of jobs) {
+      if (stands === jobs.length) break;
+      const ways = trying.waysOf(waysFor, best);
+      stands += 1;
+      if (ways.length < 2) continue;
+      const before = nameOfRig(best.rig);
+      best = trying.bestOf(ways, trying.baseOf(best));
+      if (nameOfRig(best.rig) !== before) stands = 1;
+    }
+  return best;
+}
+
+/** The rig of before; where a part of it is gone its job is done best, and elsewhere only what is new is tried. */
+export function keepParts(
+  rigging: Rigging,
+  allocated: Allocated,
+  said: Rig | undefined,
+  before: PlacedRig
+): TriedRig {
+  const { kit, scene, angle } = rigging;
+  const had = new Set(before.kit.parts.map(({ line }) => line.id));
+  const isThere = (lineId: string) => lineId === NO_PART || kit.byLine(lineId) !== undefined;
+  const isNew = (lineId: string) => lineId !== NO_PART && !had.has(lineId);
+  const choices = [...choicesIn(before)];
+  // With another body another lens may be the right one.
+  if (before.body && !isThere(before.body.line.id)) choices[0] = choices[1] = {};
+  const trying = new Trying(rigging, allocated, said);
+  let best = trying.rig(
+    Object.assign({}, ...choices, said, { sceneId: scene.id, angleId: angle.id }) as Rig
+  );
+  for (const [job, waysFor] of jobs.entries()) {
+    const choice = choices[job]!;
+    const isKept = Object.keys(choice).length > 0 && linesOf(choice).every(isThere);
+    const ways = trying.waysOf(waysFor, best);
+    const open = isKept ? ways.filter((way) => linesOf(way).some(isNew)) : ways;
+    if (open.length === 0) continue;
+    const ofBodies = job === 0;
+    const tries = ofBodies ? open.map((way) => ({ ...way, lensLineId: said?.lensLineId })) : open;
+    if (isKept) tries.push(ofBodies ? { ...choices[1], ...choice } : choice);
+    best = trying.bestOf(tries, trying.baseOf(best));
+    if (ofBodies && best.rig.body?.line.id !== before.body?.line.id) choices[1] = {};
+  }
+  return best;
+}
+
+/** What a rig has chosen, job by job; nothing where it has none, so that the first to come is taken. */
+const choicesIn = ({
+  angle,
+  body,
+  lens,
+  support,
+  mic,
+  micPlace,
+  keyLamp,
+  fillLamp
+}: PlacedRig): readonly Choice[] => [
+  body ? { bodyLineId: body.line.id } : {},
+  lens && !lens.builtIn ? { lensLineId: lens.lineId } : {},
+  support
+    ? { supportLineId: support.line.id }
+    : angle.cameraPlace === 'hand'
+      ? { supportLineId: NO_PART }
+      : {},
+  mic && micPlace ? { micLineId: mic.line.id, micPlace } : {},
+  keyLamp
+    ? { keyLampLineId: keyLamp.part.line.id, fillLampLineId: fillLamp?.part.line.id ?? NO_PART }
+    : {}
+];
+
+const linesOf = ({ micPlace: _, ...lines }: Choice): string[] =>
+  Object.values(lines).flatMap((lineId) => (lineId === undefined ? [] : String(lineId)));
+
+const ROUNDS = 2;
+
+/** Rigs of one angle and one kit with equal names are equal: what else is in them follows from these. */
+const nameOfRig = ({ body, lens, support, mic, micPlace, keyLamp, fillLamp }: PlacedRig): string =>
+  `${body?.line.id} ${lens?.lineId} ${support?.line.id} ${mic?.line.id} ${micPlace} ${keyLamp?.part.line.id} ${fillLamp?.part.line.id}`;
+
+/** By what the parts are, not by their place in the list, so that of two alike ways the same is taken in any order. */
+function inOrder(ways: readonly Choice[], kit: Kit): Choice[] {
+  const nameOf = (way: Choice) =>
+    Object.entries(way)
+      .map(([job, one]) => `${job} ${kit.byLine(String(one))?.gear.id ?? String(one)}`)
+      .join();
+  return ways
+    .map((way) => ({ way, name: nameOf(way) }))
+    .sort((one, other) => (one.name < other.name ? -1 : one.name > other.name ? 1 : 0))
+    .map(({ way }) => way);
+}
