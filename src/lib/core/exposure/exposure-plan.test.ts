@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { type ExposureTask, solveExposure } from './exposure-plan';
+import { solveExposure } from './exposure-plan';
+import type { ExposureTask } from './exposure-task';
 
 const sun: ExposureTask = {
   fps: 25,

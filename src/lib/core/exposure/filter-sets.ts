@@ -1,4 +1,4 @@
-import type { DensityFilter } from './exposure-plan';
+import type { DensityFilter } from './exposure-task';
 
 /**
  * The filters an angle can choose from, as a number: figures are numbers, and two angles with filters of the

@@ -1,9 +1,6 @@
-import {
-  type ExposurePlan,
-  type ExposureTask,
-  solveExposure,
-  solveSharedExposure
-} from './exposure-plan';
+import { solveExposure } from './exposure-plan';
+import type { ExposurePlan, ExposureTask } from './exposure-task';
+import { solveSharedExposure } from './shared-exposure';
 
 /** A plan with the task it solves. */
 export interface SolvedExposure {

@@ -1,92 +1,16 @@
-import { filterSetOf, filtersOfSet, filterSetWords } from '../exposure/filter-sets';
-import type { ExposureTask } from '../exposure/exposure-plan';
+import { filterSetOf, filterSetWords } from '../exposure/filter-sets';
 import { costOfSharing, type SolvedExposure, solvedFrom } from '../exposure/solved-exposure';
 import { exposureCosts } from '../exposure/costs';
 import { apertureForBlurN } from '../relations/optics/background-blur';
 import { neutralDensityStops } from '../relations/exposure/exposure';
 import { variableDensityCornerStops } from '../relations/exposure/variable-density-corners';
+import { inputsOf, MUST_BE_THERE, taskOf } from './exposure-inputs';
 import { NO_PART } from '../model/word-lists';
 import { widestApertureN } from '../rigs/place-lens';
 import type { FigureRow, FigureRows, LightEnd } from './rows';
 
-/** The shortest shutter and the highest ISO nearly every body has; no sheet of ours states them. */
-const SHORTEST_SHUTTER_S = 1 / 8000;
-const HIGHEST_ISO = 25_600;
 /** A cast nobody states may be as strong as this: the worse end of what is asked. */
 const WORST_CAST_MIRED = 45;
-
-/** What the plan of either end is solved from, in the order `taskOf` takes it; the first eight must be there. */
-const inputsOf = (end: LightEnd) =>
-  [
-    'apertureWidest',
-    'apertureSmallest',
-    'fps',
-    'baseIso',
-    'highestUsableIso',
-    'diffractionCap',
-    'equivalentFocalLength',
-    end === 'dim' ? 'placeLightDim' : 'placeLightBright',
-    'ownLight',
-    'placePulses',
-    'flickerMains',
-    'densityFilters',
-    'apertureForSharp',
-    'apertureForBlur',
-    'blurFirst',
-    'lensPasses',
-    'magnification',
-    'apertureSaid',
-    'shutterSaid',
-    'filterSaid'
-  ] as const;
-const MUST_BE_THERE = 8;
-
-function taskOf(inputs: readonly number[]): ExposureTask {
-  const [widest, smallest, fps, baseIso, usable, cap, equivalent, placeLx, ownLx] = inputs as [
-    number,
-    ...number[]
-  ];
-  const [
-    pulses,
-    mains,
-    filters,
-    sharpN,
-    blurN,
-    blurFirst,
-    passes,
-    enlarged,
-    saidN,
-    saidS,
-    saidFilter
-  ] = inputs.slice(9);
-  return {
-    fps: fps!,
-    apertureWidestN: widest,
-    apertureSmallestN: smallest!,
-    shutterShortestS: Math.min(SHORTEST_SHUTTER_S, 1 / fps!),
-    isoLowest: baseIso!,
-    isoHighest: Math.max(HIGHEST_ISO, baseIso!),
-    isoUsable: usable!,
-    placeLx: placeLx!,
-    lampsLx: ownLx!,
-    // How deep a lamp pulses nobody states: it counts as wholly, the worse end.
-    pulsing: { place: pulses!, lamps: mains! > 0 ? 1 : 0 },
-    mainsHz: mains! > 0 ? mains! : 50,
-    filters: filtersOfSet(filters!),
-    ...(sharpN! > 0 ? { depthN: sharpN! } : {}),
-    ...(blurN! > 0 ? { blurN: blurN! } : {}),
-    blurFirst: blurFirst! > 0,
-    diffractionCapN: cap!,
-    equivalentFocalLengthMm: equivalent!,
-    transmission: passes! > 0 ? passes! : 1,
-    magnification: enlarged!,
-    set: {
-      ...(saidN! > 0 ? { apertureN: saidN! } : {}),
-      ...(saidS! > 0 ? { shutterS: saidS! } : {}),
-      ...(saidFilter! > 0 ? { filter: true } : {})
-    }
-  };
-}
 
 const planRow = (end: LightEnd): FigureRow => ({
   name: `exposure plan at the ${end} end, cost`,

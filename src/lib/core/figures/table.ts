@@ -8,6 +8,7 @@ import { heatRows } from './heat-rows';
 import { lightRows } from './light-rows';
 import { opticsRows } from './optics-rows';
 import { type FigureRow, isLeaf } from './rows';
+import { soundPathRows } from './sound-path-rows';
 import { soundRows } from './sound-rows';
 import { stabilityRows } from './stability-rows';
 
@@ -17,6 +18,7 @@ const rows = {
   ...colourRows,
   ...exposureRows,
   ...soundRows,
+  ...soundPathRows,
   ...enduranceRows,
   ...heatRows,
   ...awayRows,

@@ -1,4 +1,4 @@
-import type { ExposurePlan } from '../exposure/exposure-plan';
+import type { ExposurePlan } from '../exposure/exposure-task';
 import type { SolvedExposure } from '../exposure/solved-exposure';
 import { figureWords } from '../figures/figure-words';
 import type { FigureId } from '../figures/table';
