@@ -8,7 +8,8 @@ import { applyRecorded } from '../core/acts/record-act';
 import { activePlan } from '../core/model/active-plan';
 import version1 from '../core/formats/fixtures/version-1.satchel.json';
 import { CHECKS, SatchelDatabase } from './database';
-import { type KeptProject, ProjectRepository } from './project-repository';
+import type { KeptProject } from './project-reader';
+import { ProjectRepository } from './project-repository';
 import { StoredProjectError } from './stored-project';
 
 let db: SatchelDatabase;

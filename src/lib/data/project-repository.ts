@@ -13,13 +13,8 @@ import {
   type StepRow
 } from './database';
 import { type CopyHead, ProjectCopies } from './project-copies';
-import {
-  all,
-  checkedProject,
-  looksLikeProject,
-  type RawProject,
-  StoredProjectError
-} from './stored-project';
+import { type KeptProject, ProjectReader, type UndoState } from './project-reader';
+import { all, looksLikeProject, StoredProjectError } from './stored-project';
 
 /** The log grows no longer than this; older acts can no longer be undone. */
 const MOST_STEPS = 500;
@@ -27,18 +22,6 @@ const MOST_STEPS = 500;
 const MOST_JOURNAL = 64;
 /** Files a project has passed through that are remembered. */
 const MOST_MARKS = 50;
-
-/** What can be undone and redone next, in words. */
-export interface UndoState {
-  undo: string | undefined;
-  redo: string | undefined;
-}
-
-/** A project as the database holds it. */
-export interface KeptProject extends UndoState {
-  project: Project;
-  head: HeadRow;
-}
 
 /** A project to keep, with the files it has passed through. */
 export interface IncomingProject {
@@ -53,88 +36,17 @@ const marksAt = (marks: readonly string[], revision: number): FileMark[] =>
  * Reads and writes projects. A write is one transaction: a small patch in the journal, a step in the
  * log, and the head. The snapshot is written anew only now and then.
  */
-export class ProjectRepository {
+export class ProjectRepository extends ProjectReader {
   private readonly copiesKept: ProjectCopies;
 
-  constructor(private readonly db: SatchelDatabase) {
+  constructor(db: SatchelDatabase) {
+    super(db);
     this.copiesKept = new ProjectCopies(db);
   }
 
   private get tables() {
     const { heads, projects, journal, log, copies, settings } = this.db;
     return [heads, projects, journal, log, copies, settings];
-  }
-
-  /** Every project kept here, the last changed first. Nothing but the heads is read. */
-  async list(): Promise<{ id: string; name: string; savedAt: number }[]> {
-    const heads = await this.db.heads.orderBy('savedAt').reverse().toArray();
-    return heads.map(({ id, name, savedAt }) => ({ id, name, savedAt }));
-  }
-
-  /** The project as kept, checked when no check has passed it yet. @throws StoredProjectError */
-  async load(id: string): Promise<KeptProject | undefined> {
-    const { head, row, journal } = await this.db.transaction(
-      'r',
-      this.db.heads,
-      this.db.projects,
-      this.db.journal,
-      async () => {
-        const [head, row] = await Promise.all([this.db.heads.get(id), this.db.projects.get(id)]);
-        const since = row ? row.revision + 1 : 0;
-        const journal = await this.db.journal
-          .where(':id')
-          .between([id, since], [id, Infinity])
-          .toArray();
-        return { head, row, journal };
-      }
-    );
-    if (!head && !row) return undefined;
-    if (!head || !row) throw new StoredProjectError('Part of the saved project is missing.');
-    let project =
-      row.checkedAs === CHECKS && looksLikeProject(row.project)
-        ? row.project
-        : await checkedProject(this.db, row);
-    try {
-      for (const { patches } of journal) project = applyPatches(project, patches);
-    } catch (error) {
-      throw new StoredProjectError(
-        `A saved change cannot be read: ${error instanceof Error ? error.message : String(error)}`
-      );
-    }
-    if (journal.length > 0 && !looksLikeProject(project))
-      throw new StoredProjectError('The saved project cannot be read after its last changes.');
-    return this.withWords({ project, head });
-  }
-
-  private async withWords({
-    project,
-    head
-  }: {
-    project: Project;
-    head: HeadRow;
-  }): Promise<KeptProject> {
-    const [undo, redo] = await Promise.all([
-      head.position > 0 ? this.db.log.get([head.id, head.position - 1]) : undefined,
-      head.position < head.top ? this.db.log.get([head.id, head.position]) : undefined
-    ]);
-    return { project, head, undo: undo?.label, redo: redo?.label };
-  }
-
-  /** Everything kept of a project as it lies there, readable or not. */
-  async raw(id: string): Promise<RawProject> {
-    const [head, row, journal, log] = await Promise.all([
-      this.db.heads.get(id),
-      this.db.projects.get(id),
-      this.db.journal
-        .where(':id')
-        .between(...all(id))
-        .toArray(),
-      this.db.log
-        .where(':id')
-        .between(...all(id))
-        .toArray()
-    ]);
-    return { head, row, journal, log };
   }
 
   async openId(): Promise<string | undefined> {
@@ -357,35 +269,6 @@ export class ProjectRepository {
     });
   }
 
-  /** What another tab has written since, on top of what this one knows; from the snapshot where that is newer. */
-  private async since(known: KeptProject, head: HeadRow): Promise<KeptProject> {
-    const rows = await this.db.journal
-      .where(':id')
-      .between([head.id, known.head.revision + 1], [head.id, Infinity])
-      .toArray();
-    if (rows.length === 0 || rows.length !== head.revision - known.head.revision)
-      return (await this.load(head.id))!;
-    let { project } = known;
-    for (const { patches } of rows) project = applyPatches(project, patches);
-    return { project, head, undo: undefined, redo: undefined };
-  }
-
-  /** What was done last and can be undone, newest first, in words. */
-  async recentActs(projectId: string, most: number): Promise<string[]> {
-    const head = await this.db.heads.get(projectId);
-    if (!head) return [];
-    const steps = await this.db.log
-      .where(':id')
-      .between([projectId, Math.max(0, head.position - most)], [projectId, head.position])
-      .toArray();
-    return steps.reverse().map(({ label }) => label);
-  }
-
-  /** The head, for watching. */
-  head(projectId: string): Promise<HeadRow | undefined> {
-    return this.db.heads.get(projectId);
-  }
-
   /** True when so many writes lie behind the snapshot that a new one should be taken. */
   async snapshotIsDue(id: string): Promise<boolean> {
     return (
@@ -412,21 +295,5 @@ export class ProjectRepository {
         .between([id, -Infinity], [id, head.position - MOST_STEPS])
         .delete();
     });
-  }
-
-  /** Every project kept here, those that cannot be read as they lie there; in the order of their ids. */
-  async everything(): Promise<{ id: string; kept?: KeptProject; raw?: RawProject }[]> {
-    const ids = await this.db.heads.toCollection().primaryKeys();
-    return Promise.all(
-      ids.map(async (id) => {
-        try {
-          const kept = await this.load(id);
-          if (kept) return { id, kept };
-        } catch {
-          // Told by what is handed out in its place.
-        }
-        return { id, raw: await this.raw(id) };
-      })
-    );
   }
 }

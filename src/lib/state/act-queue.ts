@@ -1,7 +1,8 @@
 import type { Act } from '../core/acts/act';
 import { ActError, applyAct } from '../core/acts/apply-act';
 import type { Project } from '../core/model/project';
-import type { KeptProject, ProjectRepository } from '../data/project-repository';
+import type { KeptProject } from '../data/project-reader';
+import type { ProjectRepository } from '../data/project-repository';
 
 /** What is to be written, in the order it was done. */
 export type Pending = { label: string } & ({ act: Act } | { turn: 'undo' | 'redo' });

@@ -6,23 +6,21 @@ import { actWords } from '../core/acts/act-words';
 import { ActError } from '../core/acts/apply-act';
 import type { Act } from '../core/acts/act';
 import { withFreshIds } from '../core/acts/fresh-ids';
-import { rememberRigs } from '../core/judge/best-rig/place-best-rigs';
 import { judgePlan } from '../core/judge/judge-plan';
 import type { Judgement } from '../core/judge/judgement';
-import type { Candidate, WayOfTaking } from '../core/judge/candidates';
 import type { Question } from '../core/judge/questions';
-import type { Remedy } from '../core/judge/settle';
-import type { SettledAll } from '../core/judge/settle-all';
 import type { Plan } from '../core/model/plan';
 import type { Project } from '../core/model/project';
 import { activePlan } from '../core/model/active-plan';
 import { SatchelDatabase } from '../data/database';
-import { type KeptProject, ProjectRepository, type UndoState } from '../data/project-repository';
+import type { KeptProject, UndoState } from '../data/project-reader';
+import { ProjectRepository } from '../data/project-repository';
 import { StoredProjectError } from '../data/stored-project';
 import { ActQueue } from './act-queue';
 import { asOfToday } from './as-of-today';
 import { sentenceOf } from './fault-words';
 import { RemedyStore } from './remedy-store.svelte';
+import { chooseRigsAhead, isLong } from './rigs-ahead';
 
 type Status = 'loading' | 'no project' | 'ready' | 'failed';
 type Saved = 'saved' | 'saving' | 'failed';
@@ -32,12 +30,6 @@ const FRAME_MS = 16;
 
 /** The way to the workers comes after the first view, which judges without them. */
 const judges = () => import('../workers/connect-judge');
-
-/** From here on choosing the parts of every angle takes longer than a page may be held up on a slow machine. */
-const LONG_ANGLES_BY_LINES = 150;
-const isLong = (project: Project): boolean =>
-  project.scenes.flatMap(({ angles }) => angles).length * activePlan(project).lines.length >
-  LONG_ANGLES_BY_LINES;
 
 const freshId = (kind: string): string =>
   `${kind}-${crypto.randomUUID().replaceAll('-', '').slice(0, 12)}`;
@@ -170,30 +162,9 @@ export class ProjectStore {
     );
   }
 
-  /** Packs a first kit into the empty plan shown, as one act that undo takes back. */
-  async packPlan(): Promise<void> {
-    const project = this.project;
-    if (!project) return;
-    const packed = activePlan(
-      await (await judges()).askPatientJudge((judge, send) => judge.packFirst(send(project)))
-    );
-    // Somebody may have put something in while parts were tried.
-    if (!this.plan || this.judgement?.kit.parts.length !== 0) return;
-    const there = this.plan.lines.map(({ id }) => id);
-    await this.act({
-      type: 'batch',
-      acts: [
-        ...packed.lines
-          .filter(({ id }) => !there.includes(id))
-          .map((line): Act => ({ type: 'add line', line })),
-        ...packed.rigs.map(({ sceneId, angleId, ...patch }): Act => ({
-          type: 'set rig',
-          sceneId,
-          angleId,
-          patch
-        }))
-      ]
-    });
+  /** The project with everything done so far, saved or not. */
+  get latest(): Project | undefined {
+    return this.#queue?.latest;
   }
 
   /** Does an act: in the database, where it is logged for undo, and on screen, within a frame. */
@@ -214,63 +185,6 @@ export class ProjectStore {
     await Promise.race([written, new Promise((resolve) => setTimeout(resolve, FRAME_MS))]);
     if (queue === this.#queue) this.#take(queue.latest);
     await written;
-  }
-
-  /** Takes a remedy. One that was proposed for a kit which has changed since is looked for again first. */
-  async settleWith(findingKey: string, remedy: Remedy): Promise<void> {
-    await this.#actOn(this.advice.basis, remedy.act, remedy.label, async (project) => {
-      const remedies = await this.advice.again(project, findingKey);
-      if (!remedies) return 'settled';
-      return remedies.find(({ label }) => label === remedy.label)?.act;
-    });
-  }
-
-  /** Changes that together unblock every must-do scene; nothing is changed yet. */
-  async lookForSettlingAll(): Promise<SettledAll> {
-    const project = this.project!;
-    return (await judges()).askPatientJudge((judge, send) =>
-      judge.settleAll(send(asOfToday(project)))
-    );
-  }
-
-  /** Takes a candidate of a pocket, judged for `basis` as coming in that way. */
-  async choose(basis: Project | undefined, candidate: Candidate, way: WayOfTaking): Promise<void> {
-    if (!candidate.act) return;
-    await this.#actOn(basis, candidate.act, candidate.gear.model, async (project) => {
-      const again = await (
-        await judges()
-      ).askJudge((judge, send) =>
-        judge.candidate(send(asOfToday(project)), candidate.gear.id, way)
-      );
-      return again?.packed && !again.act ? 'settled' : again?.act;
-    });
-  }
-
-  async #actOn(
-    basis: Project | undefined,
-    act: Act,
-    label: string,
-    again: (project: Project) => Promise<Act | 'settled' | undefined>
-  ): Promise<void> {
-    const queue = this.#queue;
-    if (!queue) return;
-    let proposal: Act | 'settled' | undefined = act;
-    // The plan may move on once more while it is asked.
-    for (let now = queue.latest, known = basis; known !== now && proposal !== 'settled';) {
-      known = now;
-      try {
-        proposal = await again(now);
-      } catch (error) {
-        this.failure = sentenceOf(error);
-        return;
-      }
-      now = queue.latest;
-    }
-    if (proposal === 'settled') {
-      this.failure = `“${label}” was not needed any more: what was done before it settled this already. Nothing was added.`;
-    } else if (proposal) await this.act(proposal);
-    else
-      this.failure = `“${label}” was not done: the kit has changed since it was proposed, and it does not fit any more. What fits now is offered below.`;
   }
 
   #refused(words: string, error: unknown): void {
@@ -400,25 +314,12 @@ export class ProjectStore {
     this.#taken = project;
     if (!isLong(project)) this.#look(project);
     else
-      void this.#chooseRigs(project).then(() => {
+      void chooseRigsAhead(project).then(() => {
         if (project === this.#taken) this.#look(project);
       });
   }
   /** What is on screen or is to be next. */
   #taken: Project | undefined;
-
-  /** Has the parts of every angle chosen in the worker, which would hold up the page; where that fails, it does. */
-  async #chooseRigs(project: Project): Promise<void> {
-    const judged = asOfToday(project);
-    try {
-      const chosen = await (
-        await judges()
-      ).askJudge((judge, send) => judge.chooseRigs(send(judged)));
-      rememberRigs(judged, activePlan(judged), shelfOf(judged), chosen);
-    } catch {
-      // Nothing is remembered, and the page chooses by itself.
-    }
-  }
 
   #look(project: Project): void {
     this.project = project;

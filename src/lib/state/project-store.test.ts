@@ -48,6 +48,8 @@ async function openTabWithLibrary() {
 }
 const settled = (store: Store) =>
   vi.waitFor(() => expect(store.advice.settling).toBe(false), 10_000);
+/** Taking what was proposed to a tab; the module under test is loaded anew for each. */
+const proposalsOf = async (store: Store) => new (await import('./proposals')).Proposals(store);
 const lineIds = (store: Store) => store.plan!.lines.map(({ id }) => id);
 
 beforeEach(() => {
@@ -154,7 +156,7 @@ describe('plans', () => {
     const scene = { ...startScene('seated', [], 100), id: 'talk', name: 'Talk' };
     await store.begin({ ...demoProject(), scenes: [scene], limitMinor: 90_000 });
     await store.beginPlan();
-    await store.packPlan();
+    await (await proposalsOf(store)).packPlan();
     expect(store.judgement!.kit.of('body')).toHaveLength(1);
     expect(store.judgement!.money.remainingMinor).toBeGreaterThanOrEqual(0);
     await store.undo();
@@ -165,7 +167,7 @@ describe('plans', () => {
     const store = await openTab();
     await store.beginDemo();
     const before = lineIds(store);
-    await store.packPlan();
+    await (await proposalsOf(store)).packPlan();
     expect(lineIds(store)).toEqual(before);
   });
 });
@@ -386,9 +388,10 @@ describe('fast hands', () => {
       ({ finding, remedy }) =>
         finding.code !== first!.finding.code && remedy.label !== first!.remedy.label
     );
+    const proposals = await proposalsOf(store);
     await Promise.all([
-      store.settleWith(first!.finding.key, first!.remedy),
-      store.settleWith(second!.finding.key, second!.remedy)
+      proposals.settleWith(first!.finding.key, first!.remedy),
+      proposals.settleWith(second!.finding.key, second!.remedy)
     ]);
     const stands = (key: string) => store.judgement!.findings.some((one) => one.key === key);
     expect(stands(first!.finding.key)).toBe(false);
@@ -402,9 +405,10 @@ describe('fast hands', () => {
     await settled(store);
     const finding = store.judgement!.findings.find(({ code }) => code === 'L8')!;
     const remedy = store.advice.remedies[finding.key]!.find(({ mends }) => mends)!;
+    const proposals = await proposalsOf(store);
     await Promise.all([
-      store.settleWith(finding.key, remedy),
-      store.settleWith(finding.key, remedy)
+      proposals.settleWith(finding.key, remedy),
+      proposals.settleWith(finding.key, remedy)
     ]);
     const bought = store.judgement!.money.firmMinor;
     expect(store.failure).toMatch(/not needed any more/);

@@ -4,6 +4,7 @@
   import type { FigureId } from '$lib/core/figures/table';
   import { type Why, whyOf } from '$lib/core/figures/why';
   import { satchel } from '$lib/state/project-store.svelte';
+  import { proposals } from '$lib/state/proposals';
   import { useInScene } from '$lib/core/acts/use-in-scene';
   import Bag from '$lib/ui/bag/Bag.svelte';
   import { allowLineDrop, droppedLine } from '$lib/ui/drag/line-drag';
@@ -114,7 +115,7 @@
           settleFailure={satchel.advice.failure}
           ontryagain={() => satchel.settleAgain()}
           emptyBag={judgement.kit.parts.length === 0
-            ? { school: satchel.project.school, onpack: () => satchel.packPlan() }
+            ? { school: satchel.project.school, onpack: () => proposals.packPlan() }
             : undefined}
           currency={satchel.project.currency}
           joints={satchel.advice.joints}
@@ -122,8 +123,8 @@
           ignored={satchel.project.ignored ?? []}
           onanswer={(question, value) => satchel.answer(question, value)}
           onact={(act) => satchel.act(act)}
-          onremedy={(finding, remedy) => satchel.settleWith(finding.key, remedy)}
-          onsettleall={() => satchel.lookForSettlingAll()}
+          onremedy={(finding, remedy) => proposals.settleWith(finding.key, remedy)}
+          onsettleall={() => proposals.lookForSettlingAll()}
           onlisted={(keys) => (satchel.advice.visible = keys)}
           onwhy={showWhy}
         /></Guarded

@@ -2,6 +2,7 @@
   import { tick } from 'svelte';
   import { goto } from '$app/navigation';
   import { satchel } from '$lib/state/project-store.svelte';
+  import { proposals } from '$lib/state/proposals';
   import { type Command, firstEntries, type PaletteEntry, paletteEntries } from './palette-entries';
   import { paletteSearch } from './palette-search';
 
@@ -45,7 +46,7 @@
     if (!entry) return;
     open = false;
     if ('go' in entry.run) void goto(entry.run.go);
-    else if ('remedy' in entry.run) void satchel.settleWith(entry.run.findingKey, entry.run.remedy);
+    else if ('remedy' in entry.run) void proposals.settleWith(entry.run.findingKey, entry.run.remedy);
     else if ('act' in entry.run) void satchel.act(entry.run.act);
     else oncommand(entry.run.command);
   }

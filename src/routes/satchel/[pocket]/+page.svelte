@@ -8,6 +8,7 @@
   import type { Pocket } from '$lib/core/model/pocket';
   import type { Project } from '$lib/core/model/project';
   import { satchel } from '$lib/state/project-store.svelte';
+  import { proposals } from '$lib/state/proposals';
   import { asOfToday } from '$lib/state/as-of-today';
   import { askJudges, isCancelled } from '$lib/workers/connect-judge';
   import Chooser from '$lib/ui/chooser/Chooser.svelte';
@@ -118,7 +119,7 @@
     satchel.project?.scenes.find(({ id }) => id === sceneId)?.name;
 
   function take(candidate: Candidate) {
-    void satchel.choose(judgedFor, candidate, way);
+    void proposals.choose(judgedFor, candidate, way);
   }
 
   function pin(id: string) {
