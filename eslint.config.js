@@ -13,6 +13,7 @@ const coreRooms = [
   'merit',
   'findings',
   'acts',
+  'supplies',
   'figures',
   'rigs',
   'joining',

@@ -98,6 +98,24 @@ test('a scene goes upright and live, and the kit is judged for it', async ({ pag
   await expect(page.locator('li[data-code="B5"]')).toHaveCount(0);
 });
 
+test('two scenes filmed on one day share its batteries', async ({ page }) => {
+  await openDemo(page);
+  await page.goto('/brief');
+  for (const name of ['Marsh path', 'Loom lesson']) {
+    const slip = await ask(page, name, 'Which scenes share a day?');
+    await slip.getByText('day 1', { exact: true }).click();
+    await page.keyboard.press('Escape');
+  }
+  await expect(scene(page, 'Loom lesson')).toContainText('day 1, with Marsh path');
+  await kept(page);
+  await page.goto('/satchel/power');
+  const power = page.getByRole('region', { name: 'Power by day' });
+  await expect(power.getByRole('heading', { name: 'Marsh path and Loom lesson' })).toBeVisible();
+  // 45 and 95 minutes at one body's draw, out of the one battery it came with.
+  await expect(power.getByRole('listitem').first()).toHaveText(/Linnet\s*7\.3 Wh of 13\.8 Wh/);
+  await expect(power.getByRole('heading', { name: 'Shuttle hands' })).toBeVisible();
+});
+
 test('a word of the brief is changed by keyboard alone', async ({ page }) => {
   await openDemo(page);
   await page.goto('/brief');

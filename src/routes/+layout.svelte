@@ -5,7 +5,7 @@
   import { goto } from '$app/navigation';
   import { navigating, page } from '$app/state';
   import { SkeletonText } from 'carbon-components-svelte';
-  import { library } from '$lib/state/library.svelte';
+  import { arrivals } from '$lib/state/arrivals.svelte';
   import { satchel } from '$lib/state/project-store.svelte';
   import { theme } from '$lib/state/theme.svelte';
   import type { Command } from '$lib/ui/shell/palette-entries';
@@ -211,7 +211,7 @@
     {/key}
   {/if}
 </main>
-{#if library.waiting}
+{#if arrivals.waiting}
   <Lazy load={() => import('$lib/ui/shell/ArrivalsDialog.svelte')}>
     {#snippet children(ArrivalsDialog)}<ArrivalsDialog />{/snippet}
   </Lazy>

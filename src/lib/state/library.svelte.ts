@@ -1,10 +1,9 @@
 import { catalogue, shelfOf } from '../catalogue/load-catalogue';
 import { type DemoId, demoOf } from '../catalogue/demos';
-import type { Standing } from '../core/formats/compare-projects';
 import { faultSentence } from '../core/formats/faults';
 import type { SatchelFile } from '../core/formats/satchel-file';
-import type { Project } from '../core/model/project';
 import type { CopyRow } from '../data/database';
+import { type Arrival, arrivals as arrived } from './arrivals.svelte';
 import { sentenceOf } from './fault-words';
 import { type ProjectStore, satchel } from './project-store.svelte';
 
@@ -14,23 +13,15 @@ const files = () => import('../core/formats/satchel-file');
 /** What to do with a project that comes in. */
 export type Choice = 'keep both' | 'replace' | 'leave out';
 
-/** A project that comes in, and how it stands to the one kept under its id. */
-export interface Arrival {
-  /** Tells arrivals of one file apart: two may bring the same project. */
-  key: string;
-  project: Project;
-  marks: readonly string[];
-  standing: Standing;
-  /** The kept one it would meet. */
-  meets: { name: string; savedAt: number } | undefined;
-}
-
 export type Incoming = { faults: string[] } | { arrivals: Arrival[] };
 
 /** The projects kept in this browser: list, open, delete, take in, hand out. */
 export class Library {
   /** What came in and waits for a choice. */
-  waiting = $state.raw<Arrival[] | undefined>(undefined);
+  get waiting(): Arrival[] | undefined {
+    return arrived.waiting;
+  }
+
   /** The project deleted last; it comes back with one click. */
   deleted = $state.raw<Pick<CopyRow, 'number' | 'name'> | undefined>(undefined);
 
@@ -124,7 +115,7 @@ export class Library {
         arrivals.push(await this.#arrivalOf(one, `${at}`, arrivals));
       if (arrivals.every(({ standing }) => standing === 'new' || standing === 'same'))
         await this.take(arrivals, {});
-      else this.waiting = arrivals;
+      else arrived.waiting = arrivals;
       return [];
     } catch (error) {
       return [sentenceOf(error)];
@@ -165,7 +156,7 @@ export class Library {
     choices: Readonly<Record<string, Choice>>
   ): Promise<void> {
     const { repository } = this.store;
-    this.waiting = undefined;
+    arrived.waiting = undefined;
     let first: string | undefined;
     try {
       for (const { key, project, marks, standing } of arrivals) {
@@ -192,7 +183,7 @@ export class Library {
 
   /** Nothing of what came in is taken. */
   leave(): void {
-    this.waiting = undefined;
+    arrived.waiting = undefined;
   }
 
   /** Every project kept here in one ZIP; what cannot be read goes in as it lies there. */

@@ -10,7 +10,7 @@
   import { cautionsFor } from '$lib/core/judge/cautions';
   import { keepFocus } from '$lib/ui/shell/keep-focus';
   import Glyph from '$lib/ui/glyphs/Glyph.svelte';
-  import { glyphOf } from '$lib/ui/glyphs/glyph-shapes';
+  import { glyphOf } from '$lib/ui/glyphs/glyph-of';
   import { saveFile } from '$lib/ui/shell/save-file';
   import { dayWords } from '$lib/ui/shell/day-words';
 

@@ -4,7 +4,6 @@
   import type { FigureId } from '$lib/core/figures/table';
   import { type Why, whyOf } from '$lib/core/figures/why';
   import { satchel } from '$lib/state/project-store.svelte';
-  import { proposals } from '$lib/state/proposals';
   import { useInScene } from '$lib/core/acts/use-in-scene';
   import Bag from '$lib/ui/bag/Bag.svelte';
   import { allowLineDrop, droppedLine } from '$lib/ui/drag/line-drag';
@@ -12,6 +11,9 @@
   import SettleList from '$lib/ui/settle/SettleList.svelte';
   import { keepFocus } from '$lib/ui/shell/keep-focus';
   import Lazy from '$lib/ui/shell/Lazy.svelte';
+
+  /** Taking what is proposed is fetched when somebody does. */
+  const proposals = async () => (await import('$lib/state/proposals')).proposals;
 
   const judgement = $derived(satchel.judgement);
   const angle = $derived(
@@ -115,7 +117,7 @@
           settleFailure={satchel.advice.failure}
           ontryagain={() => satchel.settleAgain()}
           emptyBag={judgement.kit.parts.length === 0
-            ? { school: satchel.project.school, onpack: () => proposals.packPlan() }
+            ? { school: satchel.project.school, onpack: async () => (await proposals()).packPlan() }
             : undefined}
           currency={satchel.project.currency}
           joints={satchel.advice.joints}
@@ -123,8 +125,8 @@
           ignored={satchel.project.ignored ?? []}
           onanswer={(question, value) => satchel.answer(question, value)}
           onact={(act) => satchel.act(act)}
-          onremedy={(finding, remedy) => proposals.settleWith(finding.key, remedy)}
-          onsettleall={() => proposals.lookForSettlingAll()}
+          onremedy={async (finding, remedy) => (await proposals()).settleWith(finding.key, remedy)}
+          onsettleall={async () => (await proposals()).lookForSettlingAll()}
           onlisted={(keys) => (satchel.advice.visible = keys)}
           onwhy={showWhy}
         /></Guarded

@@ -18,7 +18,10 @@ export const SWAP_MARGIN = 0.05;
 /** Cards of the kit that go into the body of a rig, as they are or in a sleeve of the kit. */
 export const cardsFor = memoOn((rig: PlacedRig) => cardsInto(rig.kit, rig.body));
 
-function cardsInto(kit: Kit, body: KitPart<BodyGear> | undefined): readonly KitPart<CardGear>[] {
+export function cardsInto(
+  kit: Kit,
+  body: KitPart<BodyGear> | undefined
+): readonly KitPart<CardGear>[] {
   const cards = kit.of('card');
   const slots = body ? portsFor(body.gear, 'card') : [];
   return cards.filter(({ gear }) =>

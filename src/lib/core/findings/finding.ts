@@ -84,6 +84,8 @@ export interface PlanContext {
   kit: Kit;
   money: MoneyStatement;
   rigs: readonly PlacedRig[];
+  /** Each rig with its figures, which are computed when they are first asked for. */
+  angles: readonly { rig: PlacedRig; record: Figures }[];
 }
 
 interface RowBase {

@@ -51,6 +51,8 @@ import { batteryLifeFindings } from './power/battery-life';
 import { powerSupplyFindings } from './power/power-supply';
 import { sharedSocketFindings } from './power/shared-socket';
 import { chargingFindings } from './power/charging';
+import { dayCardsFindings } from './storage/day-cards';
+import { dayEnergyFindings } from './power/day-energy';
 import { daysAwayFindings } from './power/days-away';
 import { airTravelFindings } from './power/air-travel';
 import { otherDevicesFindings } from './power/other-devices';
@@ -123,6 +125,8 @@ export const angleFindings: readonly AngleFindingRow[] = [
 
 /** Those judged once for the whole plan. */
 export const planFindings: readonly PlanFindingRow[] = [
+  ...dayEnergyFindings,
+  ...dayCardsFindings,
   ...backupPlanFindings,
   ...missingCardFindings,
   ...editingPlanFindings,

@@ -41,7 +41,7 @@ function closing(project: Project, judgement: Judgement, open: Finding): Act | u
   if (open.row.scope === 'plan') {
     const { kit, money, angles } = judgement;
     const rigs = angles.map(({ rig }) => rig);
-    const [first] = open.row.propose({ project, plan, shelf, kit, money, rigs }, open);
+    const [first] = open.row.propose({ project, plan, shelf, kit, money, rigs, angles }, open);
     return first && 'parts' in first && first.parts[0]
       ? { type: 'add line', line: newLine(plan, first.parts[0]) }
       : undefined;

@@ -44,6 +44,19 @@ describe('an evaluation', () => {
       expect(isPart(value, answer[key]), key).toBe(true);
   });
 
+  it('says who takes what on each day, once', () => {
+    const shared = structuredClone(project);
+    shared.scenes[0]!.day = shared.scenes[1]!.day = 4;
+    const days = evaluate(shared, activePlan(shared), catalogue).days;
+    expect(days.map(({ sceneIds }) => sceneIds.length)).toEqual([2, 1]);
+    const [both] = days;
+    const taken = both!.energyWh!.supplies.flatMap((one) => Object.values(one.taken));
+    const had = both!.energyWh!.supplies.reduce((sum, { amount }) => sum + amount!, 0);
+    expect(taken.reduce((sum, one) => sum + one, 0)).toBeLessThanOrEqual(had + 1e-6);
+    expect(both!.energyWh!.consumers[0]!.got).toBeCloseTo(had, 6);
+    expect(both!.cardsGb!.consumers[0]!.share).toBeGreaterThan(1);
+  });
+
   it('says of every finding what would mend it: each does, done to the project', () => {
     const remedied = evaluation.findings.filter(({ remedies }) => remedies.length > 0);
     expect(remedied.length).toBeGreaterThan(8);

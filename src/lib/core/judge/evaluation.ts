@@ -8,6 +8,8 @@ import { judgedAxes } from '../merit/scene-merit';
 import type { Plan } from '../model/plan';
 import type { Project } from '../model/project';
 import type { Shelf } from '../model/shelf';
+import type { SharedSupplies } from '../supplies/shared-supplies';
+import { type SuppliesOfDay, suppliesOfDays } from '../supplies/supplies-of-days';
 import type { AngleJudgement } from './incremental';
 import type { Judgement } from './judgement';
 import { closeJoints } from './close-joints';
@@ -21,6 +23,31 @@ import { verdictsUnderSchools } from './verdicts';
 function jsonNumber(value: number): number | 'unlimited' | 'none' {
   return value === Infinity ? 'unlimited' : value === -Infinity ? 'none' : value;
 }
+
+const sharedData = (shared: SharedSupplies | undefined) =>
+  shared
+    ? {
+        consumers: shared.consumers.map(({ part, need, got, share }) => ({
+          lineId: part.line.id,
+          need,
+          got,
+          share
+        })),
+        supplies: shared.stores.map(({ name, lineId, amount, taken }) => ({
+          name,
+          lineId: lineId === '' ? null : lineId,
+          amount,
+          taken: Object.fromEntries(taken)
+        }))
+      }
+    : null;
+
+/** Batteries and banks in Wh, cards in GB; null where something they rest on is not stated. */
+const daysData = ({ scenes, energy, cards }: SuppliesOfDay) => ({
+  sceneIds: scenes.map(({ id }) => id),
+  energyWh: sharedData(energy),
+  cardsGb: sharedData(cards)
+});
 
 /** The judgement as plain data: what `POST /api/evaluate` answers with. */
 export function evaluationOf(project: Project, plan: Plan, shelf: Shelf, judgement: Judgement) {
@@ -104,6 +131,7 @@ export function evaluationOf(project: Project, plan: Plan, shelf: Shelf, judgeme
       ),
       settings: settingsOf({ scene, angle, record, rig })
     })),
+    days: suppliesOfDays(judgement.angles.map(({ rig }) => rig)).map(daysData),
     joints: joints.steps,
     openJoints: joints.open,
     findings: judgement.findings.map((finding) => ({

@@ -248,7 +248,8 @@ function contextOf(
       shelf,
       kit: judgement.kit,
       money: judgement.money,
-      rigs: judgement.angles.map(({ rig }) => rig)
+      rigs: judgement.angles.map(({ rig }) => rig),
+      angles: judgement.angles
     };
   }
   const angle = judgement.angles.find(

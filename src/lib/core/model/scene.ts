@@ -134,6 +134,8 @@ export class Scene {
   @StatedYesNo() darkBackground?: boolean;
   /** Bright to dark side of the face as asked; 1 is flat, 4 is dramatic. */
   @StatedNumber('×', 1, 64, [1, 16]) wantsKeyToFill?: number;
+  /** Scenes with the same number are filmed on one day and share its batteries and cards; without one it has a day of its own. */
+  @StatedNumber('count', 1, 366) day?: number;
   /** For days away: sun on a panel and hours with a car's socket. */
   @StatedNumber('h', 0, 16, [0, 12]) sunHoursPerDay?: number;
   @StatedNumber('h', 0, 16, [0, 12]) drivenHoursPerDay?: number;

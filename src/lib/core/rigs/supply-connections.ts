@@ -78,6 +78,20 @@ const outletsOf = memoOf((source: GearItem): readonly Port[] =>
   joiningEnds(source).filter((port) => port.type !== ENERGY.type)
 );
 
+/** Power of one source of the kit, a bank or a block, into a part that takes it by a plug. */
+export function sourceInto(source: KitPart, part: KitPart, hasSocket: boolean): Connection {
+  const drawW = 'drawW' in part.gear ? part.gear.drawW : undefined;
+  const watts = wattsLimit(part.gear, drawW, hasSocket);
+  return connect(
+    'power for its own',
+    source,
+    part,
+    outletsOf(source.gear),
+    powerInlets(part.gear),
+    (parts) => watts([{ gear: source.gear, costMinor: 0 }, ...parts])
+  );
+}
+
 interface Supply {
   body: KitPart;
   hasSocket: boolean;

@@ -5,7 +5,7 @@
   import { allowLineDrop, droppedLine, startLineDrag } from '../drag/line-drag';
   import { keepFocus } from '../shell/keep-focus';
   import Glyph from '../glyphs/Glyph.svelte';
-  import { glyphOf } from '../glyphs/glyph-shapes';
+  import { glyphOf } from '../glyphs/glyph-of';
 
   /** What is moved to later: dragged here from the bag or the strap, dragged back to the kit, or brought back by its button. */
   interface Props {

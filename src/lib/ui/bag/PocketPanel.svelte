@@ -6,7 +6,7 @@
   import type { StatementLine } from '../../core/money/statement';
   import { startLineDrag } from '../drag/line-drag';
   import Glyph from '../glyphs/Glyph.svelte';
-  import { glyphOf, longestSideMm } from '../glyphs/glyph-shapes';
+  import { glyphOf, longestSideMm } from '../glyphs/glyph-of';
   import type { PocketSummary } from './pocket-summary';
 
   interface Props {

@@ -9,7 +9,7 @@
   import { keepFocus } from '../shell/keep-focus';
   import Lazy from '../shell/Lazy.svelte';
   import Glyph from '../glyphs/Glyph.svelte';
-  import { glyphOf } from '../glyphs/glyph-shapes';
+  import { glyphOf } from '../glyphs/glyph-of';
 
   interface Props {
     plan: Plan;

@@ -43,6 +43,23 @@
   const openToggles = $derived(toggles.filter(({ key }) => scene[key] !== true));
   const said = $derived(toggles.filter(({ key }) => scene[key] === true));
 
+  const sameDay = $derived(
+    scene.day === undefined
+      ? []
+      : project.scenes
+          .filter(({ id, day }) => id !== scene.id && day === scene.day)
+          .map(({ name }) => name)
+  );
+  /** As many days as there are scenes, and one that an opened file may bring. */
+  const dayChoices = $derived(
+    Object.fromEntries([
+      ['own', 'a day of its own'],
+      ...[...new Set([...project.scenes.map((_, at) => at + 1), ...(scene.day ? [scene.day] : [])])]
+        .sort((one, other) => one - other)
+        .map((day) => [`day ${day}`, `day ${day}`])
+    ])
+  );
+
   function setNice(want: SceneWant, on: boolean) {
     const rest = nice.filter((one) => one !== want);
     const now = on ? [...rest, want] : rest;
@@ -175,6 +192,27 @@
       <span class="soft">Overcast shows about 2 000, bright cloud about 8 000.</span>
       <button class="pill" onclick={() => onscene({ window: undefined })}>no window</button>
     </Word> helps.
+  {/if}
+  {#if scene.day !== undefined || project.scenes.length > 1}
+    It is filmed on <Word
+      ends="."
+      word={scene.day === undefined
+        ? 'a day of its own'
+        : `day ${scene.day}${sameDay.length > 0 ? `, with ${sameDay.join(' and ')}` : ''}`}
+      question="Which scenes share a day?"
+    >
+      <Choice
+        name="day-{scene.id}"
+        options={dayChoices}
+        value={scene.day === undefined ? 'own' : `day ${scene.day}`}
+        onchoose={(value) =>
+          onscene({ day: value === 'own' ? undefined : Number(value.slice('day '.length)) })}
+      />
+      <span class="soft"
+        >Scenes of one day share its batteries, power banks and cards; whoever has least gets the
+        most there can be. A night with a socket fills them again.</span
+      >
+    </Word>
   {/if}
   {#if scene.daysWithoutSocket > 1}
     Each day there are <Word

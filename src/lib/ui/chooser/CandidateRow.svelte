@@ -3,7 +3,7 @@
   import { fullName } from '../../core/model/gear';
   import { formatMoney } from '../../core/money/format';
   import Glyph from '../glyphs/Glyph.svelte';
-  import { glyphOf } from '../glyphs/glyph-shapes';
+  import { glyphOf } from '../glyphs/glyph-of';
   import type { UnitSystem } from '../../core/model/project';
   import type { Scene } from '../../core/model/scene';
   import { gainWords, partGist } from './candidate-words';

@@ -1,6 +1,12 @@
-<script lang="ts">
-  import { glyphShapes, type GlyphName, type GlyphShape } from './glyph-shapes';
+<script lang="ts" module>
+  import type { GlyphName, GlyphShape } from './glyph-shapes';
 
+  /** The drawings come just after the first view: names and figures need not wait for them. */
+  let shapes = $state.raw<Record<GlyphName, GlyphShape>>();
+  void import('./glyph-shapes').then(({ glyphShapes }) => (shapes = glyphShapes));
+</script>
+
+<script lang="ts">
   interface Props {
     name: GlyphName;
     /** Edge of the square it is drawn in, px. */
@@ -10,7 +16,7 @@
     wash?: string;
   }
   const { name, size = 48, label, wash = 'var(--tan)' }: Props = $props();
-  const shape: GlyphShape = $derived(glyphShapes[name]);
+  const shape: GlyphShape = $derived(shapes?.[name] ?? { strokes: [] });
   /** The pen keeps its width however large the drawing. */
   const pen = $derived(180 / size);
 </script>

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { catalogue } from '../../catalogue/load-catalogue';
 import { gearKindNames } from '../../core/model/gear';
-import { glyphOf, type GlyphName, type GlyphShape, glyphShapes } from './glyph-shapes';
+import { glyphOf } from './glyph-of';
+import { type GlyphName, type GlyphShape, glyphShapes } from './glyph-shapes';
 
 const shapes = Object.entries(glyphShapes) as [GlyphName, GlyphShape][];
 

@@ -1,5 +1,3 @@
-import { describeKind, type GearItem } from '../../core/model/gear';
-
 /** A line drawing in a 100 × 100 box: strokes, and filled or dotted parts where they tell something. */
 export interface GlyphShape {
   strokes: readonly string[];
@@ -375,15 +373,3 @@ export const glyphShapes = {
 } as const satisfies Record<string, GlyphShape>;
 
 export type GlyphName = keyof typeof glyphShapes;
-
-/** Which drawing stands for a part. */
-export function glyphOf(gear: GearItem): GlyphName {
-  return (describeKind(gear).drawing?.(gear) ?? gear.kind) as GlyphName;
-}
-
-/** Longest side of the real thing in millimetres, for drawing parts of one pocket to one scale. */
-export function longestSideMm(gear: GearItem): number | undefined {
-  const { width, height, depth } = gear.sizeMm ?? {};
-  const sides = [width, height, depth].filter((side): side is number => side !== undefined);
-  return sides.length === 0 ? undefined : Math.max(...sides);
-}

@@ -4,7 +4,7 @@
   import Glyph from '../glyphs/Glyph.svelte';
   import { METRES_PER_INCH } from '../../core/model/imperial';
   import type { UnitSystem } from '../../core/model/project';
-  import { glyphOf, longestSideMm } from '../glyphs/glyph-shapes';
+  import { glyphOf, longestSideMm } from '../glyphs/glyph-of';
 
   /** The part beside a hand's breadth and a ruler, so that one sees how large it is. */
   const { gear, units }: { gear: GearItem; units: UnitSystem } = $props();

@@ -7,7 +7,7 @@
   import { formatMoney } from '../../core/money/format';
   import { partGist } from '../chooser/candidate-words';
   import Glyph from '../glyphs/Glyph.svelte';
-  import { glyphOf } from '../glyphs/glyph-shapes';
+  import { glyphOf } from '../glyphs/glyph-of';
   import type { ShelfEntry } from './shelf-search';
   import { dayWords } from '../shell/day-words';
 

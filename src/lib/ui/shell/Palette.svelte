@@ -46,7 +46,8 @@
     if (!entry) return;
     open = false;
     if ('go' in entry.run) void goto(entry.run.go);
-    else if ('remedy' in entry.run) void proposals.settleWith(entry.run.findingKey, entry.run.remedy);
+    else if ('remedy' in entry.run)
+      void proposals.settleWith(entry.run.findingKey, entry.run.remedy);
     else if ('act' in entry.run) void satchel.act(entry.run.act);
     else oncommand(entry.run.command);
   }

@@ -13,6 +13,7 @@
   import { askJudges, isCancelled } from '$lib/workers/connect-judge';
   import Chooser from '$lib/ui/chooser/Chooser.svelte';
   import IfTaken from '$lib/ui/chooser/IfTaken.svelte';
+  import DaySupplies from '$lib/ui/supplies/DaySupplies.svelte';
   import SceneRail from '$lib/ui/scenes/SceneRail.svelte';
 
   const { data }: { data: { pocket: Pocket } } = $props();
@@ -180,6 +181,14 @@
           /></Guarded
         >
       </aside>
+      {#if data.pocket === 'power' || data.pocket === 'storage'}
+        <Guarded what="The supplies of a day"
+          ><DaySupplies
+            rigs={satchel.judgement.angles.map(({ rig }) => rig)}
+            of={data.pocket === 'power' ? 'energy' : 'cards'}
+          /></Guarded
+        >
+      {/if}
       <aside class="scenes" aria-label="Scenes">
         <Guarded what="The list of scenes"
           ><SceneRail

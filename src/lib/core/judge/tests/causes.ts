@@ -120,6 +120,20 @@ export const causes: Record<string, (project: Project) => void> = {
       (one) => one.gearId === 'quillfeather-ember-16-battery-twin'
     )!.quantity = 3;
   },
+  'T1/day': (p) => {
+    // Two scenes of one day, each of which the cards hold alone.
+    const [talk] = p.scenes;
+    Object.assign(talk!, { pixelsAcross: 3840, recordedMin: 100, day: 1 });
+    p.scenes.push({ ...structuredClone(talk!), id: 'again', name: 'Talk again' });
+    activePlan(p).lines.find(
+      (one) => one.gearId === 'quillfeather-ember-16-battery-twin'
+    )!.quantity = 30;
+  },
+  'P2/day': (p) => {
+    const [talk] = p.scenes;
+    Object.assign(talk!, { recordedMin: 150, day: 1 });
+    p.scenes.push({ ...structuredClone(talk!), id: 'again', name: 'Talk again' });
+  },
   T2: (p) => {
     swap(p, 'quillfeather-sd-128-v30', 'quillfeather-sd-64-u1');
     p.scenes[0]!.pixelsAcross = 3840;
@@ -195,6 +209,18 @@ export const causes: Record<string, (project: Project) => void> = {
     p.scenes[0]!.longestTakeMin = 20;
   },
   P7: (p) => swap(p, 'dunmarrow-burr', 'harkelow-narrow'),
+  'P7/day': (p) => {
+    // The screen one sees oneself by has a battery that lasts for less than is recorded.
+    p.scenes[0]!.wantsSeeSelf = true;
+    p.scenes[0]!.recordedMin = 150;
+    ownCopy<GearOf<'body'>>(p, 'orrowby-linnet-ii', (gear) => (gear.screen = 'fixed'));
+    ownCopy<GearOf<'monitor'>>(p, 'tesselind-pane-5', (gear) => (gear.batteryType = 'Ember 8'));
+    activePlan(p).lines.push(
+      line('tesselind-pane-5'),
+      line('nibsworth-hdmi-cable-d-to-a-1-m'),
+      line('quillfeather-ember-8-battery-twin')
+    );
+  },
   T4: (p) => without(p, 'pellamund-cellar-1-tb'),
   T5: (p) => swap(p, 'withrick-pocket-scribe', 'withrick-scribe-float'),
   P6: (p) => activePlan(p).lines.push(line('pellamund-hearth-148')),

@@ -1,0 +1,90 @@
+import { againstNeed } from '../../figures/figure-words';
+import { energyOfDay, looseBatteriesOf } from '../../supplies/energy-of-day';
+import type { FilmingDay } from '../../supplies/filming-days';
+import { bankWattsNeeded } from '../../relations/power/bank';
+import { daysApart, dayWords, sharingWords, type ShortDay, shortDays } from '../day-supplies';
+import type { Held, PlanContext, PlanFindingRow, Proposal } from '../finding';
+import { addOne, oneMoreOf } from '../part-candidates';
+
+/** A body whose own batteries are too few for one of its scenes is told there, by minutes. */
+const toldAlone =
+  ({ angles }: PlanContext) =>
+  (lineId: string, { scenes }: FilmingDay): boolean =>
+    angles.some(
+      ({ rig, record }) =>
+        scenes.includes(rig.scene) &&
+        ((rig.body?.line.id === lineId &&
+          ((record.dayPowerShare ?? 1) < 1 || (record.awayShare ?? 1) < 1)) ||
+          (rig.keyLamp?.part.line.id === lineId &&
+            (record.lampMinutes ?? Infinity) < rig.scene.recordedMin))
+    );
+
+const shortOfEnergy = (context: PlanContext): ShortDay[] =>
+  shortDays(context, energyOfDay, toldAlone(context));
+
+const isBody = ({ short }: ShortDay): boolean =>
+  short.some(({ part }) => part.gear.kind === 'body');
+
+const heldOf = (found: ShortDay): Held => {
+  const { day, shared, short } = found;
+  const least = short.find(({ part }) => part.gear.kind === 'body') ?? short[0]!;
+  return {
+    severity: isBody(found) ? 'stop' : 'warn',
+    about: `day of ${day.scenes[0]!.id}`,
+    lineIds: short.map(({ part }) => part.line.id),
+    sceneIds: day.scenes.map(({ id }) => id),
+    has: least.got,
+    needs: least.need,
+    unit: 'Wh',
+    title: () =>
+      `${dayWords(day)}: ${least.part.gear.model} gets ${againstNeed(least.got, least.need, 'Wh')}`,
+    why: () => sharingWords(shared, 'Wh')
+  };
+};
+
+function propose(context: PlanContext, held: Held): Proposal[] {
+  const found = shortOfEnergy(context).find((one) => heldOf(one).about === held.about);
+  if (!found) return [];
+  const { day, short } = found;
+  const proposals: Proposal[] = daysApart(day).slice(0, 1);
+  for (const { part } of short) {
+    const rig = day.rigs.find((one) => one.body === part) ?? day.rigs[0]!;
+    const batteries = looseBatteriesOf(rig, part);
+    for (const { line, gear } of batteries)
+      proposals.push({ label: `One more ${gear.model}`, act: oneMoreOf(line) });
+    const type = 'batteryType' in part.gear ? part.gear.batteryType : undefined;
+    if (type !== undefined)
+      proposals.push(addOne(context, 'battery', ({ batteryType }) => batteryType === type));
+    const draw = 'drawW' in part.gear ? part.gear.drawW : undefined;
+    if (draw !== undefined)
+      proposals.push(
+        addOne(context, 'power bank', ({ outputW }) => (outputW ?? 0) >= bankWattsNeeded(draw))
+      );
+  }
+  return proposals;
+}
+
+/** P2 and P7, over all that live on one day's batteries and banks. */
+export const dayEnergyFindings: readonly PlanFindingRow[] = [
+  {
+    code: 'P2',
+    family: 'power',
+    scope: 'plan',
+    ownCause: true,
+    about: 'one day’s batteries and banks, each used once, do not cover the body',
+    judge: (context) => shortOfEnergy(context).filter(isBody).map(heldOf),
+    propose
+  },
+  {
+    code: 'P7',
+    family: 'power',
+    scope: 'plan',
+    ownCause: true,
+    about: 'one day’s batteries and banks, each used once, do not cover the other parts',
+    judge: (context) =>
+      shortOfEnergy(context)
+        .filter((found) => !isBody(found))
+        .map(heldOf),
+    propose
+  }
+];

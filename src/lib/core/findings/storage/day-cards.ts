@@ -1,0 +1,67 @@
+import { againstNeed } from '../../figures/figure-words';
+import { cardsFor } from '../../figures/endurance-rows';
+import { cardSpaceOfDay } from '../../supplies/card-space-of-day';
+import type { FilmingDay } from '../../supplies/filming-days';
+import { daysApart, dayWords, sharingWords, type ShortDay, shortDays } from '../day-supplies';
+import type { Held, PlanContext, PlanFindingRow } from '../finding';
+import { addOne, oneMoreOf } from '../part-candidates';
+import { cardKindsOf } from './card-kinds';
+
+/** A body whose cards are too small for one of its scenes is told there, by minutes. */
+const toldAlone =
+  ({ angles }: PlanContext) =>
+  (lineId: string, { scenes }: FilmingDay): boolean =>
+    angles.some(
+      ({ rig, record }) =>
+        rig.body?.line.id === lineId && scenes.includes(rig.scene) && (record.storageShare ?? 1) < 1
+    );
+
+const shortOfSpace = (context: PlanContext): ShortDay[] =>
+  shortDays(context, cardSpaceOfDay, toldAlone(context));
+
+const heldOf = ({ day, shared, short }: ShortDay): Held => {
+  const least = short[0]!;
+  return {
+    severity: 'stop',
+    about: `day of ${day.scenes[0]!.id}`,
+    lineIds: short.map(({ part }) => part.line.id),
+    sceneIds: day.scenes.map(({ id }) => id),
+    has: least.got,
+    needs: least.need,
+    unit: 'GB',
+    title: () =>
+      `${dayWords(day)}: ${least.part.gear.model} has room for ${againstNeed(least.got, least.need, 'GB')}`,
+    why: () => sharingWords(shared, 'GB')
+  };
+};
+
+/** T1, over all scenes and bodies of a day. */
+export const dayCardsFindings: readonly PlanFindingRow[] = [
+  {
+    code: 'T1',
+    family: 'storage',
+    scope: 'plan',
+    ownCause: true,
+    about: 'one day’s cards, each used once, fill before it ends',
+    judge: (context) => shortOfSpace(context).map(heldOf),
+    propose: (context, held) => {
+      const found = shortOfSpace(context).find((one) => heldOf(one).about === held.about);
+      if (!found) return [];
+      const { day, short } = found;
+      return [
+        ...daysApart(day).slice(0, 1),
+        ...short.flatMap(({ part }) => {
+          const rig = day.rigs.find(({ body }) => body === part)!;
+          const kinds = cardKindsOf(rig);
+          return [
+            ...cardsFor(rig).map(({ line, gear }) => ({
+              label: `One more ${gear.model}`,
+              act: oneMoreOf(line)
+            })),
+            addOne(context, 'card', ({ cardKind }) => kinds.includes(cardKind))
+          ];
+        })
+      ];
+    }
+  }
+];

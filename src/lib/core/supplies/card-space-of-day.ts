@@ -1,0 +1,59 @@
+import { cardsInto, SWAP_MARGIN } from '../figures/endurance-rows';
+import { recordingGb, USABLE_OF_LABEL } from '../relations/storage/recording-size';
+import { type FilmingDay, minutesBeforeSocket } from './filming-days';
+import type { Consumer, Store } from './shared-supplies';
+
+/** What the bodies of a day record and where to; undefined where a bit rate is not stated. */
+export function cardSpaceOfDay({
+  rigs
+}: FilmingDay): { consumers: readonly Consumer[]; stores: readonly Store[] } | undefined {
+  const byLine = new Map<string, Consumer>();
+  const reaches = new Map<string, Map<string, number>>();
+  const stores: Store[] = [];
+  for (const { body, mode, scene, kit } of rigs) {
+    if (!body || !mode) continue;
+    const rate = mode.bitRateMbps;
+    if (rate === undefined) return undefined;
+    const need = recordingGb(rate, minutesBeforeSocket(scene));
+    const one = byLine.get(body.line.id);
+    if (one) {
+      one.need += need;
+      one.needInOneScene = Math.max(one.needInOneScene, need);
+      continue;
+    }
+    const cards = cardsInto(kit, body);
+    const inside = body.gear.internalStorageGb;
+    // A body without anything to record to is told by itself.
+    if (cards.length === 0 && inside === undefined) continue;
+    byLine.set(body.line.id, {
+      part: body,
+      need,
+      needInOneScene: need
+    });
+    if (inside !== undefined)
+      stores.push({
+        lineId: body.line.id,
+        name: `the storage inside ${body.gear.model}`,
+        amount: inside * body.line.quantity * USABLE,
+        reaches: new Map([[body.line.id, 1]])
+      });
+    for (const { line, gear } of cards) {
+      let to = reaches.get(line.id);
+      if (!to) {
+        reaches.set(line.id, (to = new Map()));
+        stores.push({
+          lineId: line.id,
+          name: line.quantity === 1 ? gear.model : `${line.quantity} × ${gear.model}`,
+          amount:
+            gear.capacityGb === undefined ? undefined : gear.capacityGb * line.quantity * USABLE,
+          reaches: to
+        });
+      }
+      to.set(body.line.id, 1);
+    }
+  }
+  return { consumers: [...byLine.values()], stores };
+}
+
+/** Of a label's gigabytes what can be recorded on, less what is kept free for the swap. */
+const USABLE = USABLE_OF_LABEL * (1 - SWAP_MARGIN);

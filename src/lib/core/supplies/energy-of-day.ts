@@ -1,0 +1,216 @@
+import { batteriesFor, runsFromMains, suppliesOf } from '../figures/endurance-rows';
+import type { BatteryGear, GearItem, GearOf } from '../model/gear';
+import { bankEnergyAtPlugWh, DEVICE_INPUT } from '../relations/power/bank';
+import { AGED_HEALTH, coldShare } from '../relations/power/battery-minutes';
+import { BANK_INTO_BATTERY, offGridEnergyWh } from '../relations/power/off-grid';
+import { isClosedInBag } from '../rigs/closings';
+import type { Kit, KitPart } from '../rigs/kit';
+import { hearsVoice, type PlacedRig } from '../rigs/placed-rig';
+import { isReady } from '../rigs/ready';
+import { sourceInto } from '../rigs/supply-connections';
+import { type FilmingDay, minutesBeforeSocket } from './filming-days';
+import type { Consumer, Store } from './shared-supplies';
+
+/** What lives on batteries in a day, and what there is for it. Undefined where a draw is not stated. */
+export interface EnergyOfDay {
+  consumers: readonly Consumer[];
+  stores: readonly Store[];
+}
+
+/** The battery a part takes in and lets out again; none where one is built in. */
+const looseTypeOf = (gear: GearItem): string | undefined =>
+  'internalBatteryWh' in gear && gear.internalBatteryWh !== undefined
+    ? undefined
+    : 'batteryType' in gear
+      ? gear.batteryType
+      : undefined;
+
+/** A part at work in an angle, and the watts it draws there. */
+interface Working {
+  part: KitPart;
+  watts: number | undefined;
+}
+
+/** What one angle keeps running on batteries: its body, and with the first what serves the whole scene. */
+function workingIn(rig: PlacedRig): Working[] {
+  const { body, mic, kit, scene, hasSocket } = rig;
+  const working: Working[] = [];
+  if (body && !runsFromMains(rig)) working.push({ part: body, watts: body.gear.drawW });
+  if (rig.index > 0) return working;
+  if (mic?.gear.power === 'battery' && looseTypeOf(mic.gear) !== undefined)
+    working.push({ part: mic, watts: drawByHours(mic.gear, kit) });
+  for (const part of kit.of('recorder'))
+    if (hearsVoice(rig) && looseTypeOf(part.gear) !== undefined && isReady(rig, part))
+      working.push({ part, watts: drawByHours(part.gear, kit) });
+  const [monitor] = kit.of('monitor');
+  if (monitor && scene.wantsSeeSelf && !facesFront(body?.gear) && isReady(rig, monitor))
+    working.push({ part: monitor, watts: monitor.gear.drawW });
+  for (const lamp of [rig.keyLamp, rig.fillLamp])
+    if (lamp && !(hasSocket && lamp.part.gear.runsFromMains === true))
+      working.push({ part: lamp.part, watts: lamp.part.gear.drawW });
+  return working.filter(({ part }) => part === body || !runsFromBlock(rig, part));
+}
+
+const facesFront = (body: GearOf<'body'> | undefined): boolean =>
+  body?.screen !== undefined && body.screen !== 'fixed' && body.screen !== 'tilts';
+
+/** A part whose sheet states hours draws what empties one of its batteries in that time. */
+function drawByHours(
+  gear: { batteryHours?: number; batteryType?: string },
+  kit: Kit
+): number | undefined {
+  const wh = kit.of('battery').find((one) => one.gear.batteryType === gear.batteryType)
+    ?.gear.energyWh;
+  return gear.batteryHours === undefined || wh === undefined ? undefined : wh / gear.batteryHours;
+}
+
+/** A block of the kit keeps it going from the socket. */
+const runsFromBlock = (rig: PlacedRig, part: KitPart): boolean =>
+  rig.hasSocket &&
+  rig.kit
+    .of('mains adapter')
+    .some((block) => isClosedInBag(sourceInto(block, part, true), rig.kit));
+
+/** Whether a battery of the kit, loose or inside, is there for it at all; where none is, P7 and M7 say so. */
+function livesOnBatteries({ gear, line }: KitPart, kit: Kit): boolean {
+  if ('internalBatteryWh' in gear && gear.internalBatteryWh !== undefined) return line.quantity > 0;
+  const type = looseTypeOf(gear);
+  if (type === undefined) return false;
+  return (
+    kit.of('battery').some((one) => one.gear.batteryType === type) ||
+    kit.of('body').some((one) => one.gear.batteryType === type && one.gear.batteriesIncluded !== 0)
+  );
+}
+
+/** Everything that runs on batteries in a day, with what it needs; undefined where a draw is not stated. */
+function consumersOf({ rigs }: FilmingDay): Consumer[] | undefined {
+  const byLine = new Map<string, Consumer>();
+  for (const rig of rigs)
+    for (const { part, watts } of workingIn(rig)) {
+      if (!livesOnBatteries(part, rig.kit)) continue;
+      if (watts === undefined) return undefined;
+      const need = (watts * minutesBeforeSocket(rig.scene)) / 60;
+      const one = byLine.get(part.line.id);
+      if (one) {
+        one.need += need;
+        one.needInOneScene = Math.max(one.needInOneScene, need);
+      } else byLine.set(part.line.id, { part, need, needInOneScene: need });
+    }
+  return [...byLine.values()];
+}
+
+/** Batteries, banks, sun and car of a day. The coldest scene says what the cold leaves. */
+function storesOf({ rigs, scenes }: FilmingDay, consumers: readonly Consumer[]): Store[] {
+  const { kit } = rigs[0]!;
+  const cold = coldShare(Math.min(...scenes.map(({ temperatureC }) => temperatureC)));
+  const onType = (type: string | undefined) =>
+    new Map(
+      consumers.flatMap(({ part }): [string, number][] =>
+        type !== undefined && looseTypeOf(part.gear) === type ? [[part.line.id, 1]] : []
+      )
+    );
+  const stores: Store[] = [];
+  for (const { part } of consumers)
+    if ('internalBatteryWh' in part.gear && part.gear.internalBatteryWh !== undefined)
+      stores.push({
+        lineId: part.line.id,
+        name: `its own battery in ${part.gear.model}`,
+        amount: part.gear.internalBatteryWh * part.line.quantity * cold,
+        reaches: new Map([[part.line.id, 1]])
+      });
+  for (const { gear, line } of kit.of('body')) {
+    const pieces = (gear.batteriesIncluded ?? 0) * line.quantity;
+    if (pieces > 0 && gear.internalBatteryWh === undefined)
+      stores.push({
+        lineId: line.id,
+        name: `${pieces === 1 ? 'the battery' : `${pieces} batteries`} that came with ${gear.model}`,
+        amount: scaled(gear.includedBatteryWh, pieces * cold),
+        // One whose type nobody states serves the body it came with.
+        reaches: gear.batteryType === undefined ? new Map([[line.id, 1]]) : onType(gear.batteryType)
+      });
+  }
+  for (const part of kit.of('battery'))
+    stores.push({
+      lineId: part.line.id,
+      name: piecesOf(part),
+      amount: scaled(part.gear.energyWh, part.line.quantity * healthOf(part.gear) * cold),
+      reaches: onType(part.gear.batteryType)
+    });
+  const away = Math.max(...scenes.map(({ daysWithoutSocket }) => daysWithoutSocket));
+  for (const bank of kit.of('power bank'))
+    stores.push({
+      lineId: bank.line.id,
+      name: piecesOf(bank),
+      amount: scaled(bank.gear.energyWh, bank.line.quantity),
+      reaches: fromBank(bank, rigs, consumers, away > 1)
+    });
+  if (away > 1) {
+    const wattHours = fromSunAndCar(kit, scenes, away);
+    if (wattHours !== 0)
+      stores.push({
+        lineId: '',
+        name: 'sun and car',
+        amount: wattHours,
+        reaches: new Map(consumers.map(({ part }) => [part.line.id, 1]))
+      });
+  }
+  return stores;
+}
+
+const scaled = (wh: number | undefined, by: number): number | undefined =>
+  wh === undefined ? undefined : wh * by;
+const healthOf = ({ otherMaker }: BatteryGear): number => (otherMaker ? AGED_HEALTH : 1);
+const piecesOf = ({ gear, line }: KitPart): string =>
+  line.quantity === 1 ? gear.model : `${line.quantity} × ${gear.model}`;
+
+/** Whom a bank keeps going by its plug; on days away it also fills the batteries of the others. */
+function fromBank(
+  bank: KitPart<GearOf<'power bank'>>,
+  rigs: readonly PlacedRig[],
+  consumers: readonly Consumer[],
+  fillsBatteries: boolean
+): Map<string, number> {
+  const byPlug = bankEnergyAtPlugWh(1) * DEVICE_INPUT;
+  const reaches = new Map<string, number>();
+  for (const { part } of consumers) {
+    const plugged = rigs.some((rig) =>
+      rig.body === part
+        ? suppliesOf(rig, 'power bank').includes(bank)
+        : rig.index === 0 && isClosedInBag(sourceInto(bank, part, rig.hasSocket), rig.kit)
+    );
+    if (plugged) reaches.set(part.line.id, byPlug);
+    else if (fillsBatteries && looseTypeOf(part.gear) !== undefined)
+      reaches.set(part.line.id, bankEnergyAtPlugWh(1) * BANK_INTO_BATTERY);
+  }
+  return reaches;
+}
+
+/** Of several scenes the sunniest day and the longest drive: one sits under the same sun. */
+function fromSunAndCar(kit: Kit, scenes: FilmingDay['scenes'], days: number): number | undefined {
+  let panelW = 0;
+  for (const { gear, line } of kit.of('solar panel')) {
+    if (gear.outputW === undefined) return undefined;
+    panelW += gear.outputW * line.quantity;
+  }
+  const most = (read: (scene: FilmingDay['scenes'][number]) => number | undefined) =>
+    Math.max(...scenes.map((scene) => read(scene) ?? 0));
+  return offGridEnergyWh(
+    0,
+    days,
+    panelW,
+    most(({ sunHoursPerDay }) => sunHoursPerDay),
+    most(({ drivenHoursPerDay }) => drivenHoursPerDay)
+  );
+}
+
+/** What lives on batteries in a day and what there is for it; undefined where a draw is not stated. */
+export function energyOfDay(day: FilmingDay): EnergyOfDay | undefined {
+  const consumers = consumersOf(day);
+  return consumers && { consumers, stores: storesOf(day, consumers) };
+}
+
+/** Loose batteries of the kit that a part of a day lives on. */
+export const looseBatteriesOf = (rig: PlacedRig, part: KitPart): readonly KitPart<BatteryGear>[] =>
+  part === rig.body
+    ? batteriesFor(rig)
+    : rig.kit.of('battery').filter(({ gear }) => gear.batteryType === looseTypeOf(part.gear));

@@ -1,0 +1,97 @@
+import type { KitPart } from '../rigs/kit';
+import { fairShares } from './fair-shares';
+
+/** A part that lives on what can be used up, and what it needs in a day. */
+export interface Consumer {
+  part: KitPart;
+  /** Wh or GB. */
+  need: number;
+  /** The most it needs in one scene alone. */
+  needInOneScene: number;
+}
+
+/** Something of the kit that can be used up once in a day. */
+export interface Store {
+  /** The line it is of; of what a body came with, the body's. */
+  lineId: string;
+  name: string;
+  /** Undefined where nobody has stated it. */
+  amount: number | undefined;
+  /** By line, who can draw on it and how much of it arrives. */
+  reaches: ReadonlyMap<string, number>;
+}
+
+/** How a day's stores are shared out among those that live on them. */
+export interface SharedSupplies {
+  consumers: readonly (Consumer & { share: number; got: number })[];
+  stores: readonly (Store & {
+    /** By line, what is taken out of it. */
+    taken: ReadonlyMap<string, number>;
+  })[];
+}
+
+/**
+ * Shares the stores of a day out, each used once.
+ *
+ * @returns undefined where an amount is not stated: what is unknown is neither nothing nor without end
+ */
+export function shareOut(
+  consumers: readonly Consumer[],
+  stores: readonly Store[]
+): SharedSupplies | undefined {
+  const place = new Map(consumers.map(({ part }, at) => [part.line.id, at]));
+  const supplies = stores.map(({ amount, reaches }) => ({
+    amount: amount ?? NaN,
+    reaches: new Map(
+      [...reaches].flatMap(([lineId, arrives]): [number, number][] => {
+        const at = place.get(lineId);
+        return at === undefined ? [] : [[at, arrives]];
+      })
+    )
+  }));
+  if (supplies.some(({ amount, reaches }) => reaches.size > 0 && Number.isNaN(amount)))
+    return undefined;
+  const { shares, taken } = fairShares(
+    consumers.map(({ need }) => need),
+    supplies.map((one) => (one.reaches.size === 0 ? { ...one, amount: 0 } : one))
+  );
+  return {
+    consumers: consumers.map((one, at) => ({
+      ...one,
+      share: shares[at]!,
+      got: shares[at]! * one.need
+    })),
+    stores: stores.map((one, from) => ({
+      ...one,
+      taken: new Map([...taken[from]!].map(([to, much]) => [consumers[to]!.part.line.id, much]))
+    }))
+  };
+}
+
+/** All that reaches a consumer from any store, were it alone. */
+export function reachOf(lineId: string, stores: readonly Store[]): number {
+  let sum = 0;
+  for (const { amount, reaches } of stores) sum += (amount ?? 0) * (reaches.get(lineId) ?? 0);
+  return sum;
+}
+
+/**
+ * True where every consumer has enough though nobody waits for anybody: the private stores first, then the
+ * shared ones in turn. Most days are settled by this, without sharing anything out exactly.
+ */
+export function isPlenty(consumers: readonly Consumer[], stores: readonly Store[]): boolean {
+  const left = consumers.map(({ need }) => need);
+  const byReach = [...stores].sort((one, other) => one.reaches.size - other.reaches.size);
+  for (const { amount, reaches } of byReach) {
+    if (amount === undefined) return false;
+    let rest = amount;
+    for (let at = 0; at < consumers.length && rest > 0; at++) {
+      const arrives = reaches.get(consumers[at]!.part.line.id) ?? 0;
+      if (arrives === 0 || left[at]! <= 0) continue;
+      const takes = Math.min(rest, left[at]! / arrives);
+      left[at]! -= takes * arrives;
+      rest -= takes;
+    }
+  }
+  return left.every((need) => need <= 1e-9);
+}
