@@ -3,11 +3,10 @@ import type { FigureUnit } from '../figures/rows';
 import type { Act } from '../acts/act';
 import { filmingDays, type FilmingDay } from '../supplies/filming-days';
 import {
-  type Consumer,
   isPlenty,
   type SharedSupplies,
   shareOut,
-  type Store
+  type SuppliesAndNeeds
 } from '../supplies/shared-supplies';
 import type { PlanContext, SettingProposal } from './finding';
 
@@ -20,20 +19,18 @@ export interface ShortDay {
 }
 
 /**
- * Days on which some part gets less of what it lives on than it needs, though it has enough of it alone: what
- * is short by itself is told by its angle.
+ * Days on which some part gets less of what it lives on than it needs. In a scene that shares its day with none,
+ * what a part lacks by itself is told there.
  */
 export function shortDays(
   { rigs }: Pick<PlanContext, 'rigs'>,
-  suppliesOf: (
-    day: FilmingDay
-  ) => { consumers: readonly Consumer[]; stores: readonly Store[] } | undefined,
+  suppliesOf: (day: FilmingDay) => SuppliesAndNeeds,
   isToldAlone: (lineId: string, day: FilmingDay) => boolean
 ): ShortDay[] {
   const found: ShortDay[] = [];
   for (const day of filmingDays(rigs)) {
     const supplies = suppliesOf(day);
-    if (!supplies || supplies.consumers.length === 0) continue;
+    if (supplies.consumers.length === 0) continue;
     // One part in one scene shares with nobody.
     if (supplies.consumers.length === 1 && day.scenes.length === 1) continue;
     if (isPlenty(supplies.consumers, supplies.stores)) continue;

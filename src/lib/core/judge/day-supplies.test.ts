@@ -4,6 +4,8 @@ import { applyAct } from '../acts/apply-act';
 import { activePlan } from '../model/active-plan';
 import type { GearOf } from '../model/gear';
 import type { Project } from '../model/project';
+import { energyOfDay } from '../supplies/energy-of-day';
+import { filmingDays } from '../supplies/filming-days';
 import { remediesFor } from './settle';
 import { calmKit, judged, line, ownCopy } from './tests/calm-kit';
 
@@ -59,10 +61,13 @@ describe('a day’s batteries', () => {
     expect(short!.why()).toContain('Each used once and the least served first');
   });
 
-  it('are told once: what a talk alone empties, the talk says', () => {
-    const project = twoTalks(tightMinutes() * 3, true);
-    expect(ofPlan(project, 'P2')).toEqual([]);
-    expect(judged(project).findings.filter(({ code }) => code === 'P2')).toHaveLength(2);
+  it('are told once: for the day where scenes share it, by the talk where it has a day of its own', () => {
+    const together = twoTalks(tightMinutes() * 3, true);
+    expect(judged(together).findings.filter(({ code }) => code === 'P2')).toHaveLength(1);
+    expect(ofPlan(together, 'P2')).toHaveLength(1);
+    const apart = twoTalks(tightMinutes() * 3, false);
+    expect(judged(apart).findings.filter(({ code }) => code === 'P2')).toHaveLength(2);
+    expect(ofPlan(apart, 'P2')).toEqual([]);
   });
 
   it('are enough again with a battery more or a day apart, which is offered and mends', () => {
@@ -100,6 +105,14 @@ describe('a day’s batteries', () => {
   });
 
   it('stay unknown where a draw or a battery is not stated', () => {
+    const withoutDraw = twoTalks(tightMinutes(), true);
+    ownCopy<GearOf<'body'>>(withoutDraw, bodyId, (gear) => delete gear.drawW);
+    expect(
+      energyOfDay(filmingDays(judged(withoutDraw).angles.map(({ rig }) => rig))[0]!)
+    ).toMatchObject({
+      consumers: [],
+      unknown: [{ gear: { id: bodyId } }]
+    });
     const noDraw = twoTalks(tightMinutes(), true);
     ownCopy<GearOf<'body'>>(noDraw, bodyId, (gear) => delete gear.drawW);
     expect(ofPlan(noDraw, 'P2')).toEqual([]);

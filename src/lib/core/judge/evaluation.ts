@@ -8,8 +8,7 @@ import { judgedAxes } from '../merit/scene-merit';
 import type { Plan } from '../model/plan';
 import type { Project } from '../model/project';
 import type { Shelf } from '../model/shelf';
-import type { SharedSupplies } from '../supplies/shared-supplies';
-import { type SuppliesOfDay, suppliesOfDays } from '../supplies/supplies-of-days';
+import { type SuppliesOfDay, suppliesOfDays, type Taken } from '../supplies/supplies-of-days';
 import type { AngleJudgement } from './incremental';
 import type { Judgement } from './judgement';
 import { closeJoints } from './close-joints';
@@ -24,9 +23,10 @@ function jsonNumber(value: number): number | 'unlimited' | 'none' {
   return value === Infinity ? 'unlimited' : value === -Infinity ? 'none' : value;
 }
 
-const sharedData = (shared: SharedSupplies | undefined) =>
+const takenData = ({ shared, unknown }: Taken) =>
   shared
     ? {
+        unknownLineIds: unknown.map(({ line }) => line.id),
         consumers: shared.consumers.map(({ part, need, got, share }) => ({
           lineId: part.line.id,
           need,
@@ -45,8 +45,8 @@ const sharedData = (shared: SharedSupplies | undefined) =>
 /** Batteries and banks in Wh, cards in GB; null where something they rest on is not stated. */
 const daysData = ({ scenes, energy, cards }: SuppliesOfDay) => ({
   sceneIds: scenes.map(({ id }) => id),
-  energyWh: sharedData(energy),
-  cardsGb: sharedData(cards)
+  energyWh: takenData(energy),
+  cardsGb: takenData(cards)
 });
 
 /** The judgement as plain data: what `POST /api/evaluate` answers with. */

@@ -1,19 +1,22 @@
 import { cardsInto, SWAP_MARGIN } from '../figures/endurance-rows';
 import { recordingGb, USABLE_OF_LABEL } from '../relations/storage/recording-size';
 import { type FilmingDay, minutesBeforeSocket } from './filming-days';
-import type { Consumer, Store } from './shared-supplies';
+import type { KitPart } from '../rigs/kit';
+import type { Consumer, Store, SuppliesAndNeeds } from './shared-supplies';
 
-/** What the bodies of a day record and where to; undefined where a bit rate is not stated. */
-export function cardSpaceOfDay({
-  rigs
-}: FilmingDay): { consumers: readonly Consumer[]; stores: readonly Store[] } | undefined {
+/** What the bodies of a day record and where to. */
+export function cardSpaceOfDay({ rigs }: FilmingDay): SuppliesAndNeeds {
   const byLine = new Map<string, Consumer>();
   const reaches = new Map<string, Map<string, number>>();
   const stores: Store[] = [];
+  const unknown = new Set<KitPart>();
   for (const { body, mode, scene, kit } of rigs) {
     if (!body || !mode) continue;
     const rate = mode.bitRateMbps;
-    if (rate === undefined) return undefined;
+    if (rate === undefined) {
+      unknown.add(body);
+      continue;
+    }
     const need = recordingGb(rate, minutesBeforeSocket(scene));
     const one = byLine.get(body.line.id);
     if (one) {
@@ -52,7 +55,7 @@ export function cardSpaceOfDay({
       to.set(body.line.id, 1);
     }
   }
-  return { consumers: [...byLine.values()], stores };
+  return { consumers: [...byLine.values()], unknown: [...unknown], stores };
 }
 
 /** Of a label's gigabytes what can be recorded on, less what is kept free for the swap. */

@@ -9,13 +9,7 @@ import { hearsVoice, type PlacedRig } from '../rigs/placed-rig';
 import { isReady } from '../rigs/ready';
 import { sourceInto } from '../rigs/supply-connections';
 import { type FilmingDay, minutesBeforeSocket } from './filming-days';
-import type { Consumer, Store } from './shared-supplies';
-
-/** What lives on batteries in a day, and what there is for it. Undefined where a draw is not stated. */
-export interface EnergyOfDay {
-  consumers: readonly Consumer[];
-  stores: readonly Store[];
-}
+import type { Consumer, Store, SuppliesAndNeeds } from './shared-supplies';
 
 /** The battery a part takes in and lets out again; none where one is built in. */
 const looseTypeOf = (gear: GearItem): string | undefined =>
@@ -82,13 +76,17 @@ function livesOnBatteries({ gear, line }: KitPart, kit: Kit): boolean {
   );
 }
 
-/** Everything that runs on batteries in a day, with what it needs; undefined where a draw is not stated. */
-function consumersOf({ rigs }: FilmingDay): Consumer[] | undefined {
+/** Everything that runs on batteries in a day, with what it needs; what nobody states the draw of is named apart. */
+function consumersOf({ rigs }: FilmingDay): { consumers: Consumer[]; unknown: KitPart[] } {
   const byLine = new Map<string, Consumer>();
+  const unknown = new Set<KitPart>();
   for (const rig of rigs)
     for (const { part, watts } of workingIn(rig)) {
       if (!livesOnBatteries(part, rig.kit)) continue;
-      if (watts === undefined) return undefined;
+      if (watts === undefined) {
+        unknown.add(part);
+        continue;
+      }
       const need = (watts * minutesBeforeSocket(rig.scene)) / 60;
       const one = byLine.get(part.line.id);
       if (one) {
@@ -96,7 +94,7 @@ function consumersOf({ rigs }: FilmingDay): Consumer[] | undefined {
         one.needInOneScene = Math.max(one.needInOneScene, need);
       } else byLine.set(part.line.id, { part, need, needInOneScene: need });
     }
-  return [...byLine.values()];
+  return { consumers: [...byLine.values()], unknown: [...unknown] };
 }
 
 /** Batteries, banks, sun and car of a day. The coldest scene says what the cold leaves. */
@@ -203,10 +201,10 @@ function fromSunAndCar(kit: Kit, scenes: FilmingDay['scenes'], days: number): nu
   );
 }
 
-/** What lives on batteries in a day and what there is for it; undefined where a draw is not stated. */
-export function energyOfDay(day: FilmingDay): EnergyOfDay | undefined {
-  const consumers = consumersOf(day);
-  return consumers && { consumers, stores: storesOf(day, consumers) };
+/** What lives on batteries in a day and what there is for it. */
+export function energyOfDay(day: FilmingDay): SuppliesAndNeeds {
+  const { consumers, unknown } = consumersOf(day);
+  return { consumers, unknown, stores: storesOf(day, consumers) };
 }
 
 /** Loose batteries of the kit that a part of a day lives on. */

@@ -21,6 +21,10 @@ export function filmingDays(rigs: readonly PlacedRig[]): FilmingDay[] {
   return [...days.values()];
 }
 
+/** Other scenes are filmed on the day of this one: what it lives on is told for the day, not for it alone. */
+export const sharesDay = (scene: Scene, scenes: readonly Scene[]): boolean =>
+  scene.day !== undefined && scenes.some(({ id, day }) => id !== scene.id && day === scene.day);
+
 /** Minutes recorded in a scene before the next socket. */
 export const minutesBeforeSocket = ({ recordedMin, daysWithoutSocket }: Scene): number =>
   recordedMin * Math.max(1, daysWithoutSocket);

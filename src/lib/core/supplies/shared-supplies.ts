@@ -21,6 +21,14 @@ export interface Store {
   reaches: ReadonlyMap<string, number>;
 }
 
+/** What a day asks for, and what there is. */
+export interface SuppliesAndNeeds {
+  consumers: readonly Consumer[];
+  /** Parts that live on it too, and nobody states on how much: the others have at most what they are told. */
+  unknown: readonly KitPart[];
+  stores: readonly Store[];
+}
+
 /** How a day's stores are shared out among those that live on them. */
 export interface SharedSupplies {
   consumers: readonly (Consumer & { share: number; got: number })[];

@@ -1,25 +1,34 @@
 import type { Scene } from '../model/scene';
+import type { KitPart } from '../rigs/kit';
 import type { PlacedRig } from '../rigs/placed-rig';
 import { cardSpaceOfDay } from './card-space-of-day';
 import { energyOfDay } from './energy-of-day';
 import { filmingDays } from './filming-days';
-import { type Consumer, type SharedSupplies, shareOut, type Store } from './shared-supplies';
+import { type SharedSupplies, shareOut, type SuppliesAndNeeds } from './shared-supplies';
 
-/** Who takes what on a day; undefined where a draw, a rate or an amount is not stated. */
-export interface SuppliesOfDay {
-  scenes: readonly Scene[];
-  energy: SharedSupplies | undefined;
-  cards: SharedSupplies | undefined;
+/** Who takes what. */
+export interface Taken {
+  /** Undefined where what is in a battery, a bank or a card is not stated. */
+  shared: SharedSupplies | undefined;
+  /** Parts that take from it too, and nobody states how much. */
+  unknown: readonly KitPart[];
 }
 
-const shared = (
-  of: { consumers: readonly Consumer[]; stores: readonly Store[] } | undefined
-): SharedSupplies | undefined => of && shareOut(of.consumers, of.stores);
+export interface SuppliesOfDay {
+  scenes: readonly Scene[];
+  energy: Taken;
+  cards: Taken;
+}
+
+const takenFrom = ({ consumers, stores, unknown }: SuppliesAndNeeds): Taken => ({
+  shared: shareOut(consumers, stores),
+  unknown
+});
 
 /** Batteries, banks and cards shared out over every day of a plan. */
 export const suppliesOfDays = (rigs: readonly PlacedRig[]): SuppliesOfDay[] =>
   filmingDays(rigs).map((day) => ({
     scenes: day.scenes,
-    energy: shared(energyOfDay(day)),
-    cards: shared(cardSpaceOfDay(day))
+    energy: takenFrom(energyOfDay(day)),
+    cards: takenFrom(cardSpaceOfDay(day))
   }));

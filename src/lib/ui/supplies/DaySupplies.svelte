@@ -12,10 +12,10 @@
   const { rigs, of }: Props = $props();
 
   const unit = $derived(of === 'energy' ? 'Wh' : 'GB');
-  const days = $derived(
-    suppliesOfDays(rigs).map(({ scenes, ...day }) => ({ scenes, shared: day[of] }))
+  const days = $derived(suppliesOfDays(rigs).map(({ scenes, ...day }) => ({ scenes, ...day[of] })));
+  const told = $derived(
+    days.filter(({ shared, unknown }) => !shared || shared.consumers.length + unknown.length > 0)
   );
-  const told = $derived(days.filter(({ shared }) => !shared || shared.consumers.length > 0));
 
   /** Bars are as long as what is needed; what is got beyond it is not drawn. */
   const widthOf = (need: number) => scaleLinear([0, need], [0, 100]).clamp(true);
@@ -25,7 +25,7 @@
 {#if told.length > 0}
   <section class="card" aria-label={of === 'energy' ? 'Power by day' : 'Card space by day'}>
     <h2>{of === 'energy' ? 'Who takes the power' : 'What fills the cards'}</h2>
-    {#each told as { scenes, shared } (scenes[0]!.id)}
+    {#each told as { scenes, shared, unknown } (scenes[0]!.id)}
       <h3>{scenes.map(({ name }) => name).join(' and ')}</h3>
       {#if !shared}
         <p class="soft">
@@ -60,6 +60,13 @@
             </li>
           {/each}
         </ul>
+        {#if unknown.length > 0}
+          <p class="soft">
+            {unknown.map(({ gear }) => gear.model).join(' and ')}
+            {unknown.length > 1 ? 'take' : 'takes'} from it too; how much is not stated, so the others
+            have at most this.
+          </p>
+        {/if}
         <ul class="stores">
           {#each stores as { name, amount, taken }, at (at)}
             <li>

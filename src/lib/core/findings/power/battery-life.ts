@@ -1,6 +1,7 @@
 import { batteriesFor } from '../../figures/endurance-rows';
 import { againstNeed, figureWords, minutesWords } from '../../figures/figure-words';
 import { USB_C } from '../../model/gear/supply-end';
+import { sharesDay } from '../../supplies/filming-days';
 import { bankWattsNeeded } from '../../relations/power/bank';
 import { figureRow, type AngleContext, type AngleFindingRow, type Proposal } from '../finding';
 import { cheapestOf, oneMoreOf, swapFor } from '../part-candidates';
@@ -102,6 +103,7 @@ export const batteryLifeFindings: readonly AngleFindingRow[] = [
     judge: (rig, figures) => {
       const share = figures.dayPowerShare;
       if (share === undefined || share >= 1 || figures.dayPower === 0) return undefined;
+      if (sharesDay(rig.scene, rig.project.scenes)) return undefined;
       const have = figures.dayPower!;
       const need = figures.recordedAway!;
       return {

@@ -6,10 +6,11 @@ import { daysApart, dayWords, sharingWords, type ShortDay, shortDays } from '../
 import type { Held, PlanContext, PlanFindingRow, Proposal } from '../finding';
 import { addOne, oneMoreOf } from '../part-candidates';
 
-/** A body whose own batteries are too few for one of its scenes is told there, by minutes. */
+/** In a scene that shares its day with none, what its body and its key lamp lack alone is told there, by minutes. */
 const toldAlone =
   ({ angles }: PlanContext) =>
   (lineId: string, { scenes }: FilmingDay): boolean =>
+    scenes.length === 1 &&
     angles.some(
       ({ rig, record }) =>
         scenes.includes(rig.scene) &&

@@ -1,5 +1,6 @@
 import { cardsFor } from '../../figures/endurance-rows';
 import { againstNeed, figureWords } from '../../figures/figure-words';
+import { sharesDay } from '../../supplies/filming-days';
 import { figureRow, type AngleFindingRow } from '../finding';
 import { cheapestOf, oneMoreOf, swapFor } from '../part-candidates';
 import { cardKindsOf } from './card-kinds';
@@ -22,6 +23,7 @@ export const capacityFindings: readonly AngleFindingRow[] = [
     judge: (rig, figures) => {
       const share = figures.storageShare;
       if (share === undefined || share >= 1 || figures.cardSpace === 0) return undefined;
+      if (sharesDay(rig.scene, rig.project.scenes)) return undefined;
       const have = figures.cardMinutes!;
       const need = figures.recordedAway!;
       return {

@@ -7,10 +7,11 @@ import type { Held, PlanContext, PlanFindingRow } from '../finding';
 import { addOne, oneMoreOf } from '../part-candidates';
 import { cardKindsOf } from './card-kinds';
 
-/** A body whose cards are too small for one of its scenes is told there, by minutes. */
+/** In a scene that shares its day with none, cards that are too small are told there, by minutes. */
 const toldAlone =
   ({ angles }: PlanContext) =>
   (lineId: string, { scenes }: FilmingDay): boolean =>
+    scenes.length === 1 &&
     angles.some(
       ({ rig, record }) =>
         rig.body?.line.id === lineId && scenes.includes(rig.scene) && (record.storageShare ?? 1) < 1
