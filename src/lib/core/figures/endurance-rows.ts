@@ -5,6 +5,7 @@ import { megabytesPerSecond, speedClassMBps } from '../relations/storage/sustain
 import type { BodyGear, CardGear, BatteryGear, GearOf } from '../model/gear';
 import type { Port } from '../model/ports';
 import { portsFor } from '../model/ports-by-role';
+import { longestTakeMinOf, recordedMinOf } from '../model/scene-facts';
 import { memoOn } from '../memo';
 import { isClosedInBag } from '../rigs/closings';
 import { bodyPowerConnections } from '../rigs/supply-connections';
@@ -128,13 +129,13 @@ export const enduranceRows = {
     name: 'longest take',
     unit: 'min',
     source: 'brief',
-    read: ({ scene }) => scene.longestTakeMin
+    read: ({ scene, angle }) => longestTakeMinOf(scene, angle)
   },
   recorded: {
     name: 'recorded in a day',
     unit: 'min',
     source: 'brief',
-    read: ({ scene }) => scene.recordedMin
+    read: ({ scene, angle }) => recordedMinOf(scene, angle)
   },
   daysAway: {
     name: 'days without a socket',

@@ -1,5 +1,5 @@
 import { lampStandOf } from '../rigs/lamp-stand';
-import { isHandheld, isMoving } from '../model/scene-facts';
+import { isHandheld, isMoving, longestTakeMinOf } from '../model/scene-facts';
 import { armMomentNm, holdMinutes } from '../relations/support/arm-hold';
 import { memoOn } from '../memo';
 import type { GearItem } from '../model/gear';
@@ -12,8 +12,8 @@ import { cageFor } from './heat-rows';
 import { type FigureRows, yesNo } from './rows';
 
 /** The body would overheat within the longest take: then its cage is on it, else the cage stays in the bag. */
-const warmsUp = ({ mode, scene }: PlacedRig): boolean =>
-  mode?.heatMinutesAt20C !== undefined && mode.heatMinutesAt20C < scene.longestTakeMin;
+const warmsUp = ({ mode, scene, angle }: PlacedRig): boolean =>
+  mode?.heatMinutesAt20C !== undefined && mode.heatMinutesAt20C < longestTakeMinOf(scene, angle);
 
 /** Parts that sit on the support together with the body, a head bought by itself among them. */
 const partsOnSupport = memoOn((rig: PlacedRig): readonly KitPart[] =>

@@ -1,9 +1,8 @@
 import { lampStandOf } from '../rigs/lamp-stand';
-import { isSeated } from '../model/scene-facts';
+import { isSeated, pans } from '../model/scene-facts';
 import { headForms } from '../model/word-lists';
 import { boomBagKg, tipAngleDeg } from '../relations/support/tipping';
 import { tippingWindMps } from '../relations/support/wind-tip';
-import {} from '../rigs/kit';
 import { EYE_LEVEL_M } from '../rigs/places';
 import type { PlacedRig } from '../rigs/placed-rig';
 import { type FigureRows, wordIndex } from './rows';
@@ -33,8 +32,8 @@ export const stabilityRows = {
     words: headForms,
     source: 'support',
     asks: { question: 'Which head has %?', between: [0, headForms.length - 1], field: 'head' },
-    read: ({ support, head, scene }) =>
-      support && scene.wantsPan === true
+    read: ({ support, head, scene, angle }) =>
+      support && pans(scene, angle)
         ? wordIndex(headForms, head ? head.gear.form : support.gear.head)
         : null
   },

@@ -3,6 +3,7 @@ import type { GearKind, GearOf } from '../model/gear';
 import type { PlanLine } from '../model/plan';
 import { type Buyer, payableMinor } from '../money/payable-price';
 import type { Project } from '../model/project';
+import type { Angle, Scene } from '../model/scene';
 import type { Shelf } from '../model/shelf';
 import type { PartProposal, SettingProposal } from './finding';
 
@@ -77,3 +78,19 @@ export function setRig(
 ): Act {
   return { type: 'set rig', sceneId: context.rig.scene.id, angleId: context.rig.angle.id, patch };
 }
+
+/** What is said of one camera alone is changed there, what is said of the scene in the scene. */
+export function ofAngleOrScene<K extends 'longestTakeMin' | 'wantsPan'>(
+  { scene, angle }: { scene: Scene; angle: Angle },
+  field: K,
+  value: NonNullable<Scene[K]>
+): Act {
+  const sceneId = scene.id;
+  return angle[field] === undefined
+    ? { type: 'change scene', sceneId, patch: { [field]: value } }
+    : { type: 'change angle', sceneId, angleId: angle.id, patch: { [field]: value } };
+}
+
+/** Takes no longer than so many minutes. */
+export const takesOf = (rig: { scene: Scene; angle: Angle }, minutes: number): Act =>
+  ofAngleOrScene(rig, 'longestTakeMin', minutes);

@@ -136,6 +136,12 @@ export function projectFaults(project: Project): { field: string; says: string }
         says: 'must not be longer than recordedMin, the whole day'
       });
     }
+    for (const [at, { longestTakeMin, recordedMin }] of scene.angles.entries())
+      if ((longestTakeMin ?? 0) > (recordedMin ?? scene.recordedMin))
+        faults.push({
+          field: `scenes[${index}].angles[${at}].longestTakeMin`,
+          says: 'must not be longer than what this camera records in a day'
+        });
   }
   for (const [list, ids] of [
     ['scenes', project.scenes.map((scene) => scene.id)],

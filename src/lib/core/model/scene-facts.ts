@@ -48,3 +48,19 @@ export const isCarried = (
 
 /** Indoors a room says how it sounds; its light can be shut out and lamps be set. */
 export const isIndoors = ({ room }: Pick<Scene, 'room'>): boolean => room !== undefined;
+
+/** Minutes one camera records in a day: its own where it films otherwise than its scene. */
+export const recordedMinOf = (
+  scene: Pick<Scene, 'recordedMin'>,
+  angle: Pick<Angle, 'recordedMin'>
+): number => angle.recordedMin ?? scene.recordedMin;
+
+/** The longest take of one camera, never longer than all it records. */
+export const longestTakeMinOf = (
+  scene: Pick<Scene, 'recordedMin' | 'longestTakeMin'>,
+  angle: Pick<Angle, 'recordedMin' | 'longestTakeMin'>
+): number => Math.min(angle.longestTakeMin ?? scene.longestTakeMin, recordedMinOf(scene, angle));
+
+/** One camera turns with what it films. */
+export const pans = (scene: Pick<Scene, 'wantsPan'>, angle: Pick<Angle, 'wantsPan'>): boolean =>
+  angle.wantsPan ?? scene.wantsPan === true;

@@ -149,7 +149,14 @@ export const sceneStarts: Readonly<Record<SceneStyle, SceneStart>> = {
     style: 'event',
     angles: [
       ...angle({ name: 'near', cameraPlace: 'tripod', distanceM: 7, framing: 'waist' }),
-      ...angle({ id: 'b', name: 'wide', cameraPlace: 'tripod', distanceM: 8, framing: 'stage' })
+      ...angle({
+        id: 'b',
+        name: 'wide',
+        cameraPlace: 'tripod',
+        distanceM: 8,
+        framing: 'stage',
+        wantsPan: false
+      })
     ],
     room: { lengthM: 14, widthM: 10, heightM: 4, feel: 'bare' },
     noiseDbA: 42,
@@ -160,6 +167,7 @@ export const sceneStarts: Readonly<Record<SceneStyle, SceneStart>> = {
     longestTakeMin: 60,
     recordedMin: 90,
     wantsFaceSharp: true,
+    wantsPan: true,
     onceOnly: true
   },
   interview: {

@@ -58,6 +58,11 @@ export class Angle {
   @StatedNumber('m', 0.01, 40) rowDepthM?: number;
   /** Where the tape was held; from the lens unless said. */
   @StatedWord(tapeEnds) measuredFrom?: (typeof tapeEnds)[number];
+  /** Of this camera alone, where it films otherwise than the scene says: a wide one runs through, a close one in takes. */
+  @StatedNumber('min', 0.1, 1440, [0.5, 240]) longestTakeMin?: number;
+  @StatedNumber('min', 0.1, 1440, [1, 720]) recordedMin?: number;
+  /** This camera turns with what it films, or stands still while another does. */
+  @StatedYesNo() wantsPan?: boolean;
 }
 
 export class Room {

@@ -3,7 +3,7 @@ import type { BodyGear } from '../model/gear';
 import type { Plan, Rig } from '../model/plan';
 import type { Project } from '../model/project';
 import type { Angle, Scene } from '../model/scene';
-import { isFlown } from '../model/scene-facts';
+import { isFlown, pans } from '../model/scene-facts';
 import { allocate, type Allocated, isFree } from './allocated';
 import { chooseMode } from './choose-mode';
 import type { Kit, KitPart } from './kit';
@@ -91,7 +91,7 @@ export function placeRig(
       ? placeMic(kit, scene, angle, overrides, body)
       : { mic: undefined, micPlace: undefined };
   const support = placeSupport(kit, angle, overrides, allocated);
-  const head = placeHead(kit, scene, support, allocated);
+  const head = placeHead(kit, pans(scene, angle), support, allocated);
   const { filter, filterFits, densityFilters } = placeFilter(kit, lens, overrides, allocated);
   // What the last angle holds, no other has to do without.
   if (index < scene.angles.length - 1) {

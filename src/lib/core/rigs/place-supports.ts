@@ -2,7 +2,7 @@ import type { HeadGear, SupportGear } from '../model/gear';
 import { mates } from '../model/mating';
 import type { Rig } from '../model/plan';
 import { NO_PART } from '../model/word-lists';
-import type { Angle, Scene } from '../model/scene';
+import type { Angle } from '../model/scene';
 import { type Allocated, isFree } from './allocated';
 import type { Kit, KitPart } from './kit';
 import { supportsByPlace } from './places';
@@ -33,14 +33,14 @@ export function placeSupport(
 /** A head of the bag for legs that came without one: fluid where a pan is wanted, else the strongest. */
 export function placeHead(
   kit: Kit,
-  scene: Scene,
+  turns: boolean,
   support: KitPart<SupportGear> | undefined,
   allocated: Allocated
 ): KitPart<HeadGear> | undefined {
   if (support?.gear.head !== 'none') return undefined;
   let best: KitPart<HeadGear> | undefined;
   const worth = ({ gear }: KitPart<HeadGear>) =>
-    (gear.payloadKg ?? 0) + (scene.wantsPan === true && gear.form === 'fluid' ? 1000 : 0);
+    (gear.payloadKg ?? 0) + (turns && gear.form === 'fluid' ? 1000 : 0);
   for (const part of kit.of('head')) {
     if (!isFree(part, allocated) || !screwsOn(support.gear, part.gear)) continue;
     if (!best || worth(part) > worth(best)) best = part;

@@ -10,14 +10,14 @@ export function cardSpaceOfDay({ rigs }: FilmingDay): SuppliesAndNeeds {
   const reaches = new Map<string, Map<string, number>>();
   const stores: Store[] = [];
   const unknown = new Set<KitPart>();
-  for (const { body, mode, scene, kit } of rigs) {
+  for (const { body, mode, scene, angle, kit } of rigs) {
     if (!body || !mode) continue;
     const rate = mode.bitRateMbps;
     if (rate === undefined) {
       unknown.add(body);
       continue;
     }
-    const need = recordingGb(rate, minutesBeforeSocket(scene));
+    const need = recordingGb(rate, minutesBeforeSocket(scene, angle));
     const one = byLine.get(body.line.id);
     if (one) {
       one.need += need;

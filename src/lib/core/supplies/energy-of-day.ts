@@ -1,7 +1,7 @@
 import { batteriesFor, runsFromMains, suppliesOf } from '../figures/endurance-rows';
 import type { BatteryGear, GearItem, GearOf } from '../model/gear';
 import { bankEnergyAtPlugWh, DEVICE_INPUT } from '../relations/power/bank';
-import { AGED_HEALTH, coldShare } from '../relations/power/battery-minutes';
+import { AGED_HEALTH, COLDEST_C, coldShare } from '../relations/power/battery-minutes';
 import { BANK_INTO_BATTERY, offGridEnergyWh } from '../relations/power/off-grid';
 import { isClosedInBag } from '../rigs/closings';
 import type { Kit, KitPart } from '../rigs/kit';
@@ -87,7 +87,7 @@ function consumersOf({ rigs }: FilmingDay): { consumers: Consumer[]; unknown: Ki
         unknown.add(part);
         continue;
       }
-      const need = (watts * minutesBeforeSocket(rig.scene)) / 60;
+      const need = (watts * minutesBeforeSocket(rig.scene, rig.angle)) / 60;
       const one = byLine.get(part.line.id);
       if (one) {
         one.need += need;
@@ -100,7 +100,7 @@ function consumersOf({ rigs }: FilmingDay): { consumers: Consumer[]; unknown: Ki
 /** Batteries, banks, sun and car of a day. The coldest scene says what the cold leaves. */
 function storesOf({ rigs, scenes }: FilmingDay, consumers: readonly Consumer[]): Store[] {
   const { kit } = rigs[0]!;
-  const cold = coldShare(Math.min(...scenes.map(({ temperatureC }) => temperatureC)));
+  const cold = leftInCold(scenes);
   const onType = (type: string | undefined) =>
     new Map(
       consumers.flatMap(({ part }): [string, number][] =>
@@ -113,7 +113,7 @@ function storesOf({ rigs, scenes }: FilmingDay, consumers: readonly Consumer[]):
       stores.push({
         lineId: part.line.id,
         name: `its own battery in ${part.gear.model}`,
-        amount: part.gear.internalBatteryWh * part.line.quantity * cold,
+        amount: scaled(part.gear.internalBatteryWh, part.line.quantity, cold),
         reaches: new Map([[part.line.id, 1]])
       });
   for (const { gear, line } of kit.of('body')) {
@@ -122,7 +122,7 @@ function storesOf({ rigs, scenes }: FilmingDay, consumers: readonly Consumer[]):
       stores.push({
         lineId: line.id,
         name: `${pieces === 1 ? 'the battery' : `${pieces} batteries`} that came with ${gear.model}`,
-        amount: scaled(gear.includedBatteryWh, pieces * cold),
+        amount: scaled(gear.includedBatteryWh, pieces, cold),
         // One whose type nobody states serves the body it came with.
         reaches: gear.batteryType === undefined ? new Map([[line.id, 1]]) : onType(gear.batteryType)
       });
@@ -131,7 +131,7 @@ function storesOf({ rigs, scenes }: FilmingDay, consumers: readonly Consumer[]):
     stores.push({
       lineId: part.line.id,
       name: piecesOf(part),
-      amount: scaled(part.gear.energyWh, part.line.quantity * healthOf(part.gear) * cold),
+      amount: scaled(part.gear.energyWh, part.line.quantity * healthOf(part.gear), cold),
       reaches: onType(part.gear.batteryType)
     });
   const away = Math.max(...scenes.map(({ daysWithoutSocket }) => daysWithoutSocket));
@@ -155,8 +155,14 @@ function storesOf({ rigs, scenes }: FilmingDay, consumers: readonly Consumer[]):
   return stores;
 }
 
-const scaled = (wh: number | undefined, by: number): number | undefined =>
-  wh === undefined ? undefined : wh * by;
+/** Undefined where it is so cold that nobody should promise anything. */
+function leftInCold(scenes: FilmingDay['scenes']): number | undefined {
+  const coldest = Math.min(...scenes.map(({ temperatureC }) => temperatureC));
+  return coldest >= COLDEST_C ? coldShare(coldest) : undefined;
+}
+
+const scaled = (wh: number | undefined, ...by: (number | undefined)[]): number | undefined =>
+  by.reduce((sum, one) => (sum === undefined || one === undefined ? undefined : sum * one), wh);
 const healthOf = ({ otherMaker }: BatteryGear): number => (otherMaker ? AGED_HEALTH : 1);
 const piecesOf = ({ gear, line }: KitPart): string =>
   line.quantity === 1 ? gear.model : `${line.quantity} × ${gear.model}`;

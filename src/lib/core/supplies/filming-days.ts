@@ -1,4 +1,5 @@
-import type { Scene } from '../model/scene';
+import type { Angle, Scene } from '../model/scene';
+import { recordedMinOf } from '../model/scene-facts';
 import type { PlacedRig } from '../rigs/placed-rig';
 
 /** Scenes filmed between two nights with a socket, with every angle of them as it is rigged. */
@@ -25,6 +26,6 @@ export function filmingDays(rigs: readonly PlacedRig[]): FilmingDay[] {
 export const sharesDay = (scene: Scene, scenes: readonly Scene[]): boolean =>
   scene.day !== undefined && scenes.some(({ id, day }) => id !== scene.id && day === scene.day);
 
-/** Minutes recorded in a scene before the next socket. */
-export const minutesBeforeSocket = ({ recordedMin, daysWithoutSocket }: Scene): number =>
-  recordedMin * Math.max(1, daysWithoutSocket);
+/** Minutes one camera of a scene records before the next socket. */
+export const minutesBeforeSocket = (scene: Scene, angle: Angle): number =>
+  recordedMinOf(scene, angle) * Math.max(1, scene.daysWithoutSocket);

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { figureOf } from '../../core/figures/record';
   import { minutesWords } from '../../core/figures/figure-words';
-  import { isMoving, showsFace } from '../../core/model/scene-facts';
+  import { isMoving, longestTakeMinOf, showsFace } from '../../core/model/scene-facts';
   import type { AngleJudgement } from '../../core/judge/incremental';
 
   /** What a body must do in this scene for someone alone, each yes, no or unsaid. */
@@ -31,7 +31,7 @@
     if (limit !== undefined)
       list.push({
         words: Number.isFinite(limit) ? `takes of ${minutesWords(limit)}` : 'unlimited takes',
-        answer: limit >= scene.longestTakeMin
+        answer: limit >= longestTakeMinOf(scene, angle.angle)
       });
     return list;
   });

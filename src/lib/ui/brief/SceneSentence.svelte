@@ -5,6 +5,7 @@
   import { isMoving, showsFace } from '../../core/model/scene-facts';
   import { sceneStarts } from '../../core/model/scene-starts';
   import type { Angle, Scene } from '../../core/model/scene';
+  import AngleMinutes from './AngleMinutes.svelte';
   import AngleWords from './AngleWords.svelte';
   import Choice from './Choice.svelte';
   import Measure from './Measure.svelte';
@@ -335,6 +336,7 @@
       {sideMm}
       onangle={(patch) => onotherangle(other.id, patch)}
     />
+    <AngleMinutes {scene} angle={other} onangle={(patch) => onotherangle(other.id, patch)} />
     <button class="pill" onclick={() => ondropangle(other.id)}>delete this angle</button>
   {/each}
   {#if scene.angles.length < MOST_ANGLES}

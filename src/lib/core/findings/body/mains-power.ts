@@ -1,5 +1,6 @@
 import { minutesWords } from '../../figures/figure-words';
 import { fullName } from '../../model/gear';
+import { longestTakeMinOf } from '../../model/scene-facts';
 import { rigRow, type AngleFindingRow } from '../finding';
 import { cheapestOf, swapFor } from '../part-candidates';
 
@@ -14,10 +15,11 @@ export const mainsPowerFindings: readonly AngleFindingRow[] = [
     about: 'no way to run from mains for long sessions',
     judge: (rig) => {
       const { body, scene } = rig;
+      const longestMin = longestTakeMinOf(scene, rig.angle);
       if (
         !body ||
         !rig.hasSocket ||
-        scene.longestTakeMin < SESSION_MIN ||
+        longestMin < SESSION_MIN ||
         body.gear.runsFromMainsAdapter !== false ||
         body.gear.runsFromUsb !== false
       )
@@ -30,7 +32,7 @@ export const mainsPowerFindings: readonly AngleFindingRow[] = [
         unit: 'yes/no',
         title: () => `${body.gear.model} cannot run from the socket`,
         why: () =>
-          `${scene.name} has takes of ${minutesWords(scene.longestTakeMin)} beside a socket, and neither a mains adapter nor USB keeps ${fullName(body.gear)} going.`
+          `${scene.name} has takes of ${minutesWords(longestMin)} beside a socket, and neither a mains adapter nor USB keeps ${fullName(body.gear)} going.`
       };
     },
     propose: ({ rig, shelf, project }) => [

@@ -5,7 +5,7 @@ import { fullName } from '../../model/gear';
 import { heatRelief } from '../../relations/power/heat';
 import type { PlacedRig } from '../../rigs/placed-rig';
 import { figureRow, type AngleFindingRow } from '../finding';
-import { addOne, swapTo } from '../part-candidates';
+import { addOne, swapTo, takesOf } from '../part-candidates';
 import { bodyLine } from './body-line';
 
 /** What cage and fan would still take off the warming. */
@@ -135,7 +135,7 @@ export const recordingFindings: readonly AngleFindingRow[] = [
         (mode) =>
           mode.fps === rig.scene.fps &&
           mode.pixelsAcross < rig.scene.pixelsAcross &&
-          (mode.recordLimitMin ?? Infinity) >= rig.scene.longestTakeMin
+          (mode.recordLimitMin ?? Infinity) >= figures.longestTake!
       );
       const take = figures.longestTake!;
       return [
@@ -159,11 +159,7 @@ export const recordingFindings: readonly AngleFindingRow[] = [
           : []),
         {
           label: `Film takes of ${minutesWords(Math.floor(held.has!))}`,
-          act: {
-            type: 'change scene',
-            sceneId: rig.scene.id,
-            patch: { longestTakeMin: Math.max(1, Math.floor(Math.min(take, held.has!))) }
-          }
+          act: takesOf(rig, Math.max(1, Math.floor(Math.min(take, held.has!))))
         },
         swapTo(context, 'body', rig.body!.line.id)
       ];

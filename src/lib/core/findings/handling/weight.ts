@@ -1,9 +1,10 @@
 import { figureWords, lengthWords, minutesWords } from '../../figures/figure-words';
 import { staysAtHome } from '../../figures/stability-rows';
+import { longestTakeMinOf } from '../../model/scene-facts';
 import type { UnitSystem } from '../../model/project';
 import { figureRow, type AngleFindingRow } from '../finding';
 import { lensLines } from '../lens/lens-lines';
-import { cheapestOf, leaveOut, swapTo } from '../part-candidates';
+import { cheapestOf, leaveOut, swapTo, takesOf } from '../part-candidates';
 
 /** What a camera is held by: the bare hand, or something that holds it off. */
 const heldWords = (reachM: number, units: UnitSystem) =>
@@ -28,12 +29,12 @@ export const weightFindings: readonly AngleFindingRow[] = [
         lineIds: [...(rig.body ? [rig.body.line.id] : []), ...lensLines(rig.lens)],
         figure: 'holdMinutes',
         has: hold,
-        needs: rig.scene.longestTakeMin,
+        needs: longestTakeMinOf(rig.scene, rig.angle),
         unit: 'min',
         title: () =>
-          `${rig.scene.name}: the arm tires after about ${minutesWords(hold)} (takes of ${minutesWords(rig.scene.longestTakeMin)})`,
+          `${rig.scene.name}: the arm tires after about ${minutesWords(hold)} (takes of ${minutesWords(longestTakeMinOf(rig.scene, rig.angle))})`,
         why: () =>
-          `${figureWords(figures.heldOut!, 'kg', rig.project.units)} ${heldWords(figures.heldReach!, rig.project.units)} pull ${figureWords(figures.armMoment!, 'N·m')} at the shoulder; takes of ${minutesWords(rig.scene.longestTakeMin)} are wanted.`
+          `${figureWords(figures.heldOut!, 'kg', rig.project.units)} ${heldWords(figures.heldReach!, rig.project.units)} pull ${figureWords(figures.armMoment!, 'N·m')} at the shoulder; takes of ${minutesWords(longestTakeMinOf(rig.scene, rig.angle))} are wanted.`
       };
     },
     propose: (context) => {
@@ -43,13 +44,7 @@ export const weightFindings: readonly AngleFindingRow[] = [
       return [
         {
           label: `Film takes of ${minutesWords(Math.max(1, Math.floor(context.figures.holdMinutes!)))}`,
-          act: {
-            type: 'change scene',
-            sceneId: rig.scene.id,
-            patch: {
-              longestTakeMin: Math.max(1, Math.floor(context.figures.holdMinutes!))
-            }
-          }
+          act: takesOf(rig, Math.max(1, Math.floor(context.figures.holdMinutes!)))
         },
         ...(rig.lens?.gear
           ? [

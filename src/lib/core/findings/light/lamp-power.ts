@@ -1,6 +1,7 @@
 import { againstNeed, figureWords } from '../../figures/figure-words';
 import { fullName } from '../../model/gear';
 import { figureRow, type AngleFindingRow } from '../finding';
+import { minutesBeforeSocket } from '../../supplies/filming-days';
 import { cheapestOf, swapFor } from '../part-candidates';
 
 /** G6. */
@@ -12,7 +13,7 @@ export const lampPowerFindings: readonly AngleFindingRow[] = [
     reads: ['lampMinutes', 'lampDraw'],
     judge: (rig, figures) => {
       const minutes = figures.lampMinutes;
-      const need = rig.scene.recordedMin * Math.max(1, rig.scene.daysWithoutSocket);
+      const need = minutesBeforeSocket(rig.scene, rig.angle);
       if (minutes === undefined || minutes >= need) return undefined;
       return {
         severity: 'warn',

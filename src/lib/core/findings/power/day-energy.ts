@@ -1,6 +1,6 @@
 import { againstNeed } from '../../figures/figure-words';
 import { energyOfDay, looseBatteriesOf } from '../../supplies/energy-of-day';
-import type { FilmingDay } from '../../supplies/filming-days';
+import { type FilmingDay, minutesBeforeSocket } from '../../supplies/filming-days';
 import { bankWattsNeeded } from '../../relations/power/bank';
 import { daysApart, dayWords, sharingWords, type ShortDay, shortDays } from '../day-supplies';
 import type { Held, PlanContext, PlanFindingRow, Proposal } from '../finding';
@@ -17,7 +17,7 @@ const toldAlone =
         ((rig.body?.line.id === lineId &&
           ((record.dayPowerShare ?? 1) < 1 || (record.awayShare ?? 1) < 1)) ||
           (rig.keyLamp?.part.line.id === lineId &&
-            (record.lampMinutes ?? Infinity) < rig.scene.recordedMin))
+            (record.lampMinutes ?? Infinity) < minutesBeforeSocket(rig.scene, rig.angle)))
     );
 
 const shortOfEnergy = (context: PlanContext): ShortDay[] =>

@@ -1,5 +1,6 @@
 import { againstNeed } from '../../figures/figure-words';
 import { rigRow, type AngleFindingRow } from '../finding';
+import { minutesBeforeSocket } from '../../supplies/filming-days';
 import { cheapestOf, swapFor } from '../part-candidates';
 import { newLine } from '../../model/new-line';
 import { micLine } from './microphone-remedies';
@@ -54,7 +55,7 @@ export const microphonePowerFindings: readonly AngleFindingRow[] = [
             .filter(({ gear }) => gear.batteryType === rig.mic!.gear.batteryType)
             .reduce((sum, { line }) => sum + line.quantity, 0)
         : 1;
-      const need = rig.scene.recordedMin * Math.max(1, rig.scene.daysWithoutSocket);
+      const need = minutesBeforeSocket(rig.scene, rig.angle);
       const have = hours * 60 * batteries;
       if (have >= need) return undefined;
       return {

@@ -2,7 +2,7 @@ import { type HeadGear, fullName } from '../../model/gear';
 import { headForms } from '../../model/word-lists';
 import { supportsByPlace } from '../../rigs/places';
 import { figureRow, type AngleContext, type AngleFindingRow, type PartProposal } from '../finding';
-import { addOne, swapTo } from '../part-candidates';
+import { addOne, ofAngleOrScene, swapTo } from '../part-candidates';
 
 /** Bare legs want a fluid head, or another one in place of the head they carry. */
 function headProposals(context: AngleContext): PartProposal[] {
@@ -46,11 +46,7 @@ export const panFindings: readonly AngleFindingRow[] = [
       ),
       {
         label: 'Keep the camera still',
-        act: {
-          type: 'change scene',
-          sceneId: context.rig.scene.id,
-          patch: { wantsPan: false }
-        }
+        act: ofAngleOrScene(context.rig, 'wantsPan', false)
       }
     ]
   })

@@ -5,9 +5,12 @@ export const AGED_HEALTH = 0.85;
 /** Nominal voltage bank makers count their cells at. */
 export const BANK_CELL_V = 3.7;
 
+/** Below this nobody should promise anything of a cell. */
+export const COLDEST_C = -20;
+
 /** Share of its energy a cell gives in the cold; linear between. Estimates. */
 const coldShares = [
-  { celsius: -20, share: 0.5 },
+  { celsius: COLDEST_C, share: 0.5 },
   { celsius: -10, share: 0.65 },
   { celsius: 0, share: 0.8 },
   { celsius: 20, share: 1 }
@@ -21,7 +24,7 @@ const coldShares = [
  * @example coldShare(10) // 0.9
  */
 export function coldShare(celsius: number): number {
-  if (!(celsius >= -20) || celsius === Infinity) {
+  if (!(celsius >= COLDEST_C) || celsius === Infinity) {
     throw new RelationError('celsius', celsius, 'must be −20 °C or warmer');
   }
   if (celsius >= 20) return 1;
