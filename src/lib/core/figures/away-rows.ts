@@ -4,6 +4,7 @@ import { bankEnergyAtPlugWh } from '../relations/power/bank';
 import { codecFactors, editingLoad } from '../relations/storage/editing-load';
 import { offloadMinutes } from '../relations/storage/offload';
 import type { GearOf } from '../model/gear';
+import { isRecorded } from '../model/scene-facts';
 import type { KitPart } from '../rigs/kit';
 import type { PlacedRig } from '../rigs/placed-rig';
 import { batterySupplies, bestBattery } from './endurance-rows';
@@ -225,8 +226,12 @@ export const awayRows = {
     unit: '×',
     source: 'body',
     asks: { question: 'Which codec does % record in this mode?', between: [0.5, 6] },
-    read: ({ mode }) =>
-      mode ? (mode.codec === undefined ? undefined : codecFactors[mode.codec]) : null
+    read: ({ mode, scene }) =>
+      mode && isRecorded(scene)
+        ? mode.codec === undefined
+          ? undefined
+          : codecFactors[mode.codec]
+        : null
   },
   pixelsDown: {
     name: 'pixels down in this mode',

@@ -5,7 +5,7 @@ import { megabytesPerSecond, speedClassMBps } from '../relations/storage/sustain
 import type { BodyGear, CardGear, BatteryGear, GearOf } from '../model/gear';
 import type { Port } from '../model/ports';
 import { portsFor } from '../model/ports-by-role';
-import { longestTakeMinOf, recordedMinOf } from '../model/scene-facts';
+import { isRecorded, longestTakeMinOf, recordedMinOf } from '../model/scene-facts';
 import { memoOn } from '../memo';
 import { isClosedInBag } from '../rigs/closings';
 import { bodyPowerConnections } from '../rigs/supply-connections';
@@ -158,7 +158,8 @@ export const enduranceRows = {
       question: 'How many megabits a second does % write?',
       between: [20, 200]
     },
-    read: ({ mode, body }) => (mode ? mode.bitRateMbps : unstatedOf(body))
+    read: ({ mode, body, scene }) =>
+      !isRecorded(scene) ? null : mode ? mode.bitRateMbps : unstatedOf(body)
   },
   sizeNeeded: {
     name: 'space the recordings need',
@@ -178,7 +179,7 @@ export const enduranceRows = {
       of: (rig) => cardsFor(rig).find(({ gear }) => gear.capacityGb === undefined)
     },
     read: (rig) => {
-      if (!rig.body) return null;
+      if (!rig.body || !isRecorded(rig.scene)) return null;
       let space = rig.body.gear.internalStorageGb ?? 0;
       for (const card of cardsFor(rig)) {
         const { line, gear } = card;
@@ -224,7 +225,7 @@ export const enduranceRows = {
       of: (rig) => cardsFor(rig).find(({ gear }) => gear.speedClass === undefined)
     },
     read: (rig) => {
-      const cards = cardsFor(rig);
+      const cards = isRecorded(rig.scene) ? cardsFor(rig) : [];
       if (cards.length === 0) return null;
       let slowest = Infinity;
       for (const { gear } of cards) {
@@ -401,9 +402,11 @@ export const enduranceRows = {
       question: 'After how many minutes does % end a clip in this mode, if ever?',
       between: [29, 1440]
     },
-    read: ({ mode, body }) =>
-      mode
-        ? (mode.recordLimitMin ?? (mode.noRecordLimit === true ? Infinity : undefined))
-        : unstatedOf(body)
+    read: ({ mode, body, scene }) =>
+      !isRecorded(scene)
+        ? null
+        : mode
+          ? (mode.recordLimitMin ?? (mode.noRecordLimit === true ? Infinity : undefined))
+          : unstatedOf(body)
   }
 } satisfies FigureRows;

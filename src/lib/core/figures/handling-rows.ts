@@ -1,5 +1,5 @@
 import { lampStandOf } from '../rigs/lamp-stand';
-import { isHandheld, isMoving, longestTakeMinOf } from '../model/scene-facts';
+import { isHandheld, isMoving, isRecorded, longestTakeMinOf } from '../model/scene-facts';
 import { armMomentNm, holdMinutes } from '../relations/support/arm-hold';
 import { memoOn } from '../memo';
 import type { GearItem } from '../model/gear';
@@ -281,7 +281,7 @@ export const handlingRows = {
     unit: 'count',
     source: 'kit',
     read: (rig) => {
-      if (!rig.body) return null;
+      if (!rig.body || !isRecorded(rig.scene)) return null;
       const cards = piecesOf(cardsFor(rig));
       const pictures = (rig.body.gear.cardSlots ?? 1) >= 2 && cards >= 2 ? 2 : 1;
       const sounds =
@@ -308,6 +308,7 @@ export const handlingRows = {
     name: 'places the files are kept',
     unit: 'count',
     source: 'kit',
-    read: ({ kit, body }) => (body ? 1 + piecesOf(kit.of('drive')) : null)
+    read: ({ kit, body, scene }) =>
+      body && isRecorded(scene) ? 1 + piecesOf(kit.of('drive')) : null
   }
 } satisfies FigureRows;

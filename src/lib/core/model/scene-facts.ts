@@ -23,6 +23,12 @@ export const showsFace = ({ framing }: Pick<Angle, 'framing'>): boolean =>
 export const isHandheld = ({ cameraPlace }: Pick<Angle, 'cameraPlace'>): boolean =>
   cameraPlace === 'hand' || cameraPlace === 'extension pole';
 
+/** The camera writes to its cards: always, but for what only goes out live. */
+export const isRecorded = ({
+  live,
+  liveIsRecorded
+}: Pick<Scene, 'live' | 'liveIsRecorded'>): boolean => !live || liveIsRecorded === true;
+
 /** The camera moves with a body, a vehicle or by itself, so that nothing but its own stabilisation keeps it still. */
 export const isMoving = (angle: Pick<Angle, 'cameraPlace'>): boolean =>
   isHandheld(angle) || isWorn(angle) || isFlown(angle);

@@ -120,6 +120,8 @@ export class Scene {
   @NeededNumber('px', 640, 12_000) pixelsAcross!: number;
   @NeededNumber('fps', 1, 240) fps!: number;
   @IsBoolean({ message: 'must be true or false' }) live!: boolean;
+  /** What goes out live is recorded in the camera too. */
+  @StatedYesNo() liveIsRecorded?: boolean;
   @IsBoolean({ message: 'must be true or false' }) wantsSeeSelf!: boolean;
   /** Blur of the background in percent of the picture width; 0 when it may be sharp. */
   @NeededNumber('%', 0, 10, [0, 4]) wantsBlurPercent!: number;

@@ -3,6 +3,7 @@ import { joiningEnds } from '../joining/ends';
 import { COMPUTER, ENERGY, RECORDING, USB_C } from '../model/gear/supply-end';
 import { fullName, type GearItem, type GearOf } from '../model/gear';
 import type { Port } from '../model/ports';
+import { isRecorded } from '../model/scene-facts';
 import { portsFor } from '../model/ports-by-role';
 import { memoOf, memoOn } from '../memo';
 import { meet } from '../model/mating';
@@ -152,12 +153,12 @@ export function supplyConnections(rig: PlacedRig): Connection[] {
     for (const part of kit.of('monitor')) drinks(part, part.gear.drawW);
     for (const part of kit.of('recorder')) drinks(part, undefined);
   }
-  if (body && body.gear.internalStorageGb === undefined) intoSlot(body);
+  if (body && body.gear.internalStorageGb === undefined && isRecorded(rig.scene)) intoSlot(body);
   if (!isFirst) return list;
   for (const part of kit.of('recorder'))
     if (part.gear.internalStorageGb === undefined) intoSlot(part);
   for (const part of kit.of('monitor')) if (part.gear.recordsItself === true) intoSlot(part);
-  for (const part of kit.of('card')) {
+  for (const part of isRecorded(rig.scene) ? kit.of('card') : none) {
     const { cardKind } = part.gear;
     const ends: Port[] = [{ family: 'card', type: cardKind, end: 'plug', role: 'card' }];
     list.push(connect('files into computer', part, undefined, ends, [COMPUTER], noLimit));

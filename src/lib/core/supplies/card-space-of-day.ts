@@ -1,6 +1,7 @@
 import { cardsInto, SWAP_MARGIN } from '../figures/endurance-rows';
 import { recordingGb, USABLE_OF_LABEL } from '../relations/storage/recording-size';
 import { type FilmingDay, minutesBeforeSocket } from './filming-days';
+import { isRecorded } from '../model/scene-facts';
 import type { KitPart } from '../rigs/kit';
 import type { Consumer, Store, SuppliesAndNeeds } from './shared-supplies';
 
@@ -11,7 +12,7 @@ export function cardSpaceOfDay({ rigs }: FilmingDay): SuppliesAndNeeds {
   const stores: Store[] = [];
   const unknown = new Set<KitPart>();
   for (const { body, mode, scene, angle, kit } of rigs) {
-    if (!body || !mode) continue;
+    if (!body || !mode || !isRecorded(scene)) continue;
     const rate = mode.bitRateMbps;
     if (rate === undefined) {
       unknown.add(body);

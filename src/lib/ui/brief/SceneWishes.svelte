@@ -83,13 +83,22 @@
       >Turned keeps the whole sensor; cut out keeps the wide picture as well, with fewer pixels.</span
     >
   </Word>{#if scene.live}
-    and it goes out <Word ends="." word="live" question="Live or recorded?">
+    and it goes out <Word
+      ends="."
+      word={scene.liveIsRecorded ? 'live and is recorded too' : 'live'}
+      question="Live or recorded?"
+    >
       <Choice
         name="live-{scene.id}"
-        options={{ live: 'live', recorded: 'recorded' }}
-        value="live"
-        onchoose={(value) => onscene({ live: value === 'live' })}
+        options={{ live: 'live', both: 'live, and recorded in the camera', recorded: 'recorded' }}
+        value={scene.liveIsRecorded ? 'both' : 'live'}
+        onchoose={(value) =>
+          onscene({
+            live: value !== 'recorded',
+            liveIsRecorded: value === 'both' ? true : undefined
+          })}
       />
+      <span class="soft">What only goes out live needs no card, and no clip ends.</span>
     </Word>{/if}
   {#each said as { key, said: words } (key)}
     <button

@@ -1,4 +1,4 @@
-import { isFlown } from '../../model/scene-facts';
+import { isRecorded, isFlown } from '../../model/scene-facts';
 import { lampStandOf } from '../../rigs/lamp-stand';
 import {
   type BodyGear,
@@ -188,7 +188,8 @@ function missingRoles({
         ]
       }));
     }
-    if (kit.of('card').length === 0 && body.gear.internalStorageGb === undefined) {
+    const recorded = isRecorded(scene);
+    if (recorded && kit.of('card').length === 0 && body.gear.internalStorageGb === undefined) {
       const slots = slotsOf(body);
       miss('card', scene, () => ({
         // A further body that is added brings its card, as it brings its lens.
@@ -198,7 +199,7 @@ function missingRoles({
         why: `${fullName(body.gear)} records to ${slots.join(' or ')} and no card is in the kit.`,
         proposals: () => add('card', (gear: { cardKind: string }) => slots.includes(gear.cardKind))
       }));
-    } else if (second && cardsShort(rig))
+    } else if (recorded && second && cardsShort(rig))
       miss('second card', scene, () => ({
         comesAlong: true,
         ofSecondAngle: true,

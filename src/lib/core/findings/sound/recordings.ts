@@ -1,5 +1,6 @@
 import { figureWords, minutesWords } from '../../figures/figure-words';
 import { fullName } from '../../model/gear';
+import { isRecorded } from '../../model/scene-facts';
 import { hearsVoice } from '../../rigs/placed-rig';
 import { figureRow, type AngleFindingRow } from '../finding';
 import { cheapestOf, leaveOut, swapTo } from '../part-candidates';
@@ -78,7 +79,7 @@ export const recordingsFindings: readonly AngleFindingRow[] = [
     judge: (rig, figures) => {
       // What cannot be repeated is told of the picture already.
       if (!hearsVoice(rig) || !rig.scene.mustDo || rig.scene.onceOnly === true) return undefined;
-      if ((figures.recordings ?? 2) >= 2) return undefined;
+      if (!isRecorded(rig.scene) || (figures.recordings ?? 2) >= 2) return undefined;
       return {
         severity: 'note',
         figure: 'recordings',

@@ -1,5 +1,6 @@
 import { cardsFor } from '../../figures/endurance-rows';
 import { fullName } from '../../model/gear';
+import { isRecorded } from '../../model/scene-facts';
 import type { PlacedRig } from '../../rigs/placed-rig';
 import { rigRow, type AngleFindingRow, type Held, type PlanFindingRow } from '../finding';
 import { addOne, cheapestOf, oneMoreOf, swapTo } from '../part-candidates';
@@ -18,7 +19,8 @@ export const backupFindings: readonly AngleFindingRow[] = [
     family: 'body',
     about: 'one recording of what cannot be repeated',
     judge: (rig) => {
-      if (rig.scene.onceOnly !== true || !rig.body || recordsTwice(rig)) return undefined;
+      if (rig.scene.onceOnly !== true || !isRecorded(rig.scene)) return undefined;
+      if (!rig.body || recordsTwice(rig)) return undefined;
       return {
         severity: 'warn',
         lineIds: [rig.body.line.id],
@@ -56,7 +58,8 @@ export const backupPlanFindings: readonly PlanFindingRow[] = [
     scope: 'plan',
     about: 'no second copy',
     judge: ({ kit, rigs }): Held[] => {
-      if (kit.of('body').length === 0 || rigs.length === 0 || kit.of('drive').length > 0) return [];
+      if (kit.of('body').length === 0 || kit.of('drive').length > 0) return [];
+      if (!rigs.some(({ scene }) => isRecorded(scene))) return [];
       return [
         {
           severity: 'note',

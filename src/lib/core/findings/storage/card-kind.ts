@@ -1,5 +1,6 @@
 import { cardsFor } from '../../figures/endurance-rows';
 import { fullName } from '../../model/gear';
+import { isRecorded } from '../../model/scene-facts';
 import { rigRow, type AngleFindingRow } from '../finding';
 import { cheapestOf, swapFor } from '../part-candidates';
 import { cardKindsOf } from './card-kinds';
@@ -11,6 +12,7 @@ export const cardKindFindings: readonly AngleFindingRow[] = [
     family: 'storage',
     about: 'the card kind does not fit',
     judge: (rig) => {
+      if (!isRecorded(rig.scene)) return undefined;
       const kinds = cardKindsOf(rig);
       const strays = rig.kit.of('card').filter(({ gear }) => !kinds.includes(gear.cardKind));
       if (!rig.body || strays.length === 0 || cardsFor(rig).length > 0) return undefined;

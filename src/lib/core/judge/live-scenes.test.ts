@@ -1,0 +1,59 @@
+import { describe, expect, it } from 'vitest';
+import type { GearOf } from '../model/gear';
+import type { Project } from '../model/project';
+import { calmKit, codes, judged, ownCopy, without } from './tests/calm-kit';
+
+/** The calm talk going out live by USB, in takes longer than the body's clips and on a card too small. */
+function live(isRecorded?: true): Project {
+  const project = calmKit();
+  ownCopy<GearOf<'body'>>(project, 'orrowby-linnet-ii', (gear) => {
+    gear.usbVideo = true;
+    for (const mode of gear.modes) {
+      delete mode.noRecordLimit;
+      mode.recordLimitMin = 29;
+    }
+  });
+  Object.assign(project.scenes[0]!, {
+    live: true,
+    liveIsRecorded: isRecorded,
+    longestTakeMin: 55,
+    recordedMin: 55
+  });
+  return project;
+}
+
+describe('a scene that only goes out live', () => {
+  it('is recorded nowhere: no card is missing or full, no clip ends, no copy is asked for', () => {
+    const project = live();
+    without(project, 'quillfeather-sd-128-v30');
+    without(project, 'pellamund-cellar-1-tb');
+    const found = codes(project);
+    for (const code of ['T1', 'T2', 'T3', 'T4', 'B4', 'A7', 'B11'] as const)
+      expect(found, code).not.toContain(code);
+    const { findings, angles } = judged(project);
+    expect(findings.map((one) => one.title())).not.toContain('Nothing to record on');
+    const { record } = angles[0]!;
+    expect([record.sizeNeeded, record.recordLimit, record.recordings, record.copies]).toEqual([
+      undefined,
+      undefined,
+      undefined,
+      undefined
+    ]);
+  });
+
+  it('is recorded after all where the brief says so', () => {
+    const project = live(true);
+    expect(codes(project)).toContain('B4');
+    without(project, 'quillfeather-sd-128-v30');
+    expect(judged(project).findings.map((one) => one.title())).toContain('Nothing to record on');
+  });
+
+  it('leaves the cards to the scenes that are recorded', () => {
+    const project = live();
+    const recorded = { ...structuredClone(project.scenes[0]!), id: 'later', live: false };
+    project.scenes.push({ ...recorded, longestTakeMin: 5, recordedMin: 20 });
+    without(project, 'quillfeather-sd-128-v30');
+    const missing = judged(project).findings.find((one) => one.title() === 'Nothing to record on');
+    expect(missing?.sceneIds).toEqual(['later']);
+  });
+});
