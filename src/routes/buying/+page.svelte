@@ -13,6 +13,8 @@
   import { glyphOf } from '$lib/ui/glyphs/glyph-of';
   import { saveFile } from '$lib/ui/shell/save-file';
   import { dayWords } from '$lib/ui/shell/day-words';
+  import { handSumOf } from '$lib/core/money/hand-sum';
+  import LineMoneyDialog from '$lib/ui/buying/LineMoneyDialog.svelte';
 
   const judgement = $derived(satchel.judgement);
   const list = $derived(judgement ? linesToBuy(judgement.money) : []);
@@ -23,6 +25,13 @@
   const open = $derived(judgement?.findings.filter((finding) => finding.severity === 'stop') ?? []);
   const owned = $derived(judgement?.money.lines.filter(({ line }) => line.state === 'owned') ?? []);
   const stepWords = { now: 'Now', next: 'Next', later: 'Later' } as const;
+  const handSum = $derived(judgement && handSumOf(judgement.money));
+  const slips = $derived(new Set(handSum?.slips.map(({ one }) => one.line.id)));
+  /** The line whose money is being said. */
+  let openLineId = $state<string | undefined>(undefined);
+  const openLine = $derived(judgement?.money.lines.find(({ line }) => line.id === openLineId));
+  const byHandWords = (amount: number, currency: string) =>
+    amount < 0 ? `${formatMoney(-amount, currency)} over` : formatMoney(amount, currency);
   const fileName = $derived(
     (satchel.project?.name ?? 'kit')
       .replace(/[^\p{L}\p{N}]+/gu, '-')
@@ -84,7 +93,9 @@
               ><th scope="col" class="n">Each</th><th scope="col" class="n">Together</th><th
                 scope="col"
                 class="n">Left after it</th
-              ><th scope="col">Price seen</th></tr
+              >{#if handSum}<th scope="col" class="n">By hand</th>{/if}<th scope="col"
+                >Price seen</th
+              ></tr
             >
           </thead>
           <tbody>
@@ -121,14 +132,35 @@
                     : formatMoney(one.unitMinor, money.currency)}</td
                 >
                 <td class="n figures"
-                  >{formatMoney(
-                    step === 'later' ? one.laterMinor : one.firmMinor,
-                    money.currency
-                  )}</td
+                  ><button
+                    class="back"
+                    aria-label="Money of {name}"
+                    title="Shipping, discount, cash-back, a sum by hand"
+                    onclick={() => (openLineId = one.line.id)}
+                    >{formatMoney(
+                      step === 'later' ? one.laterMinor : one.firmMinor,
+                      money.currency
+                    )}</button
+                  ></td
                 >
                 <td class="n figures" class:over={one.remainingMinor < 0}
                   >{step === 'later' ? '' : formatMoney(one.remainingMinor, money.currency)}</td
                 >
+                {#if handSum}
+                  {@const claimed = one.line.handRemainingMinor}
+                  <td class="n figures" class:over={slips.has(one.line.id)}
+                    >{claimed === undefined
+                      ? ''
+                      : `${byHandWords(claimed, money.currency)} ${slips.has(one.line.id) ? '✗' : '✓'}`}<span
+                      class="unseen"
+                      >{claimed === undefined
+                        ? ''
+                        : slips.has(one.line.id)
+                          ? ', goes wrong here'
+                          : ', right by itself'}</span
+                    ></td
+                  >
+                {/if}
                 <td class="soft"
                   >{one.price
                     ? `${dayWords(one.price.date)}, ${one.price.source}${conversionWords(one.price) ? `; ${conversionWords(one.price)}` : ''}`
@@ -158,6 +190,24 @@
         {money.remainingMinor < 0 ? 'over' : 'left'}</b
       >
     </p>
+    {#if money.afterResaleMinor !== money.firmMinor}
+      <p class="soft figures">
+        After cash-back {formatMoney(money.afterCashBackMinor, money.currency)}, after resale {formatMoney(
+          money.afterResaleMinor,
+          money.currency
+        )}: hoped for, and not counted.
+      </p>
+    {/if}
+    {#if handSum && handSum.last.claimedMinor !== handSum.last.trulyMinor}
+      <p class="warn">
+        By hand {byHandWords(handSum.last.claimedMinor, money.currency)}
+        {handSum.last.claimedMinor < 0 ? '' : 'were left'} after {handSum.last.one.gear?.model ??
+          handSum.last.one.line.gearId}; truly it is {byHandWords(
+          handSum.last.trulyMinor,
+          money.currency
+        )}{handSum.last.trulyMinor < 0 ? '' : ' left'}.
+      </p>
+    {/if}
     {#if judgement.money.lines.some(({ line }) => line.state === 'bought')}
       <h2>Bought</h2>
       <ul class="plain">
@@ -199,6 +249,13 @@
       </ul>
     {/if}
   </article>
+  <LineMoneyDialog
+    one={openLine}
+    currency={money.currency}
+    onchange={(patch) =>
+      openLineId !== undefined && satchel.act({ type: 'change line', lineId: openLineId, patch })}
+    onclose={() => (openLineId = undefined)}
+  />
 {/if}
 
 <style>

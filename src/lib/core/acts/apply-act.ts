@@ -84,6 +84,8 @@ function changeCurrency(
     for (const line of lines)
       for (const key of ['shippingMinor', 'cashBackMinor', 'resaleMinor'] as const)
         if (line[key] !== undefined) line[key] = convert(line[key]);
+  // A sum done by hand was done in the other money, and is nobody's sum any more.
+  for (const { lines } of draft.plans) for (const line of lines) delete line.handRemainingMinor;
 }
 
 /** Changes a draft of a project in place. @throws ActError when it names what is not there */

@@ -80,6 +80,7 @@ export const findingCodes = [
   'M5',
   'M6',
   'M7',
+  'M8',
   'W1',
   'W2',
   'W3',

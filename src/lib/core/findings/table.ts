@@ -60,6 +60,7 @@ import { weightFindings } from './handling/weight';
 import { setUpFindings } from './handling/set-up';
 import { relianceFindings } from './handling/reliance';
 import { budgetFindings } from './money/budget';
+import { handSumFindings } from './money/hand-sum';
 import { pricesFindings } from './money/prices';
 import { missingFindings } from './money/missing-parts';
 
@@ -133,6 +134,7 @@ export const planFindings: readonly PlanFindingRow[] = [
   ...airTravelFindings,
   ...budgetFindings,
   ...pricesFindings,
+  ...handSumFindings,
   ...missingFindings
 ];
 

@@ -152,6 +152,8 @@ export function satchelSchema(): Json {
           locked: yesNo,
           shippingMinor: minor,
           cashBackMinor: minor,
+          cashBackUntil: day,
+          handRemainingMinor: { type: 'integer', minimum: -MOST_MINOR, maximum: MOST_MINOR },
           resaleMinor: minor
         },
         ['quantity', 'locked']

@@ -76,7 +76,8 @@ export function evaluationOf(project: Project, plan: Plan, shelf: Shelf, judgeme
         quantity: one.line.quantity,
         firmMinor: one.firmMinor,
         runningMinor: one.runningMinor,
-        remainingMinor: one.remainingMinor
+        remainingMinor: one.remainingMinor,
+        handRemainingMinor: one.line.handRemainingMinor
       }))
     },
     scenes: judgement.angles.map(({ scene, angle, record, rig }) => ({

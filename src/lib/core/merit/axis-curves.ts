@@ -335,6 +335,7 @@ export const axisOfCode: Readonly<Record<FindingCode, Axis | undefined>> = {
   M5: undefined,
   M6: undefined,
   M7: undefined,
+  M8: undefined,
   W1: 'ease',
   W2: 'ease',
   W3: 'safety net',

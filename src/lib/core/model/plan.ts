@@ -1,6 +1,7 @@
 import { IsBoolean, IsInt, Max, Min } from 'class-validator';
 import { MOST_LAMPS, MOST_LINES, MOST_PIECES, MOST_RIGS } from './limits';
 import {
+  Day,
   HoldsList,
   Id,
   MayBeLeftOut,
@@ -8,6 +9,7 @@ import {
   NeededNumber,
   NeededText,
   NeededWord,
+  SignedMinorUnits,
   StatedNumber,
   StatedText,
   StatedWord,
@@ -36,6 +38,10 @@ export class PlanLine {
   @StatedNumber('%', 0, 100) discountPercent?: number;
   /** Paid back later by the maker; shown beside the firm total, never counted in it. */
   @MayBeLeftOut() @MinorUnits() cashBackMinor?: number;
+  /** The last day the cash-back can be claimed. */
+  @MayBeLeftOut() @Day() cashBackUntil?: string;
+  /** What is left after this line by a sum that somebody did by hand; below zero where it is over. */
+  @MayBeLeftOut() @SignedMinorUnits() handRemainingMinor?: number;
   /** Hoped for when it is sold again. */
   @MayBeLeftOut() @MinorUnits() resaleMinor?: number;
   /** Weak legs, tired batteries: it works until it does not. */

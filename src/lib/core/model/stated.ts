@@ -189,6 +189,16 @@ export function MinorUnits(): PropertyDecorator {
   };
 }
 
+/** Money that may be owed: whole minor units, below zero where it is. */
+export function SignedMinorUnits(): PropertyDecorator {
+  return (target, key) => {
+    const message = `must be a whole number of minor units (pence, cents), from -${MOST_MINOR} to ${MOST_MINOR}`;
+    IsInt({ message })(target, key as string);
+    Min(-MOST_MINOR, { message })(target, key as string);
+    Max(MOST_MINOR, { message })(target, key as string);
+  };
+}
+
 /** A day of the calendar. */
 export function Day(): PropertyDecorator {
   return ValidateBy(

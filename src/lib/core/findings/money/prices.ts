@@ -31,6 +31,34 @@ function stalePrices(money: MoneyStatement, asOf: string | undefined): Held[] {
   });
 }
 
+/** Cash-back that has to be claimed soon, or was not in time: what is counted on and may not come. */
+function cashBackEnds({ lines, currency }: MoneyStatement, asOf: string): Held[] {
+  return lines.flatMap(({ line, gear, firmMinor }): Held[] => {
+    const { cashBackMinor, cashBackUntil } = line;
+    if (!cashBackMinor || cashBackUntil === undefined || firmMinor === 0) return [];
+    const days = daysBetween(asOf, cashBackUntil);
+    if (days > DEAL_SOON_DAYS) return [];
+    const ended = days < 0;
+    const name = gear?.model ?? line.gearId;
+    return [
+      {
+        severity: ended ? 'warn' : 'note',
+        about: `${line.id} cash-back`,
+        lineIds: [line.id],
+        has: days,
+        needs: ended ? 0 : DEAL_SOON_DAYS,
+        unit: 'days',
+        title: () =>
+          ended
+            ? `The cash-back on ${name} can no longer be claimed`
+            : `The cash-back on ${name} has to be claimed ${days === 0 ? 'today' : days === 1 ? 'by tomorrow' : `within ${days} days`}`,
+        why: () =>
+          `${formatMoney(cashBackMinor, currency)} ${ended ? 'were' : 'are'} paid back until ${cashBackUntil}. The verdict never counts on it.`
+      }
+    ];
+  });
+}
+
 /** The part with the price of a basis seen again today, kept as one's own entry. */
 function seenToday(gear: GearItem, basis: PriceBasis, date: string): GearItem {
   const key = basis === 'used' ? 'priceUsed' : 'priceNew';
@@ -47,7 +75,7 @@ export const pricesFindings: readonly PlanFindingRow[] = [
     judge: ({ money, project }): Held[] => {
       const asOf = project.pricesAsOf;
       if (asOf === undefined) return [];
-      return money.lines.flatMap(({ line, gear, price, firmMinor }): Held[] => {
+      const deals = money.lines.flatMap(({ line, gear, price, firmMinor }): Held[] => {
         if (!price?.dealEnds || firmMinor === 0 || line.state === 'ordered') return [];
         const days = daysBetween(asOf, price.dealEnds);
         if (days > DEAL_SOON_DAYS) return [];
@@ -69,9 +97,22 @@ export const pricesFindings: readonly PlanFindingRow[] = [
           }
         ];
       });
+      return [...deals, ...cashBackEnds(money, asOf)];
     },
     propose: (context, held) => {
-      const line = context.money.lines.find((one) => one.line.id === held.about)!;
+      const line = context.money.lines.find((one) => one.line.id === held.lineIds![0])!;
+      if (held.about?.endsWith(' cash-back'))
+        return [
+          {
+            label: 'Count on no cash-back',
+            act: {
+              type: 'change line',
+              lineId: line.line.id,
+              patch: { cashBackMinor: undefined, cashBackUntil: undefined }
+            }
+          },
+          ...waysToSave(context, [line])
+        ];
       return [
         ...(held.severity === 'note'
           ? [

@@ -428,6 +428,18 @@ export const causes: Record<string, (project: Project) => void> = {
       (gear) => (gear.priceNew!.dealEnds = '2026-11-30')
     );
   },
+  'M5/cash-back': (p) => {
+    p.pricesAsOf = '2026-11-25';
+    const lens = activePlan(p).lines.find((one) => one.gearId === 'pellamund-24-f-1-5')!;
+    Object.assign(lens, { cashBackMinor: 4_000, cashBackUntil: '2026-11-20' });
+  },
+  M8: (p) => {
+    // By hand the second line takes nothing off.
+    const [first, second] = activePlan(p).lines;
+    const left = p.limitMinor - 8_900;
+    Object.assign(first!, { handRemainingMinor: left });
+    Object.assign(second!, { handRemainingMinor: left });
+  },
   M6: (p) => {
     p.limitMinor = 135_000;
     activePlan(p).lines.find((one) => one.gearId === 'pellamund-24-f-1-5')!.cashBackMinor = 20_000;

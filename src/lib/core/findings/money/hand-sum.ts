@@ -1,0 +1,69 @@
+import { fullName } from '../../model/gear';
+import { formatMoney } from '../../money/format';
+import { type HandSlip, handSumOf } from '../../money/hand-sum';
+import type { Held, PlanFindingRow } from '../finding';
+
+const leftWords = (minorUnits: number, currency: string): string =>
+  minorUnits < 0
+    ? `${formatMoney(-minorUnits, currency)} over`
+    : minorUnits === 0
+      ? 'nothing left'
+      : `${formatMoney(minorUnits, currency)} left`;
+
+/** M8. */
+export const handSumFindings: readonly PlanFindingRow[] = [
+  {
+    code: 'M8',
+    family: 'money',
+    scope: 'plan',
+    about: 'a sum done by hand went wrong',
+    judge: ({ money }): Held[] => {
+      const sum = handSumOf(money);
+      const { currency } = money;
+      const nameOf = ({ one }: HandSlip) => (one.gear ? one.gear.model : one.line.gearId);
+      return (sum?.slips ?? []).map((slip) => ({
+        severity: 'note',
+        about: slip.one.line.id,
+        lineIds: [slip.one.line.id],
+        has: slip.claimedMinor,
+        needs: slip.expectedMinor,
+        unit: 'money',
+        title: () =>
+          `The sum by hand goes wrong at ${nameOf(slip)}: ${leftWords(slip.claimedMinor, currency)}, not ${leftWords(slip.expectedMinor, currency)}`,
+        why: () => {
+          const { one, trulyMinor } = sum!.last;
+          const last = one.gear ? fullName(one.gear) : one.line.gearId;
+          return `From ${leftWords(slip.fromMinor, currency)} it takes ${formatMoney(slip.costMinor, currency)} off. Truly there is ${leftWords(trulyMinor, currency)} after ${last}.`;
+        }
+      }));
+    },
+    propose: ({ money }) => [
+      {
+        label: 'Write down what is truly left',
+        act: {
+          type: 'batch',
+          acts: money.lines
+            .filter(({ line }) => line.handRemainingMinor !== undefined)
+            .map(({ line, remainingMinor }) => ({
+              type: 'change line' as const,
+              lineId: line.id,
+              patch: { handRemainingMinor: remainingMinor }
+            }))
+        }
+      },
+      {
+        label: 'Forget the sum done by hand',
+        act: {
+          type: 'batch',
+          acts: money.lines
+            .filter(({ line }) => line.handRemainingMinor !== undefined)
+            .map(({ line }) => ({
+              type: 'change line' as const,
+              lineId: line.id,
+              patch: { handRemainingMinor: undefined }
+            }))
+        }
+      }
+    ]
+  }
+];

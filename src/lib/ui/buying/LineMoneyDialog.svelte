@@ -1,0 +1,114 @@
+<script lang="ts">
+  import { Modal, NumberInput, TextInput } from 'carbon-components-svelte';
+  import { fullName } from '../../core/model/gear';
+  import type { PlanLine } from '../../core/model/plan';
+  import { formatMoney } from '../../core/money/format';
+  import type { StatementLine } from '../../core/money/statement';
+  import MoneyInput from './MoneyInput.svelte';
+
+  /** What a line costs besides its price, what comes back of it, and what a sum by hand says is left. */
+  interface Props {
+    one: StatementLine | undefined;
+    currency: string;
+    onchange: (patch: Partial<Omit<PlanLine, 'id'>>) => void;
+    onclose: () => void;
+  }
+  const { one, currency, onchange, onclose }: Props = $props();
+
+  const DAY = /^\d{4}-\d{2}-\d{2}$/;
+  const name = $derived(one?.gear ? fullName(one.gear) : (one?.line.gearId ?? ''));
+
+  function setDiscount(value: number | null | undefined) {
+    if (value === null || value === undefined || value === 0)
+      onchange({ discountPercent: undefined });
+    else if (value > 0 && value <= 100) onchange({ discountPercent: value });
+  }
+
+  function setUntil(value: string) {
+    if (value === '') onchange({ cashBackUntil: undefined });
+    else if (DAY.test(value)) onchange({ cashBackUntil: value });
+  }
+</script>
+
+<Modal
+  open={one !== undefined}
+  passiveModal
+  size="sm"
+  modalHeading="Money of {name}"
+  on:close={onclose}
+>
+  {#if one}
+    {@const { line } = one}
+    <div class="fields">
+      <MoneyInput
+        label="Shipping"
+        value={line.shippingMinor}
+        {currency}
+        onset={(shippingMinor) => onchange({ shippingMinor })}
+      />
+      <NumberInput
+        size="sm"
+        labelText="Discount now, %"
+        allowEmpty
+        hideSteppers
+        min={0}
+        max={100}
+        value={line.discountPercent ?? null}
+        on:change={(event) => setDiscount(event.detail)}
+      />
+      <MoneyInput
+        label="Cash-back later"
+        hint="Shown beside the total, never counted in it."
+        value={line.cashBackMinor}
+        {currency}
+        onset={(cashBackMinor) => onchange({ cashBackMinor })}
+      />
+      <TextInput
+        size="sm"
+        type="date"
+        labelText="To be claimed until"
+        value={line.cashBackUntil ?? ''}
+        on:change={(event) => setUntil(String(event.detail ?? ''))}
+      />
+      <MoneyInput
+        label="Resale hoped for"
+        value={line.resaleMinor}
+        {currency}
+        onset={(resaleMinor) => onchange({ resaleMinor })}
+      />
+      <MoneyInput
+        label="Left after it by hand"
+        hint="From your own sum; −11 or 11 over where it is over. It is checked."
+        value={line.handRemainingMinor}
+        {currency}
+        maySink
+        onset={(handRemainingMinor) => onchange({ handRemainingMinor })}
+      />
+    </div>
+    <p class="figures">
+      It costs <b>{formatMoney(one.firmMinor, currency)}</b> in all; truly
+      <b
+        >{formatMoney(Math.abs(one.remainingMinor), currency)}
+        {one.remainingMinor < 0 ? 'over' : 'left'}</b
+      > after it.
+    </p>
+  {/if}
+</Modal>
+
+<style>
+  .fields {
+    display: grid;
+    grid-template-columns: 1fr 1fr;
+    gap: 0.9rem;
+  }
+
+  p {
+    margin-top: 1rem;
+  }
+
+  @media (max-width: 520px) {
+    .fields {
+      grid-template-columns: 1fr;
+    }
+  }
+</style>
