@@ -148,20 +148,14 @@
                 >
                 {#if handSum}
                   {@const claimed = one.line.handRemainingMinor}
-                  <td class="n figures" class:over={slips.has(one.line.id)}
-                    >{claimed === undefined
-                      ? ''
-                      : `${byHandWords(claimed, money.currency)} ${slips.has(one.line.id) ? '✗' : '✓'}`}<span
-                      class="unseen"
-                      >{claimed === undefined
-                        ? ''
-                        : slips.has(one.line.id)
-                          ? ', goes wrong here'
-                          : ', right by itself'}</span
-                    ></td
+                  <td class="n figures hand" class:over={slips.has(one.line.id)}
+                    >{#if claimed !== undefined}{byHandWords(claimed, money.currency)}
+                      {slips.has(one.line.id) ? '✗' : '✓'}<span class="unseen"
+                        >{slips.has(one.line.id) ? ', goes wrong here' : ', right by itself'}</span
+                      >{/if}</td
                   >
                 {/if}
-                <td class="soft"
+                <td class="soft seen"
                   >{one.price
                     ? `${dayWords(one.price.date)}, ${one.price.source}${conversionWords(one.price) ? `; ${conversionWords(one.price)}` : ''}`
                     : ''}</td
@@ -333,6 +327,10 @@
     white-space: nowrap;
   }
 
+  .part :global(svg) {
+    flex: none;
+  }
+
   .part {
     display: flex;
     gap: 0.6rem;
@@ -396,8 +394,17 @@
     td:nth-child(3),
     td:nth-child(4),
     td:nth-child(6),
-    td:nth-child(7) {
+    .seen {
       display: none;
+    }
+
+    .hand {
+      grid-column: 2 / -1;
+    }
+
+    .hand:not(:empty)::before {
+      content: 'by hand ';
+      color: var(--ink-soft);
     }
   }
 

@@ -117,6 +117,13 @@
     grid-column: span 2;
   }
 
+  /* Beside the findings a quarter of the bag is too narrow for a pocket's name and price. */
+  @media (min-width: 701px) and (max-width: 980px) {
+    .pockets > :global(*) {
+      grid-column: span 2;
+    }
+  }
+
   @media (max-width: 700px) {
     .pockets > :global(*) {
       grid-column: 1 / -1 !important;

@@ -213,7 +213,8 @@
 
   .lip {
     display: flex;
-    gap: 0.4rem;
+    flex-wrap: wrap;
+    gap: 0 0.4rem;
     align-items: baseline;
     justify-content: space-between;
     min-width: 0;
@@ -221,6 +222,7 @@
 
   h3 {
     font-size: 1rem;
+    overflow-wrap: normal;
   }
 
   h3::first-letter {
