@@ -2,6 +2,7 @@ import { gainForPeaksDb, microphoneOutputDbV } from '../relations/sound/level-se
 import { BODY_LOSS_DB, pathLossExponent, radioReachM } from '../relations/sound/radio-reach';
 import { inputNoiseAsLevelDbA } from '../relations/sound/self-noise';
 import { driftMs, pictureLagMs } from '../relations/sound/sync';
+import { soundDestinationOf } from '../rigs/sound-path';
 import type { FigureRows } from './rows';
 
 /** Buffers of a computer's sound; an estimate. */
@@ -10,16 +11,19 @@ const COMPUTER_SOUND_LAG_MS = 20;
 /** What happens to the sound between the microphone and what records it: levels, radio, clocks, delays. */
 export const soundPathRows = {
   inputNoise: {
-    name: 'noise of the camera input',
+    name: 'noise of the input',
     unit: 'dBV',
     source: 'body',
     asks: {
       question: 'How quiet is the microphone input of %?',
       between: [-125, -92],
-      field: 'inputNoiseDbV'
+      field: 'inputNoiseDbV',
+      of: soundDestinationOf
     },
-    read: ({ mic, body }) =>
-      mic && body && mic.gear.form !== 'desk' ? body.gear.inputNoiseDbV : null
+    read: (rig) =>
+      rig.mic && rig.mic.gear.form !== 'desk'
+        ? (soundDestinationOf(rig)?.gear.inputNoiseDbV ?? (rig.body ? undefined : null))
+        : null
   },
   sensitivity: {
     name: 'sensitivity of the microphone',
@@ -40,7 +44,7 @@ export const soundPathRows = {
       mic ? (overrides?.boostOn === false ? 0 : (mic.gear.boostDb ?? 0)) : null
   },
   inputNoiseAsLevel: {
-    name: 'camera input as if it were sound',
+    name: 'input as if it were sound',
     unit: 'dB(A)',
     from: ['inputNoise', 'sensitivity', 'boost'],
     relation: '94 + input noise − (sensitivity + boost)',
@@ -139,8 +143,11 @@ export const soundPathRows = {
       between: [-30, 0],
       field: 'inputFullScaleDbV'
     },
-    read: ({ mic, body }) =>
-      mic && body && mic.gear.form !== 'desk' ? body.gear.inputFullScaleDbV : null
+    // A recorder sets its own level, or needs none.
+    read: (rig) => {
+      const into = rig.mic?.gear.form === 'desk' ? undefined : soundDestinationOf(rig);
+      return into?.gear.kind === 'body' ? into.gear.inputFullScaleDbV : null;
+    }
   },
   gainForPeaks: {
     name: 'gain that puts the peaks of speech at −12 dBFS',

@@ -1,5 +1,6 @@
 import type { Act } from '../acts/act';
-import { cheapestClosing, joiningPartsOfShelf, openConnection } from '../rigs/closings';
+import { cheapestClosing, joiningPartsOfShelf } from '../rigs/closings';
+import { openConnection } from '../rigs/open-connections';
 import type { Connection, ConnectionPurpose } from '../rigs/connection';
 import type { AngleContext, SettingProposal } from './finding';
 import { newLine } from '../model/new-line';

@@ -126,13 +126,13 @@ describe('a chain that closes a joint', () => {
     without(open, 'nibsworth-cable-trrs-to-trs');
     const { rig } = judged(open).angles[0]!;
     const context = { rig, shelf: shelfOf(open), project: open, plan: activePlan(open) };
-    const [proposal, ...others] = chainProposals(context, 'microphone into body');
+    const [proposal, ...others] = chainProposals(context, 'microphone into input');
     expect(others).toEqual([]);
     expect(proposal!.label).toBe('Add Cable TRRS to TRS');
     const closed = applyAct(open, proposal!.act);
     expect(activePlan(closed).lines).toHaveLength(activePlan(open).lines.length + 1);
     expect(
-      chainProposals({ ...context, rig: judged(closed).angles[0]!.rig }, 'microphone into body')
+      chainProposals({ ...context, rig: judged(closed).angles[0]!.rig }, 'microphone into input')
     ).toEqual([]);
     expect(chainProposals(context, 'filter on lens')).toEqual([]);
   });

@@ -19,8 +19,8 @@ import { trackJudgement } from './incremental';
 
 /** Which joints each code speaks of, written down a second time on purpose. */
 const purposes: Record<string, ConnectionPurpose[]> = {
-  A11: ['microphone into body'],
-  B3: ['microphone into body'],
+  A11: ['microphone into input'],
+  B3: ['microphone into input'],
   B5: ['picture out'],
   L1: ['lens on body'],
   L8: ['filter on lens'],

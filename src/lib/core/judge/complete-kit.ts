@@ -17,8 +17,8 @@ import type { HowToPlace, TrackedJudgement } from './incremental';
 
 /** Findings that a chain of joining parts closes, and the connections they speak of. */
 const joints: Partial<Record<string, readonly ConnectionPurpose[]>> = {
-  A11: ['microphone into body'],
-  B3: ['microphone into body'],
+  A11: ['microphone into input'],
+  B3: ['microphone into input'],
   B5: ['picture out'],
   L1: ['lens on body'],
   L8: ['filter on lens'],

@@ -11,16 +11,9 @@ import {
 import type { GearItem } from '../model/gear';
 import { memoOf, memoOn } from '../memo';
 import { meet, meetsAny } from '../model/mating';
-import {
-  type Connection,
-  type ConnectionPurpose,
-  connectionWords,
-  isMissingPort
-} from './connection';
-import { connectionsOf } from './connections';
+import { type Connection, connectionWords } from './connection';
 import { type Buyer, payableMinor, payingKey } from '../money/payable-price';
 import type { Kit } from './kit';
-import type { PlacedRig } from './placed-rig';
 
 /** Pieces of the bag that can stand between two ports, one entry a piece. */
 export const joiningPartsOfKit = memoOn((kit: Kit): readonly JoiningPart[] => {
@@ -111,19 +104,6 @@ function closes(kit: Kit, connection: Connection): boolean {
   return chainsBetween(fromPorts, toPorts, kitIndex(kit), limit).length > 0;
 }
 const nothingBetween: readonly JoiningPart[] = [];
-
-/** Connections of a purpose that the bag leaves open; those that lack a port altogether are not counted. */
-export function openConnections(rig: PlacedRig, purpose: ConnectionPurpose): Connection[] {
-  const open: Connection[] = [];
-  for (const need of connectionsOf(rig))
-    if (need.purpose === purpose && !isMissingPort(need) && !isClosedInBag(need, rig.kit))
-      open.push(need);
-  return open;
-}
-
-export function openConnection(rig: PlacedRig, purpose: ConnectionPurpose): Connection | undefined {
-  return openConnections(rig, purpose)[0];
-}
 
 /** True when plugs alone would let the bag close it: only a limit stands in the way. */
 export function reachesByPlug({ fromPorts, toPorts }: Connection, kit: Kit): boolean {

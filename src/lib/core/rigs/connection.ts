@@ -9,7 +9,7 @@ import type { KitPart } from './kit';
 export type ConnectionPurpose =
   | 'lens on body'
   | 'filter on lens'
-  | 'microphone into body'
+  | 'microphone into input'
   | 'microphone held'
   | 'camera held'
   | 'lamp held'

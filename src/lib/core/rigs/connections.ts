@@ -1,67 +1,17 @@
 import { lampStandOf } from './lamp-stand';
 import type { ChainLimit } from '../joining/chains';
-import { fullName, type GearItem } from '../model/gear';
-import { lengthWords } from '../model/measure-words';
+import type { GearItem } from '../model/gear';
 import { memoOn } from '../memo';
 import { meetsAny } from '../model/mating';
 import { portsFor } from '../model/ports-by-role';
 import type { Port, PortRole } from '../model/ports';
-import { subjectDistanceM } from '../relations/optics/subject-distance';
 import { connect, type Connection, type ConnectionPurpose, type MissingPort } from './connection';
 import { type Kit, type KitPart } from './kit';
 import type { PlacedRig } from './placed-rig';
+import { soundDestinationOf, type SoundNeeds, soundNeeds } from './sound-path';
 import { supplyConnections } from './supply-connections';
 
 const anything = (): ChainLimit => () => undefined;
-/** A lead hangs and bends: this much longer than the straight way. */
-export const CABLE_SLACK = 1.15;
-
-/** Sound has to reach the camera, and a microphone that needs 48 V has to get it. */
-function soundNeeds(rig: PlacedRig): {
-  limit: ChainLimit;
-  withoutLength: ChainLimit;
-  lengthNeededM: number;
-} {
-  const mic = rig.mic!.gear;
-  const body = rig.body!.gear;
-  const atCamera =
-    rig.micPlace === 'shoe' || rig.micPlace === 'side arm' || mic.form === 'lavalier wireless';
-  const neededM = atCamera
-    ? 0
-    : subjectDistanceM(rig.angle.distanceM, rig.angle.measuredFrom, rig.focalLengthMm) *
-      CABLE_SLACK;
-  const needsPhantom =
-    mic.power === 'phantom' &&
-    !rig.body!.gear.ports.some((port) => port.role === 'audioIn' && port.type === 'XLR');
-  const withoutLength: ChainLimit = (parts) => {
-    if (
-      needsPhantom &&
-      !parts.some(({ gear }) => gear.kind === 'cable' && gear.givesPhantom === true)
-    ) {
-      return `${fullName(mic)} needs phantom power and ${fullName(rig.body!.gear)} gives none`;
-    }
-    const has = (what: 'givesPlugInPower' | 'attenuates') =>
-      parts.some(({ gear }) => gear.kind === 'cable' && gear[what] === true);
-    if (mic.power === 'plug-in' && body.plugInPower === false && !has('givesPlugInPower')) {
-      return `${fullName(mic)} lives by plug-in power and ${fullName(body)} feeds none`;
-    }
-    if (mic.outputLevel === 'line' && body.takesLineLevel === false && !has('attenuates')) {
-      return `${fullName(mic)} gives line level and ${fullName(body)} takes a microphone’s, so the voice would be crushed`;
-    }
-    return undefined;
-  };
-  const limit: ChainLimit = (parts) => {
-    const other = withoutLength(parts);
-    if (other !== undefined) return other;
-    let reachM = mic.cableM ?? 0;
-    for (const { gear } of parts) if (gear.kind === 'cable') reachM += gear.lengthM ?? 0;
-    return reachM < neededM
-      ? `the cable reaches ${lengthWords(reachM, rig.project.units)} of the ${lengthWords(neededM, rig.project.units)} needed`
-      : undefined;
-  };
-  return { limit, withoutLength, lengthNeededM: neededM };
-}
-
 /** Every piece between bears what hangs on it. */
 function bearing({ massG }: GearItem): ChainLimit {
   return (parts) => {
@@ -110,7 +60,7 @@ function joint(
   to: KitPart,
   toRole: PortRole,
   limit: ChainLimit,
-  byLength?: ReturnType<typeof soundNeeds>
+  byLength?: SoundNeeds
 ): Connection | MissingPort {
   const fromPorts = portsFor(from.gear, fromRole);
   const toPorts = portsFor(to.gear, toRole);
@@ -144,9 +94,10 @@ export const connectionsOf = memoOn((rig: PlacedRig): readonly (Connection | Mis
   if (lensPart && rig.filter && rig.scene.room === undefined)
     list.push(between(rig, 'filter on lens', lensPart, 'filter', rig.filter, 'filter'));
   if (body && mic && mic.gear.form !== 'desk' && portsFor(mic.gear, 'audioOut').length > 0) {
-    const needs = soundNeeds(rig);
+    const into = soundDestinationOf(rig)!;
+    const needs = soundNeeds(rig, into);
     const { limit } = needs;
-    list.push(joint('microphone into body', mic, 'audioOut', body, 'audioIn', limit, needs));
+    list.push(joint('microphone into input', mic, 'audioOut', into, 'audioIn', limit, needs));
   }
   const holder =
     rig.micPlace === 'shoe' ? body : rig.micPlace === 'boom arm' ? rig.boom : undefined;

@@ -203,7 +203,7 @@ describe('what has to meet', () => {
     expect(needs).toEqual([
       'lens on body',
       'filter on lens',
-      'microphone into body',
+      'microphone into input',
       'microphone held',
       'camera held',
       'card in its slot',
@@ -219,7 +219,7 @@ describe('what has to meet', () => {
       connectionsOf(silent)
         .filter(isMissingPort)
         .map(({ purpose }) => purpose)
-    ).toEqual(['microphone into body']);
+    ).toEqual(['microphone into input']);
   });
 
   it('wants cable for the way from a lapel to the camera, and phantom where a microphone lives by it', () => {
@@ -227,19 +227,19 @@ describe('what has to meet', () => {
       pack('orrowby-linnet', 'dunmarrow-burr')(project);
       project.scenes.find((scene) => scene.id === 'loom-lesson')!.angles[0]!.distanceM = 3;
     });
-    const sound = connectionsOf(far).find((need) => need.purpose === 'microphone into body')!;
+    const sound = connectionsOf(far).find((need) => need.purpose === 'microphone into input')!;
     expect(!isMissingPort(sound) && sound.limit([])).toMatch(
       /the cable reaches 1.60 m of the 3.4\d m needed/
     );
     const phantom = rigOf('loom-lesson', pack('orrowby-linnet', 'dunmarrow-ledge-wide'));
-    const hungry = connectionsOf(phantom).find((need) => need.purpose === 'microphone into body')!;
+    const hungry = connectionsOf(phantom).find((need) => need.purpose === 'microphone into input')!;
     expect(!isMissingPort(hungry) && hungry.limit([])).toMatch(/needs phantom power/);
   });
 
   it('wants plug-in power for a capsule that lives by it, and a pad between line level and a microphone input', () => {
     const limitOf = (...ids: string[]) => {
       const need = connectionsOf(rigOf('loom-lesson', pack(...ids))).find(
-        (one) => one.purpose === 'microphone into body'
+        (one) => one.purpose === 'microphone into input'
       )!;
       return isMissingPort(need) ? 'no port' : need.limit([]);
     };

@@ -16,7 +16,7 @@ function openPlaces(rig: PlacedRig): string[] {
       const adapter = chainInBag(need, rig.kit)?.parts[0];
       if (adapter) places.push(`the joint of ${adapter.gear.model}`);
     }
-    if (need.purpose === 'microphone into body')
+    if (need.purpose === 'microphone into input' && need.to === rig.body)
       places.push('the open flap of the microphone jack');
   }
   return places;

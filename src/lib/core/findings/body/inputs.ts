@@ -16,7 +16,7 @@ export const inputsFindings: readonly AngleFindingRow[] = [
     family: 'body',
     about: 'no way in for the microphone, or the plug differs',
     judge: (rig) => {
-      const need = connectionsOf(rig).find(({ purpose }) => purpose === 'microphone into body');
+      const need = connectionsOf(rig).find(({ purpose }) => purpose === 'microphone into input');
       if (!need || !rig.mic) return undefined;
       const lineIds = [...bodyLine(rig), rig.mic.line.id];
       if (isMissingPort(need)) {
@@ -40,7 +40,7 @@ export const inputsFindings: readonly AngleFindingRow[] = [
         lineIds,
         title: () =>
           need.fromPorts[0]!.type === need.toPorts[0]!.type
-            ? `${rig.mic!.gear.model} does not work with ${rig.body!.gear.model}`
+            ? `${rig.mic!.gear.model} does not work with ${need.to!.gear.model}`
             : `The ${need.fromPorts[0]!.type} plug finds no ${need.toPorts[0]!.type} jack`,
         why: () => sentence(whyOpen(need, rig.kit))
       };
@@ -48,7 +48,7 @@ export const inputsFindings: readonly AngleFindingRow[] = [
     propose: (context) => {
       const { rig, shelf, project } = context;
       return [
-        ...chainProposals(context, 'microphone into body'),
+        ...chainProposals(context, 'microphone into input'),
         {
           parts: cheapestOf(shelf, project, 'body', (gear) =>
             gear.ports.some((port) => port.role === 'audioIn')

@@ -4,7 +4,7 @@ import type { Figures } from '../../figures/record';
 import type { FigureUnit } from '../../figures/rows';
 import { fullName } from '../../model/gear';
 import { MIRED_DIFFERENCE } from '../../relations/lighting/colour';
-import { openConnection } from '../../rigs/closings';
+import { openConnection } from '../../rigs/open-connections';
 import type { PlacedRig } from '../../rigs/placed-rig';
 import { chainProposals } from '../chain-proposals';
 import { EXPOSURE_SIZE, exposureSeverity } from '../exposure-severity';

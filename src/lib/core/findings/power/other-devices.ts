@@ -1,5 +1,7 @@
 import { fullName } from '../../model/gear';
-import { openConnection, whyOpen } from '../../rigs/closings';
+import { whyOpen } from '../../rigs/closings';
+import { openConnection } from '../../rigs/open-connections';
+import { soundDestinationOf } from '../../rigs/sound-path';
 import { chainProposals } from '../chain-proposals';
 import { rigRow, type AngleFindingRow } from '../finding';
 import { cheapestOf } from '../part-candidates';
@@ -17,7 +19,8 @@ export const otherDevicesFindings: readonly AngleFindingRow[] = [
       const { gear, line } = open.from;
       return {
         // Without a monitor one still films, and it stays in the bag; without the microphone there is no voice.
-        severity: gear.kind === 'microphone' ? 'stop' : 'note',
+        severity:
+          gear.kind === 'microphone' || soundDestinationOf(rig)?.line === line ? 'stop' : 'note',
         about: line.id,
         lineIds: [line.id],
         has: 0,

@@ -1,7 +1,8 @@
 import { USB_C } from '../../model/gear/supply-end';
 import type { GearOf } from '../../model/gear';
 import { bankWattsNeeded } from '../../relations/power/bank';
-import { openConnection, reachesByPlug, whyOpen } from '../../rigs/closings';
+import { reachesByPlug, whyOpen } from '../../rigs/closings';
+import { openConnection } from '../../rigs/open-connections';
 import { chainProposals } from '../chain-proposals';
 import { rigRow, type AngleFindingRow } from '../finding';
 import { cheapestOf, swapFor } from '../part-candidates';

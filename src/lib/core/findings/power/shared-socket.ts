@@ -24,7 +24,7 @@ function intoUsb(rig: PlacedRig, purpose: ConnectionPurpose): Connection | undef
 
 /** What wants the USB-C socket of the body while it films. */
 function plugsOf(rig: PlacedRig): { words: string; power?: Connection; mic?: Connection }[] {
-  const mic = rig.mic && intoUsb(rig, 'microphone into body');
+  const mic = rig.mic && intoUsb(rig, 'microphone into input');
   const power = intoUsb(rig, 'power into body');
   const toComputer =
     rig.scene.live && rig.body?.gear.usbVideo === true && rig.kit.of('capture device').length === 0;

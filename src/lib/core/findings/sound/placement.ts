@@ -1,8 +1,9 @@
 import { againstNeed, lengthWords } from '../../figures/figure-words';
 import { freshMemory } from '../../memo';
 import { fullName } from '../../model/gear';
-import { isClosedInBag, longestReachM, openConnection } from '../../rigs/closings';
-import { CABLE_SLACK } from '../../rigs/connections';
+import { isClosedInBag, longestReachM } from '../../rigs/closings';
+import { openConnection } from '../../rigs/open-connections';
+import { CABLE_SLACK } from '../../rigs/sound-path';
 import type { PlacedRig } from '../../rigs/placed-rig';
 import { chainProposals } from '../chain-proposals';
 import {
@@ -17,7 +18,7 @@ import { useMic } from './use-microphone';
 
 /** The cable that would do if only it were longer. */
 export function shortCable(rig: PlacedRig) {
-  const open = openConnection(rig, 'microphone into body');
+  const open = openConnection(rig, 'microphone into input');
   return open?.withoutLength &&
     isClosedInBag({ ...open, limit: open.withoutLength, memory: freshMemory() }, rig.kit)
     ? open
@@ -118,7 +119,7 @@ export const placementFindings: readonly AngleFindingRow[] = [
       };
     },
     propose: (context) => [
-      ...chainProposals(context, 'microphone into body'),
+      ...chainProposals(context, 'microphone into input'),
       useMic(context, (form) => form === 'lavalier wireless'),
       ...withinCable(context)
     ]

@@ -1,4 +1,5 @@
 import { fullName } from '../../model/gear';
+import { soundDestinationOf } from '../../rigs/sound-path';
 import type { Held, PlanFindingRow } from '../finding';
 import { chainsFor, openOnce } from './open-connections';
 
@@ -13,7 +14,8 @@ export const missingCardFindings: readonly PlanFindingRow[] = [
       openOnce(rigs, 'card in its slot')
         .filter(({ from }) => from.gear.kind !== 'body')
         .map(({ from: { line, gear }, fromPorts }): Held => ({
-          severity: 'note',
+          // Where the voice is recorded on it, nothing is heard without one.
+          severity: rigs.some((rig) => soundDestinationOf(rig)?.line === line) ? 'stop' : 'note',
           about: line.id,
           lineIds: [line.id],
           has: 0,

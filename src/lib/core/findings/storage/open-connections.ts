@@ -1,4 +1,4 @@
-import { openConnections } from '../../rigs/closings';
+import { openConnections } from '../../rigs/open-connections';
 import type { Connection, ConnectionPurpose } from '../../rigs/connection';
 import type { PlacedRig } from '../../rigs/placed-rig';
 import { chainProposal } from '../chain-proposals';

@@ -1,0 +1,74 @@
+import { describe, expect, it } from 'vitest';
+import type { GearOf } from '../model/gear';
+import type { Project } from '../model/project';
+import { soundDestinationOf } from '../rigs/sound-path';
+import { calmKit, codes, judged, ownCopy, without } from './tests/calm-kit';
+
+const bodyId = 'orrowby-linnet-ii';
+const recorderId = 'withrick-pocket-scribe';
+/** The calm kit with a body that takes no microphone; its recorder lies beside the speaker. */
+function withoutInput(): Project {
+  const project = calmKit();
+  ownCopy<GearOf<'body'>>(project, bodyId, (gear) => {
+    gear.ports = gear.ports.filter(({ role }) => role !== 'audioIn');
+    gear.ownMicrophone = true;
+  });
+  return project;
+}
+const into = (project: Project) => soundDestinationOf(judged(project).angles[0]!.rig)?.gear.id;
+const figure = (project: Project, id: 'inputNoise' | 'inputFullScale') =>
+  judged(project).angles[0]!.record[id];
+
+describe('the voice', () => {
+  it('goes into the camera where the kit leads there, a recorder beside it or not', () => {
+    expect(into(calmKit())).toBe(bodyId);
+    expect(figure(calmKit(), 'inputNoise')).toBe(
+      (judged(calmKit()).kit.of('body')[0]!.gear as GearOf<'body'>).inputNoiseDbV
+    );
+  });
+
+  it('goes into a recorder where the camera takes none, judged by that one’s own noise', () => {
+    const project = withoutInput();
+    expect(into(project)).toBe(recorderId);
+    expect(codes(project)).not.toContain('B3');
+    expect(figure(project, 'inputNoise')).toBe(-112);
+    // It sets its own level.
+    expect(figure(project, 'inputFullScale')).toBeUndefined();
+    without(project, recorderId);
+    expect(codes(project)).toContain('B3');
+  });
+
+  it('goes into a recorder where the cable to the camera is not there or too short', () => {
+    const project = calmKit();
+    project.scenes[0]!.angles[0]!.distanceM = 8;
+    expect(codes(project)).not.toContain('A11');
+    expect(into(project)).toBe(recorderId);
+    without(project, recorderId);
+    expect(codes(project)).toContain('A11');
+  });
+
+  it('needs sync sound then, and the recorder its own battery and card', () => {
+    const deaf = withoutInput();
+    ownCopy<GearOf<'body'>>(deaf, bodyId, (gear) => {
+      gear.ports = gear.ports.filter(({ role }) => role !== 'audioIn');
+      gear.ownMicrophone = false;
+    });
+    deaf.ownGear = [deaf.ownGear.at(-1)!];
+    expect(codes(deaf)).toContain('A8');
+
+    const withSlot = withoutInput();
+    ownCopy<GearOf<'recorder'>>(withSlot, recorderId, (gear) => {
+      delete gear.internalStorageGb;
+      gear.batteryType = 'Thimble cell';
+      gear.ports.push({ family: 'card', type: 'microSD', end: 'socket', role: 'card' });
+    });
+    const severity = (code: string) =>
+      judged(withSlot).findings.find((one) => one.code === code)?.severity;
+    expect([severity('T5'), severity('P7')]).toEqual(['stop', 'stop']);
+    // Beside a camera that hears, neither stops anything.
+    const beside = calmKit();
+    beside.ownGear = [withSlot.ownGear.at(-1)!];
+    const there = judged(beside).findings.filter(({ code }) => code === 'T5' || code === 'P7');
+    expect(there.map((one) => one.severity)).toEqual(['note', 'note']);
+  });
+});

@@ -1,0 +1,101 @@
+import type { ChainLimit } from '../joining/chains';
+import { memoOn } from '../memo';
+import type { BodyGear, RecorderGear } from '../model/gear';
+import { fullName } from '../model/gear';
+import { lengthWords } from '../model/measure-words';
+import { portsFor } from '../model/ports-by-role';
+import { subjectDistanceM } from '../relations/optics/subject-distance';
+import { isClosedInBag } from './closings';
+import { connect } from './connection';
+import type { KitPart } from './kit';
+import type { PlacedRig } from './placed-rig';
+
+/** What records the voice: the camera, or a recorder beside the speaker. */
+export type SoundDestination = KitPart<BodyGear> | KitPart<RecorderGear>;
+
+export interface SoundNeeds {
+  limit: ChainLimit;
+  withoutLength: ChainLimit;
+  lengthNeededM: number;
+}
+
+/** A lead hangs and bends: this much longer than the straight way. */
+export const CABLE_SLACK = 1.15;
+
+/** Sound has to reach the camera, and a microphone that needs 48 V has to get it. */
+export function soundNeeds(rig: PlacedRig, into: SoundDestination): SoundNeeds {
+  const mic = rig.mic!.gear;
+  const { gear } = into;
+  const atCamera =
+    rig.micPlace === 'shoe' || rig.micPlace === 'side arm' || mic.form === 'lavalier wireless';
+  // A recorder lies where the microphone is.
+  const neededM =
+    atCamera || gear.kind === 'recorder'
+      ? 0
+      : subjectDistanceM(rig.angle.distanceM, rig.angle.measuredFrom, rig.focalLengthMm) *
+        CABLE_SLACK;
+  const needsPhantom =
+    mic.power === 'phantom' &&
+    !gear.ports.some((port) => port.role === 'audioIn' && port.type === 'XLR');
+  const withoutLength: ChainLimit = (parts) => {
+    if (
+      needsPhantom &&
+      !parts.some(({ gear: one }) => one.kind === 'cable' && one.givesPhantom === true)
+    ) {
+      return `${fullName(mic)} needs phantom power and ${fullName(gear)} gives none`;
+    }
+    const has = (what: 'givesPlugInPower' | 'attenuates') =>
+      parts.some(({ gear: one }) => one.kind === 'cable' && one[what] === true);
+    if (
+      mic.power === 'plug-in' &&
+      gear.kind === 'body' &&
+      gear.plugInPower === false &&
+      !has('givesPlugInPower')
+    ) {
+      return `${fullName(mic)} lives by plug-in power and ${fullName(gear)} feeds none`;
+    }
+    if (
+      mic.outputLevel === 'line' &&
+      gear.kind === 'body' &&
+      gear.takesLineLevel === false &&
+      !has('attenuates')
+    ) {
+      return `${fullName(mic)} gives line level and ${fullName(gear)} takes a microphone’s, so the voice would be crushed`;
+    }
+    return undefined;
+  };
+  const limit: ChainLimit = (parts) => {
+    const other = withoutLength(parts);
+    if (other !== undefined) return other;
+    let reachM = mic.cableM ?? 0;
+    for (const { gear: one } of parts) if (one.kind === 'cable') reachM += one.lengthM ?? 0;
+    return reachM < neededM
+      ? `the cable reaches ${lengthWords(reachM, rig.project.units)} of the ${lengthWords(neededM, rig.project.units)} needed`
+      : undefined;
+  };
+  return { limit, withoutLength, lengthNeededM: neededM };
+}
+
+/**
+ * Where the microphone of a rig records to: into the camera where the kit leads there, else into a recorder it leads
+ * to. Where it leads to neither, what is missing is told of the camera, or of the recorder if the camera takes none.
+ */
+export const soundDestinationOf = memoOn((rig: PlacedRig): SoundDestination | undefined => {
+  const { body, mic, kit } = rig;
+  if (!body || !mic) return undefined;
+  const recorders = kit.of('recorder');
+  if (recorders.length === 0 || leadsTo(rig, body)) return body;
+  const reached = recorders.find((recorder) => leadsTo(rig, recorder));
+  if (reached) return reached;
+  return portsFor(body.gear, 'audioIn').length > 0
+    ? body
+    : (recorders.find(({ gear }) => portsFor(gear, 'audioIn').length > 0) ?? body);
+});
+
+function leadsTo(rig: PlacedRig, into: SoundDestination): boolean {
+  const from = portsFor(rig.mic!.gear, 'audioOut');
+  const to = portsFor(into.gear, 'audioIn');
+  if (from.length === 0 || to.length === 0) return false;
+  const { limit } = soundNeeds(rig, into);
+  return isClosedInBag(connect('microphone into input', rig.mic!, into, from, to, limit), rig.kit);
+}
