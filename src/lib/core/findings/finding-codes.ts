@@ -22,6 +22,8 @@ export const findingCodes = [
   'B17',
   'B18',
   'B19',
+  'B20',
+  'B21',
   'L1',
   'L2',
   'L3',

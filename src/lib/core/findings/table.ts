@@ -2,6 +2,7 @@ import type { AngleFindingRow, FigureFindingRow, FindingRow, PlanFindingRow } fr
 import { selfViewFindings } from './body/self-view';
 import { inputsFindings } from './body/inputs';
 import { recordingFindings } from './body/recording';
+import { liveChainFindings } from './body/live-chain';
 import { livePictureFindings } from './body/live-picture';
 import { bodyFocusFindings } from './body/focus';
 import { mainsPowerFindings } from './body/mains-power';
@@ -70,6 +71,7 @@ export const angleFindings: readonly AngleFindingRow[] = [
   ...inputsFindings,
   ...recordingFindings,
   ...livePictureFindings,
+  ...liveChainFindings,
   ...bodyFocusFindings,
   ...mainsPowerFindings,
   ...modesFindings,

@@ -1,7 +1,9 @@
 import { describe, expect, it } from 'vitest';
+import { activePlan } from '../model/active-plan';
 import type { GearOf } from '../model/gear';
 import type { Project } from '../model/project';
-import { calmKit, codes, judged, ownCopy, without } from './tests/calm-kit';
+import { suppliesOfDays } from '../supplies/supplies-of-days';
+import { calmKit, codes, judged, line, ownCopy, without } from './tests/calm-kit';
 
 /** The calm talk going out live by USB, in takes longer than the body's clips and on a card too small. */
 function live(isRecorded?: true): Project {
@@ -55,5 +57,41 @@ describe('a scene that only goes out live', () => {
     without(project, 'quillfeather-sd-128-v30');
     const missing = judged(project).findings.find((one) => one.title() === 'Nothing to record on');
     expect(missing?.sceneIds).toEqual(['later']);
+  });
+});
+
+describe('the chain of a live scene', () => {
+  const found = (project: Project, code: string) =>
+    judged(project).findings.some((one) => one.code === code);
+
+  it('is held by a clamp or a cage, and is nobody’s worry where nothing goes out', () => {
+    const project = live();
+    expect(found(project, 'B21')).toBe(true);
+    const clamped = live();
+    activePlan(clamped).lines.push(line('nibsworth-cable-clamp'));
+    expect(found(clamped, 'B21')).toBe(false);
+    expect(found(calmKit(), 'B21')).toBe(false);
+  });
+
+  it('needs a network outdoors, which a router or a phone that films brings', () => {
+    const outside = live();
+    delete outside.scenes[0]!.room;
+    expect(found(outside, 'B20')).toBe(true);
+    activePlan(outside).lines.push(line('nibsworth-relay-pocket'));
+    expect(found(outside, 'B20')).toBe(false);
+    expect(found(live(), 'B20')).toBe(false);
+  });
+
+  it('has its router run on what it holds: a long day away empties it', () => {
+    const outside = live();
+    delete outside.scenes[0]!.room;
+    Object.assign(outside.scenes[0]!, { daysWithoutSocket: 1, recordedMin: 400 });
+    activePlan(outside).lines.push(line('nibsworth-relay-pocket'));
+    const rigs = judged(outside).angles.map(({ rig }) => rig);
+    const { shared } = suppliesOfDays(rigs)[0]!.energy;
+    const router = shared!.consumers.find(({ part }) => part.gear.kind === 'router')!;
+    // 2.6 W for 400 minutes out of 11.1 Wh; the bank of the kit, if any, does not reach it.
+    expect(router.need).toBeCloseTo(17.33, 2);
+    expect(router.got).toBeLessThan(router.need);
   });
 });

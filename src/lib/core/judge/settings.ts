@@ -1,4 +1,4 @@
-import { isMoving, showsFace } from '../model/scene-facts';
+import { isMoving, isRecorded, showsFace } from '../model/scene-facts';
 import { figureOf } from '../figures/record';
 import { figureWords, minutesWords } from '../figures/figure-words';
 import type { FigureId } from '../figures/table';
@@ -117,7 +117,7 @@ export function settingsOf({ rig, record, scene, angle }: AngleJudgement): Setti
           ? `Set ${figureWords(rig.angle.distanceM, 'm', project.units)} and tape the ring.`
           : 'Alone before the lens nobody pulls focus.'
     });
-  if (mode.recordLimitMin !== undefined && mode.recordLimitMin < 60)
+  if (isRecorded(scene) && mode.recordLimitMin !== undefined && mode.recordLimitMin < 60)
     list.push({
       name: 'Clip length',
       set: minutesWords(mode.recordLimitMin),

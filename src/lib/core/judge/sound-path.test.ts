@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import type { GearOf } from '../model/gear';
 import type { Project } from '../model/project';
 import { soundDestinationOf } from '../rigs/sound-path';
+import { settingsOf } from './settings';
 import { calmKit, codes, judged, ownCopy, without } from './tests/calm-kit';
 
 const bodyId = 'orrowby-linnet-ii';
@@ -34,6 +35,12 @@ describe('the voice', () => {
     expect(figure(project, 'inputNoise')).toBe(-112);
     // It sets its own level.
     expect(figure(project, 'inputFullScale')).toBeUndefined();
+    expect(settingsOf(judged(project).angles[0]!)).toContainEqual(
+      expect.objectContaining({
+        name: 'Voice recorded on',
+        set: 'Pocket Scribe, beside the speaker'
+      })
+    );
     without(project, recorderId);
     expect(codes(project)).toContain('B3');
   });

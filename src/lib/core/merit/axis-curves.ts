@@ -276,6 +276,8 @@ export const axisOfCode: Readonly<Record<FindingCode, Axis | undefined>> = {
   B16: 'endurance',
   B17: 'safety net',
   B18: 'picture',
+  B20: 'safety net',
+  B21: 'safety net',
   B19: 'picture',
   L1: 'picture',
   L2: 'picture',

@@ -39,6 +39,8 @@ function workingIn(rig: PlacedRig): Working[] {
   const [monitor] = kit.of('monitor');
   if (monitor && scene.wantsSeeSelf && !facesFront(body?.gear) && isReady(rig, monitor))
     working.push({ part: monitor, watts: monitor.gear.drawW });
+  const [router] = kit.of('router');
+  if (router && scene.live && !hasSocket) working.push({ part: router, watts: router.gear.drawW });
   for (const lamp of [rig.keyLamp, rig.fillLamp])
     if (lamp && !(hasSocket && lamp.part.gear.runsFromMains === true))
       working.push({ part: lamp.part, watts: lamp.part.gear.drawW });

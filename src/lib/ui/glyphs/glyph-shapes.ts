@@ -353,6 +353,15 @@ export const glyphShapes = {
   'capture device': {
     strokes: ['M28 34h44v32H28z', 'M12 44h16v12H12z', 'M72 44h12v12H72z', 'M40 50h20']
   },
+  router: {
+    washes: ['M18 52h64v30H18z'],
+    strokes: [
+      'M18 52h64v30H18z',
+      'M28 52V24M72 52V24',
+      'M38 40a17 17 0 0 1 24 0M44 46a9 9 0 0 1 12 0',
+      'M28 68h20'
+    ]
+  },
   remote: {
     strokes: [
       'M36 14h28a6 6 0 0 1 6 6v60a6 6 0 0 1-6 6H36a6 6 0 0 1-6-6V20a6 6 0 0 1 6-6z',

@@ -30,6 +30,7 @@ const ofKind = {
   monitor: 'screen display field monitor',
   'mirror box': 'teleprompter prompter autocue',
   'capture device': 'webcam HDMI capture card grabber streaming',
+  router: 'hotspot mobile internet modem SIM network',
   'small item': 'accessory'
 } as const satisfies Record<GearKind, string>;
 

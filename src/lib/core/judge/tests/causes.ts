@@ -42,6 +42,14 @@ export const causes: Record<string, (project: Project) => void> = {
     );
     ownCopy<GearOf<'body'>>(p, 'orrowby-linnet-ii', (gear) => (gear.usbVideo = false));
   },
+  B20: (p) => {
+    walkOutside(p);
+    p.scenes[0]!.live = true;
+  },
+  B21: (p) => {
+    ownCopy<GearOf<'body'>>(p, 'orrowby-linnet-ii', (gear) => (gear.usbVideo = true));
+    p.scenes[0]!.live = true;
+  },
   B17: (p) => {
     ownCopy<GearOf<'body'>>(p, 'orrowby-linnet-ii', (gear) => {
       gear.form = 'drone';
@@ -358,7 +366,11 @@ export const causes: Record<string, (project: Project) => void> = {
     activePlan(p).lines.push(line('nibsworth-cable-xlr-to-trs-3-m'));
     setRig(p, { micPlace: 'hand' });
   },
-  A11: (p) => (p.scenes[0]!.angles[0]!.distanceM = 3),
+  A11: (p) => {
+    p.scenes[0]!.angles[0]!.distanceM = 3;
+    // A recorder beside the speaker would take the voice without a long lead.
+    without(p, 'withrick-pocket-scribe');
+  },
   A13: (p) => {
     p.scenes[0]!.live = true;
     swap(p, 'dunmarrow-burr', 'nibsworth-table');

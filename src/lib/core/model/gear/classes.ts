@@ -8,6 +8,7 @@ import { ThreadAdapterGear } from './thread-adapter';
 import { CageGear } from './cage';
 import { MonitorGear } from './monitor';
 import { MirrorBoxGear } from './mirror-box';
+import { RouterGear } from './router';
 import { CaptureDeviceGear } from './capture-device';
 import { SmallItemGear } from './small-item';
 import { LampGear } from './lamp';
@@ -59,5 +60,6 @@ export const gearClasses: { [K in GearKind]: new () => GearOf<K> } = {
   monitor: MonitorGear,
   'mirror box': MirrorBoxGear,
   'capture device': CaptureDeviceGear,
+  router: RouterGear,
   'small item': SmallItemGear
 };

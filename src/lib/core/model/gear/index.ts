@@ -9,6 +9,7 @@ import type { CageGear } from './cage';
 import type { MonitorGear } from './monitor';
 import type { MirrorBoxGear } from './mirror-box';
 import type { CaptureDeviceGear } from './capture-device';
+import type { RouterGear } from './router';
 import type { SmallItemGear } from './small-item';
 import type { LampGear } from './lamp';
 import type { LensGear } from './lens';
@@ -58,6 +59,7 @@ import { cageKind } from './kinds/cage';
 import { monitorKind } from './kinds/monitor';
 import { mirrorBoxKind } from './kinds/mirror-box';
 import { captureDeviceKind } from './kinds/capture-device';
+import { routerKind } from './kinds/router';
 import { smallItemKind } from './kinds/small-item';
 
 export type GearItem =
@@ -86,6 +88,7 @@ export type GearItem =
   | MonitorGear
   | MirrorBoxGear
   | CaptureDeviceGear
+  | RouterGear
   | SmallItemGear
   | ComputerGear
   | SolarPanelGear
@@ -124,6 +127,7 @@ export const gearKinds = {
   monitor: monitorKind,
   'mirror box': mirrorBoxKind,
   'capture device': captureDeviceKind,
+  router: routerKind,
   'small item': smallItemKind
 } satisfies { [K in GearKind]: KindDescriptor<GearOf<K>> };
 

@@ -13,7 +13,8 @@ export const smallItemUses = [
   'tool',
   'lens cover',
   'fan',
-  'shade'
+  'shade',
+  'cable clamp'
 ] as const;
 
 /** Small things a list must never forget. */
