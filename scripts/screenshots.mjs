@@ -38,7 +38,25 @@ const pictures = [
       await page.evaluate(() => scrollTo(0, 0));
     }
   },
-  { name: 'chooser-phone', path: '/satchel/sound', width: 390, height: 844 },
+  {
+    name: 'day-supplies',
+    path: '/brief',
+    before: async (page) => {
+      for (const at of [0, 1]) {
+        await page
+          .getByRole('button', { name: /Which scenes share a day/ })
+          .nth(at)
+          .click();
+        await page.getByText('day 1', { exact: true }).first().click();
+        await page.keyboard.press('Escape');
+      }
+      await page.getByText('all saved').waitFor();
+      await page.goto(new URL('/satchel/power', page.url()).href);
+      await page.getByRole('region', { name: 'Power by day' }).waitFor();
+      await page.getByText('Show all').waitFor();
+      await page.evaluate(() => scrollTo(0, 0));
+    }
+  },
   { name: 'buying-list', path: '/buying' },
   { name: 'shelf', path: '/shelf' },
   { name: 'part', path: '/shelf/orrowby-linnet-ii' },

@@ -46,6 +46,7 @@ const kindWords: readonly (readonly [GearKind, RegExp])[] = [
     'lamp',
     /\bLED\b|\bfc\b|^light\b|\blux\b|\blx\b|lamp|light panel|softbox|fresnel|colou?r temperature/i
   ],
+  ['router', /mobile router|\bhotspot\b|\b[45]G router|LTE router/i],
   ['monitor', /field monitor|\bmonitor\b[^\n]{0,40}(?:nit|cd\/m)/i],
   ['head', /^(?![\s\S]*(?:legs|tripod|monopod))[\s\S]*(?:ball|fluid|pan(?: and tilt)?)[- ]?head/i],
   [
