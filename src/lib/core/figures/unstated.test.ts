@@ -105,6 +105,10 @@ const worlds: Project[] = [
     );
     setRig(project, { micPlace: 'boom arm' });
   }),
+  // What goes out live is recorded, and cut, too.
+  fullBag((_, scene) => {
+    scene.liveIsRecorded = true;
+  }),
   // Warm lamps that stay on over the key lamp.
   fullBag((project) => {
     for (const scene of project.scenes)

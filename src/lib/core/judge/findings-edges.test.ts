@@ -4,7 +4,16 @@ import type { Severity } from '../findings/finding';
 import type { GearOf } from '../model/gear';
 import type { Project } from '../model/project';
 import { activePlan } from '../model/active-plan';
-import { calmKit, judged, line, ownCopy, setRig, swap, walkOutside } from './tests/calm-kit';
+import {
+  calmKit,
+  judged,
+  line,
+  ownCopy,
+  setRig,
+  swap,
+  walkOutside,
+  without
+} from './tests/calm-kit';
 
 type Said = Severity | 'nothing';
 interface Edge<V> {
@@ -216,6 +225,8 @@ const edges: readonly Edge<unknown>[] = [
     code: 'A11',
     set: (p, cableM: number) => {
       angle(p).distanceM = 2;
+      // A recorder beside the speaker would need no long lead.
+      without(p, 'withrick-pocket-scribe');
       ownCopy<GearOf<'microphone'>>(p, 'dunmarrow-burr', (gear) => (gear.cableM = cableM));
       ownCopy<GearOf<'cable'>>(p, 'nibsworth-cable-trrs-to-trs', (gear) => (gear.lengthM = 0.2));
     },
