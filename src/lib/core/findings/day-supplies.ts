@@ -1,4 +1,4 @@
-import { figureWords } from '../figures/figure-words';
+import { againstNeed, figureWords } from '../figures/figure-words';
 import type { FigureUnit } from '../figures/rows';
 import type { Act } from '../acts/act';
 import { filmingDays, type FilmingDay } from '../supplies/filming-days';
@@ -8,7 +8,7 @@ import {
   shareOut,
   type SuppliesAndNeeds
 } from '../supplies/shared-supplies';
-import type { PlanContext, SettingProposal } from './finding';
+import type { Held, PlanContext, SettingProposal, Severity } from './finding';
 
 /** A day whose supplies do not suffice, shared out as fairly as can be. */
 export interface ShortDay {
@@ -45,13 +45,36 @@ export function shortDays(
 const ROUNDING = 1e-6;
 
 /** Where it is: a scene by its name, several as one day. */
-export const dayWords = ({ scenes }: FilmingDay): string =>
+const dayWords = ({ scenes }: FilmingDay): string =>
   scenes.length === 1
     ? scenes[0]!.name
     : `One day, ${scenes.map(({ name }) => name).join(' and ')}`;
 
+/** What is told of a day: of one part by name, with all that fall short. */
+export function heldOfDay(
+  { day, shared, short }: ShortDay,
+  least: ShortDay['short'][number],
+  { severity, unit, gets }: { severity: Severity; unit: 'Wh' | 'GB'; gets: string }
+): Held {
+  return {
+    severity,
+    about: aboutDay(day),
+    lineIds: short.map(({ part }) => part.line.id),
+    sceneIds: day.scenes.map(({ id }) => id),
+    has: least.got,
+    needs: least.need,
+    unit,
+    title: () =>
+      `${dayWords(day)}: ${least.part.gear.model} ${gets} ${againstNeed(least.got, least.need, unit)}`,
+    why: () => sharingWords(shared, unit)
+  };
+}
+
+/** Tells the findings of days apart. */
+export const aboutDay = ({ scenes }: FilmingDay): string => `day of ${scenes[0]!.id}`;
+
 /** Who takes what, and what there is. */
-export function sharingWords({ consumers, stores }: SharedSupplies, unit: FigureUnit): string {
+function sharingWords({ consumers, stores }: SharedSupplies, unit: FigureUnit): string {
   const who = consumers.map(
     ({ part, got, need, share }) =>
       `${part.gear.model} ${share >= 1 ? `all its ${figureWords(need, unit)}` : `${figureWords(got, unit)} of ${figureWords(need, unit)}`}`

@@ -1,8 +1,7 @@
-import { againstNeed } from '../../figures/figure-words';
 import { energyOfDay, looseBatteriesOf } from '../../supplies/energy-of-day';
 import { type FilmingDay, minutesBeforeSocket } from '../../supplies/filming-days';
 import { bankWattsNeeded } from '../../relations/power/bank';
-import { daysApart, dayWords, sharingWords, type ShortDay, shortDays } from '../day-supplies';
+import { aboutDay, daysApart, heldOfDay, type ShortDay, shortDays } from '../day-supplies';
 import type { Held, PlanContext, PlanFindingRow, Proposal } from '../finding';
 import { addOne, oneMoreOf } from '../part-candidates';
 
@@ -26,25 +25,15 @@ const shortOfEnergy = (context: PlanContext): ShortDay[] =>
 const isBody = ({ short }: ShortDay): boolean =>
   short.some(({ part }) => part.gear.kind === 'body');
 
-const heldOf = (found: ShortDay): Held => {
-  const { day, shared, short } = found;
-  const least = short.find(({ part }) => part.gear.kind === 'body') ?? short[0]!;
-  return {
+const heldOf = (found: ShortDay): Held =>
+  heldOfDay(found, found.short.find(({ part }) => part.gear.kind === 'body') ?? found.short[0]!, {
     severity: isBody(found) ? 'stop' : 'warn',
-    about: `day of ${day.scenes[0]!.id}`,
-    lineIds: short.map(({ part }) => part.line.id),
-    sceneIds: day.scenes.map(({ id }) => id),
-    has: least.got,
-    needs: least.need,
     unit: 'Wh',
-    title: () =>
-      `${dayWords(day)}: ${least.part.gear.model} gets ${againstNeed(least.got, least.need, 'Wh')}`,
-    why: () => sharingWords(shared, 'Wh')
-  };
-};
+    gets: 'gets'
+  });
 
 function propose(context: PlanContext, held: Held): Proposal[] {
-  const found = shortOfEnergy(context).find((one) => heldOf(one).about === held.about);
+  const found = shortOfEnergy(context).find(({ day }) => aboutDay(day) === held.about);
   if (!found) return [];
   const { day, short } = found;
   const proposals: Proposal[] = daysApart(day).slice(0, 1);

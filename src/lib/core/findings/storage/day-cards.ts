@@ -1,8 +1,7 @@
-import { againstNeed } from '../../figures/figure-words';
 import { cardsFor } from '../../figures/endurance-rows';
 import { cardSpaceOfDay } from '../../supplies/card-space-of-day';
 import type { FilmingDay } from '../../supplies/filming-days';
-import { daysApart, dayWords, sharingWords, type ShortDay, shortDays } from '../day-supplies';
+import { aboutDay, daysApart, heldOfDay, type ShortDay, shortDays } from '../day-supplies';
 import type { Held, PlanContext, PlanFindingRow } from '../finding';
 import { addOne, oneMoreOf } from '../part-candidates';
 import { cardKindsOf } from './card-kinds';
@@ -20,21 +19,8 @@ const toldAlone =
 const shortOfSpace = (context: PlanContext): ShortDay[] =>
   shortDays(context, cardSpaceOfDay, toldAlone(context));
 
-const heldOf = ({ day, shared, short }: ShortDay): Held => {
-  const least = short[0]!;
-  return {
-    severity: 'stop',
-    about: `day of ${day.scenes[0]!.id}`,
-    lineIds: short.map(({ part }) => part.line.id),
-    sceneIds: day.scenes.map(({ id }) => id),
-    has: least.got,
-    needs: least.need,
-    unit: 'GB',
-    title: () =>
-      `${dayWords(day)}: ${least.part.gear.model} has room for ${againstNeed(least.got, least.need, 'GB')}`,
-    why: () => sharingWords(shared, 'GB')
-  };
-};
+const heldOf = (found: ShortDay): Held =>
+  heldOfDay(found, found.short[0]!, { severity: 'stop', unit: 'GB', gets: 'has room for' });
 
 /** T1, over all scenes and bodies of a day. */
 export const dayCardsFindings: readonly PlanFindingRow[] = [
@@ -46,7 +32,7 @@ export const dayCardsFindings: readonly PlanFindingRow[] = [
     about: 'one day’s cards, each used once, fill before it ends',
     judge: (context) => shortOfSpace(context).map(heldOf),
     propose: (context, held) => {
-      const found = shortOfSpace(context).find((one) => heldOf(one).about === held.about);
+      const found = shortOfSpace(context).find(({ day }) => aboutDay(day) === held.about);
       if (!found) return [];
       const { day, short } = found;
       return [
