@@ -13,6 +13,8 @@ test.describe('search-and-do', () => {
     ).toBeVisible();
     await page.keyboard.press('Enter');
     await expect(verdict(page)).toHaveText('£67.00 over');
+    // What is not saved yet cannot be undone yet.
+    await kept(page);
     await page.keyboard.press('Control+k');
     await box.fill('undo');
     await page.keyboard.press('Enter');
