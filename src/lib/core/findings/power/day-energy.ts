@@ -1,3 +1,4 @@
+import { memoOf } from '../../memo';
 import { energyOfDay, looseBatteriesOf } from '../../supplies/energy-of-day';
 import { type FilmingDay, minutesBeforeSocket } from '../../supplies/filming-days';
 import { bankWattsNeeded } from '../../relations/power/bank';
@@ -19,8 +20,10 @@ const toldAlone =
             (record.lampMinutes ?? Infinity) < minutesBeforeSocket(rig.scene, rig.angle)))
     );
 
-const shortOfEnergy = (context: PlanContext): ShortDay[] =>
-  shortDays(context, energyOfDay, toldAlone(context));
+/** Reckoned once for both rows that ask. */
+const shortOfEnergy = memoOf((context: PlanContext): ShortDay[] =>
+  shortDays(context, energyOfDay, toldAlone(context))
+);
 
 const isBody = ({ short }: ShortDay): boolean =>
   short.some(({ part }) => part.gear.kind === 'body');
