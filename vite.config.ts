@@ -11,6 +11,8 @@ export default defineConfig({
   test: {
     // Property tests take their time on a busy machine; none of them is about speed.
     testTimeout: 300_000,
+    // Vitest leaves one core to the watcher of files; there is none here.
+    maxWorkers: '100%',
     include: ['src/**/*.test.ts', 'scripts/**/*.test.ts']
   }
 });
