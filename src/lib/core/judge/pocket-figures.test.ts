@@ -24,6 +24,13 @@ describe('the figure a pocket is chosen by', () => {
     }
   });
 
+  it('of a lamp is its light, whatever the lens then blurs', () => {
+    const [, lesson] = pocketFigures('light', judgement, 'metric');
+    const { costs } = judgement.angles[1]!.record.exposures.dim!.plan;
+    expect(costs.blur).toBeGreaterThan(0.5);
+    expect(lesson).toMatchObject({ share: 1, level: 'good' });
+  });
+
   it('of the accessories is the density of the filters against what the sun wants', () => {
     const [path, lesson] = pocketFigures('accessories', judgement, 'metric');
     // The filter in the bag has 67 mm and the lens 62: without a ring nothing of it counts.

@@ -1,3 +1,4 @@
+import type { ExposurePlan } from '../exposure/exposure-task';
 import { figureWords, lengthWords, massWords, minutesWords } from '../figures/figure-words';
 import { figureOf, type FigureRecord } from '../figures/record';
 import type { FigureId } from '../figures/table';
@@ -47,6 +48,10 @@ function ofNeed(
   };
 }
 
+/** What too little, too much or pulsing light costs; what the lens cannot hold sharp or blur is none of a lamp's. */
+const costOfLight = ({ costs: { noise, shorter, longer, flicker, wrong } }: ExposurePlan): number =>
+  noise + shorter + longer + flicker + wrong;
+
 /** The figure each pocket is chosen by; a scene in which it means nothing has none. */
 const tellers: Readonly<Record<Pocket, Tell>> = {
   sound: ({ record, scene }) => {
@@ -63,10 +68,11 @@ const tellers: Readonly<Record<Pocket, Tell>> = {
     };
   },
   light: ({ record }) => {
-    const cost = figureOf(record, 'exposureCost');
     const told = ofNeed(record, 'faceDim', 'lightNeeded', (lx) => figureWords(lx, 'lx'));
-    if (!told || cost === undefined) return told;
-    return { ...told, level: cost <= 0.4 ? 'good' : cost <= 0.8 ? 'fair' : 'poor' };
+    const { dim } = record.exposures;
+    if (!told || !dim) return told;
+    const stops = costOfLight(dim.plan);
+    return { ...told, level: stops <= 0.4 ? 'good' : stops <= 0.8 ? 'fair' : 'poor' };
   },
   body: ({ record }) => ofNeed(record, 'minutesPerBattery', 'longestTake', minutesWords),
   lens: ({ record }, units) => {

@@ -52,6 +52,22 @@
       [pad.left, width - pad.right]
     ).nice()
   );
+  /** Packed parts with room for a word above them; near ones share it. */
+  const labelled = $derived.by(() => {
+    let free = -Infinity;
+    const packed = dots.filter(({ candidate }) => candidate.packed);
+    return new Set(
+      packed
+        .sort((one, other) => one.priceMinor - other.priceMinor)
+        .flatMap(({ id, priceMinor }) => {
+          if (x(priceMinor) < free) return [];
+          free = x(priceMinor) + LABEL_WIDTH;
+          return id;
+        })
+    );
+  });
+  const LABEL_WIDTH = 76;
+
   const y = $derived.by(() => {
     const [low = 0, high = 100] = extent(dots, (dot) => dot.merit);
     const room = Math.max(2, (high - low) * 0.12);
@@ -173,9 +189,10 @@
             r="9"
             class="ring"
           />{/if}
-        {#if dot.candidate.packed}<text
-            x={x(dot.priceMinor) + 13}
-            y={y(dot.merit) + 4}
+        {#if labelled.has(dot.id)}<text
+            x={Math.max(pad.left + 30, x(dot.priceMinor))}
+            y={y(dot.merit) - 13}
+            text-anchor="middle"
             class="packed">packed now</text
           >{/if}
       </g>
