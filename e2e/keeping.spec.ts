@@ -194,21 +194,34 @@ test('an act is in the database though the tab is closed sixty milliseconds late
   await expect(verdict(again)).toHaveText('£67.00 over');
 });
 
-test('what could not be written is named, and kept before anything after it', async ({ page }) => {
-  await page.addInitScript(() => {
-    const put = IDBObjectStore.prototype.add;
-    (window as unknown as { full: boolean }).full = false;
-    IDBObjectStore.prototype.add = function (...what) {
-      if ((window as unknown as { full: boolean }).full)
-        throw new DOMException('no room', 'QuotaExceededError');
-      return put.apply(this, what);
-    };
+/** Something else of the same origin takes all the room the browser gives it, to the last hundred bytes. */
+const fillTheOrigin = (page: Page) =>
+  page.evaluate(async () => {
+    const opening = indexedDB.open('something else');
+    opening.onupgradeneeded = () =>
+      opening.result.createObjectStore('filler', { autoIncrement: true });
+    await new Promise((done) => (opening.onsuccess = done));
+    const hasRoomFor = (bytes: number) =>
+      new Promise<boolean>((tell) => {
+        const writing = opening.result.transaction('filler', 'readwrite');
+        // What repeats would be packed small.
+        const noise = new Uint8Array(bytes);
+        for (let at = 0; at < bytes; at += 65_536)
+          crypto.getRandomValues(noise.subarray(at, at + 65_536));
+        writing.objectStore('filler').add(noise);
+        writing.oncomplete = () => tell(true);
+        writing.onabort = () => tell(false);
+      });
+    for (let bytes = 1e6; bytes >= 100; bytes /= 10) while (await hasRoomFor(bytes));
   });
+
+test('what could not be written is named, and kept before anything after it', async ({ page }) => {
+  const devtools = await page.context().newCDPSession(page);
+  const origin = new URL(test.info().project.use.baseURL!).origin;
+  await devtools.send('Storage.overrideQuotaForOrigin', { origin, quotaSize: 12e6 });
   await openDemo(page);
   await kept(page);
-  const full = (is: boolean) =>
-    page.evaluate((now) => ((window as unknown as { full: boolean }).full = now), is);
-  await full(true);
+  await fillTheOrigin(page);
   await page
     .locator('[data-code="P2"]')
     .getByRole('button', { name: /Ember 8 battery, third-party/ })
@@ -227,7 +240,7 @@ test('what could not be written is named, and kept before anything after it', as
   ).toBeVisible();
   await expect(page.getByText('not saved', { exact: true })).toBeVisible();
   const shown = await verdict(page).textContent();
-  await full(false);
+  await devtools.send('Storage.overrideQuotaForOrigin', { origin });
   await page.getByRole('button', { name: 'Try again now' }).click();
   await kept(page);
   await expect(page.getByText(/Not saved yet/)).toHaveCount(0);
