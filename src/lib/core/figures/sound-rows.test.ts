@@ -66,13 +66,14 @@ describe('where the microphone is', () => {
 
 describe('the voice', () => {
   it.each([
-    ['normal', 60],
-    ['raised', 66],
-    ['loud', 72]
-  ] as const)('%s is %i dB(A) at a metre', (voice, level) => {
+    // A lavalier at 0.2 m hears five times the pressure: 13.98 dB more.
+    ['normal', 60, 73.98],
+    ['raised', 66, 79.98],
+    ['loud', 72, 85.98]
+  ] as const)('%s is %i dB(A) at a metre', (voice, level, near) => {
     const project = made((p) => (scene(p).voice = voice));
     expect(figure(project, 'voiceAt1m')).toBe(level);
-    expect(figure(project, 'voiceAtMic')).toBeCloseTo(level - 20 * Math.log10(0.2), 9);
+    expect(figure(project, 'voiceAtMic')).toBeCloseTo(near, 2);
   });
 });
 
@@ -210,7 +211,7 @@ describe('a radio', () => {
         more(p);
       });
     expect(figure(radio(), 'radioStated')).toBe(100);
-    expect(figure(radio(), 'radioReach')).toBeCloseTo(100 * 10 ** (-20 / 30), 9);
+    expect(figure(radio(), 'radioReach')).toBeCloseTo(21.544, 3);
     expect(
       figure(
         radio((p) => walkOutside(p)),
