@@ -3,7 +3,7 @@ import type { SolvedExposure } from '../exposure/solved-exposure';
 import { figureWords } from '../figures/figure-words';
 import type { FigureId } from '../figures/table';
 import type { FilterGear } from '../model/gear';
-import { STEADY_FPS } from '../relations/exposure/flicker';
+import { FLICKER_PERCENT, pwmRipplePercent, STEADY_FPS } from '../relations/exposure/flicker';
 import type { PlacedRig } from '../rigs/placed-rig';
 import type { AngleJudgement } from './incremental';
 
@@ -70,10 +70,10 @@ function frameRate({ mode, scene, project }: PlacedRig): Setting {
   };
 }
 
-function shutter({ overrides }: PlacedRig, { task }: SolvedExposure, plans: Plans): Setting {
+function shutter(rig: PlacedRig, { task }: SolvedExposure, plans: Plans): Setting {
   const costs = plans.map((plan) => plan.costs);
   const why =
-    overrides?.shutterS !== undefined
+    rig.overrides?.shutterS !== undefined
       ? 'As you have set it.'
       : costs.some(({ longer }) => longer > SEEN_STOPS)
         ? plans.some(({ isoAtHalfFrame }) => isoAtHalfFrame > task.isoUsable)
@@ -85,9 +85,20 @@ function shutter({ overrides }: PlacedRig, { task }: SolvedExposure, plans: Plan
   return {
     name: 'Shutter',
     set: atBothEnds(plans, ({ shutterS }) => figureWords(shutterS, 's')),
-    why,
+    why: why + dimmerRipple(rig, plans),
     figure: 'shutter'
   };
+}
+
+/** What a lamp dimmed by slow pulses leaves in the picture, where it may be seen. */
+function dimmerRipple({ keyLamp }: PlacedRig, plans: Plans): string {
+  const pwmHz = keyLamp?.part.gear.pwmHz;
+  if (pwmHz === undefined) return '';
+  const shortestS = Math.min(...plans.map(({ shutterS }) => shutterS));
+  const percent = pwmRipplePercent(pwmHz, shortestS);
+  return percent < FLICKER_PERCENT.fine
+    ? ''
+    : ` Dimmed, ${keyLamp!.part.gear.model} pulses ${pwmHz} times a second and leaves up to ${figureWords(percent, '%')} of ripple: turn it up and set it farther off.`;
 }
 
 function aperture({ overrides, lens }: PlacedRig, { task }: SolvedExposure, plans: Plans): Setting {

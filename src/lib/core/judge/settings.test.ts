@@ -41,6 +41,17 @@ describe('what is set', () => {
     expect(sixty.get('Shutter')!.why).toContain('0 % of flicker left');
   });
 
+  it('tells of a slow dimmer where its pulses show, and of a fast one not', () => {
+    const lamp = 'quillfeather-ray-65-two-colour-55-cm-dome';
+    const dimmedAt = (pwmHz: number) =>
+      changed((project) =>
+        ownCopy<GearOf<'lamp'>>(project, lamp, (gear) => (gear.pwmHz = pwmHz))
+      ).get('Shutter')!.why;
+    // 1 ÷ (π · 400 Hz · 1/50 s)
+    expect(dimmedAt(400)).toContain('pulses 400 times a second and leaves up to 3.98 % of ripple');
+    expect(dimmedAt(25_000)).not.toContain('ripple');
+  });
+
   it('the rate the scene asks for under the sky, where no lamp beats', () => {
     const outside = changed(walkOutside);
     expect(outside.get('Frame rate')!.why).toContain('no lamp flickers');

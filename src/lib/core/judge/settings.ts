@@ -3,7 +3,7 @@ import { figureOf } from '../figures/record';
 import { figureWords, minutesWords } from '../figures/figure-words';
 import type { FigureId } from '../figures/table';
 import { fullName } from '../model/gear';
-import { AIM_PEAK_DBFS } from '../relations/sound/level-set-up';
+import { AIM_PEAK_DBFS, LAUGH_DB } from '../relations/sound/level-set-up';
 import { practiceSettings } from './practice-settings';
 import { exposureSettings, type Setting } from './exposure-settings';
 
@@ -72,7 +72,7 @@ export function settingsOf({ rig, record, scene, angle }: AngleJudgement): Setti
         gain === undefined
           ? `peaks at ${AIM_PEAK_DBFS} dBFS`
           : `${figureWords(gain, 'dB')} of gain, peaks at ${AIM_PEAK_DBFS} dBFS`,
-      why: 'Automatic level off: it lifts the room in every pause. Leave room for a laugh, and use a safety track where there is one.',
+      why: `Automatic level off: it lifts the room in every pause. A laugh comes ${LAUGH_DB} dB louder and clips by ${LAUGH_DB + AIM_PEAK_DBFS} dB; a safety track set ${-AIM_PEAK_DBFS} dB lower holds it.`,
       ...(gain === undefined ? {} : { figure: 'gainForPeaks' as const })
     });
     if (mic.gear.hasSwitch === true)

@@ -1,4 +1,6 @@
 import type { StatedUnit } from '../model/stated';
+import { stopsFromDensity, stopsFromFactor } from '../relations/exposure/exposure';
+import { dbVFromDbu, dbVPerPaFromMillivolts } from '../relations/sound/self-noise';
 import { KG_PER_POUND, METRES_PER_FOOT, METRES_PER_INCH } from '../model/imperial';
 
 const MM_PER_INCH = METRES_PER_INCH * 1000;
@@ -150,9 +152,9 @@ export function readMeasure(typed: string, unit: StatedUnit): number {
     const factor = /^ND\s*(\d+)$/i.exec(text);
     if (factor && Number(factor[1]) < 1)
       throw new MeasureError(`“${typed}” is not a filter; a factor is 1 or more, such as ND8.`);
-    if (factor) return tidy(Math.log2(Number(factor[1])));
+    if (factor) return tidy(stopsFromFactor(Number(factor[1])));
     const density = /^(?:ND\s*)?(0?\.\d+|[1-4]\.\d+)\s*(?:D|density)$/i.exec(text);
-    if (density) return tidy(Number(density[1]) / Math.log10(2));
+    if (density) return tidy(stopsFromDensity(Number(density[1])));
   }
   if (unit === 'dBV/Pa') {
     const millivolts = new RegExp(String.raw`^(${number})\s*mV(?:\s*/\s*Pa)?$`, 'i').exec(text);
@@ -160,7 +162,7 @@ export function readMeasure(typed: string, unit: StatedUnit): number {
     if (value !== null && value !== undefined) {
       if (value <= 0)
         throw new MeasureError(`“${typed}” is not a sensitivity; millivolts are above zero.`);
-      return tidy(20 * Math.log10(value / 1000));
+      return tidy(dbVPerPaFromMillivolts(value));
     }
   }
   if (unit === 'dBV' || unit === 'dBV/Pa') {
@@ -170,7 +172,7 @@ export function readMeasure(typed: string, unit: StatedUnit): number {
     ).exec(text);
     const value = level && parseNumber(level[1]!);
     if (value !== null && value !== undefined)
-      return level![2]?.toLowerCase() === 'u' ? tidy(value - 2.2) : value;
+      return level![2]?.toLowerCase() === 'u' ? tidy(dbVFromDbu(value)) : value;
   }
   if (unit === 'ISO') {
     const iso = /^ISO\s*(\d+)$/i.exec(text);

@@ -1,5 +1,6 @@
 import type { GearKind } from '../model/gear';
 import { pickupPatterns } from '../model/word-lists';
+import { selfNoiseFromRatioDbA } from '../relations/sound/self-noise';
 import { parseNumber, readMeasure } from './measure';
 import { N, GAP, gap, measured, ci, type Pattern } from './pattern';
 
@@ -66,7 +67,7 @@ export const soundAndLightPatterns: readonly Pattern[] = [
     pattern: ci(
       String.raw`(?:signal[- ]to[- ]noise(?: ratio)?|S\/N(?: ratio)?|SNR)${gap}(${N})\s*dB(?![^\n]{0,14}(?:468|CCIR))`
     ),
-    read: (match) => 94 - parseNumber(match[1]!)!
+    read: (match) => selfNoiseFromRatioDbA(parseNumber(match[1]!)!)
   },
   {
     key: 'sensitivityDbVPerPa',

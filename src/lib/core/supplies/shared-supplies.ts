@@ -76,13 +76,6 @@ export function shareOut(
   };
 }
 
-/** All that reaches a consumer from any store, were it alone. */
-export function reachOf(lineId: string, stores: readonly Store[]): number {
-  let sum = 0;
-  for (const { amount, reaches } of stores) sum += (amount ?? 0) * (reaches.get(lineId) ?? 0);
-  return sum;
-}
-
 /**
  * True where every consumer has enough though nobody waits for anybody: the private stores first, then the
  * shared ones in turn. Most days are settled by this, without sharing anything out exactly.

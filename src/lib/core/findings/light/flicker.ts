@@ -1,5 +1,5 @@
 import { figureWords } from '../../figures/figure-words';
-import { FLICKER_PERCENT, STEADY_FPS } from '../../relations/exposure/flicker';
+import { bandsExpected, FLICKER_PERCENT, STEADY_FPS } from '../../relations/exposure/flicker';
 import { exposureSeverity } from '../exposure-severity';
 import { type AngleFindingRow, figureRow, type Proposal } from '../finding';
 import { setRig } from '../part-candidates';
@@ -34,7 +34,7 @@ export const flickerFindings: readonly AngleFindingRow[] = [
             : `${rig.scene.name}: ${figureWords(shutter, 's')} smears motion at ${figureWords(figures.fps!, 'fps')}`,
         why: () =>
           flickers
-            ? `Up to ${figureWords(left, '%')} of the light’s ripple stays in the picture; below ${FLICKER_PERCENT.fine} % nobody sees it. Lamps with a good driver ripple less.`
+            ? `Up to ${figureWords(left, '%')} of the light’s ripple stays in the picture; below ${FLICKER_PERCENT.fine} % nobody sees it. Lamps with a good driver ripple less.${bandsExpected(shutter, rig.project.mainsHz) ? ' Shorter than half a beat of the mains, it shows as bands across the picture.' : ''}`
             : `Half the frame time is ${figureWords(1 / (2 * figures.fps!), 's')}; ${rig.overrides?.shutterS === undefined ? `a shorter shutter would flicker under ${rig.project.mainsHz} Hz mains` : 'the shutter is set by hand'}.`
       };
     },

@@ -1,16 +1,5 @@
-import { mustBePositive } from '../argument';
-
 /** Third-stop apertures as lenses mark them. */
 export const apertureSteps = [
   0.95, 1, 1.1, 1.2, 1.4, 1.6, 1.8, 2, 2.2, 2.5, 2.8, 3.2, 3.5, 4, 4.5, 5, 5.6, 6.3, 7.1, 8, 9, 10,
   11, 13, 14, 16, 18, 20, 22, 25, 29, 32
 ] as const;
-
-/**
- * The next marked aperture at least as small an opening as asked.
- * @example stoppedDownTo(4.3) // 4.5
- */
-export function stoppedDownTo(apertureN: number): number {
-  mustBePositive('apertureN', apertureN);
-  return apertureSteps.find((step) => step >= apertureN - 1e-9) ?? apertureSteps.at(-1)!;
-}

@@ -1,6 +1,5 @@
 import { describe, expect, it } from 'vitest';
 import { RelationError } from '../argument';
-import { stoppedDownTo } from './aperture-steps';
 import {
   closeUpFactor,
   illuminanceNeededLx,
@@ -12,7 +11,6 @@ import {
   highestUsableIso
 } from './exposure';
 import { bandsExpected, flickerLeftPercent, pwmRipplePercent } from './flicker';
-import { shutterForRateS } from './shutter';
 
 describe('sensitivity', () => {
   it('is ISO 766 at f/3.5 in a lit room, 122.5 at f/1.4', () => {
@@ -72,25 +70,12 @@ describe('flicker', () => {
     expect(bandsExpected(1 / 100, 50)).toBe(false);
   });
 
-  it('steers 60 frames under 50 Hz to 1/100, not 1/120', () => {
-    expect(shutterForRateS(60, 50)).toBeCloseTo(1 / 100, 9);
-    expect(shutterForRateS(60, 60)).toBeCloseTo(1 / 120, 9);
-    expect(shutterForRateS(25, 50)).toBeCloseTo(1 / 50, 9);
-    expect(shutterForRateS(24, 50)).toBeCloseTo(1 / 50, 9);
-    expect(shutterForRateS(24, undefined)).toBeCloseTo(1 / 48, 9);
-  });
-
   it('of a fast dimmer is small', () => {
     expect(pwmRipplePercent(25_000, 1 / 50)).toBeLessThan(0.1);
   });
 });
 
 describe('apertures', () => {
-  it('stop down to the next marked step', () => {
-    expect(stoppedDownTo(4.3)).toBe(4.5);
-    expect(stoppedDownTo(4)).toBe(4);
-  });
-
   it('lose light in the glass and close up', () => {
     expect(transmissionN(2, 0.81)).toBeCloseTo(2.22, 2);
     expect(closeUpFactor(0.5)).toBe(2.25);

@@ -2,8 +2,6 @@ import { mustBePositive, mustLieBetween } from '../argument';
 
 /** Index of the polarising glass. */
 const GLASS_INDEX = 1.5;
-/** From here the dark cross shows. */
-export const CORNER_CHANGE_WARN_STOPS = 0.5;
 
 /** How the polarisers cross at the centre (θ) and how much more in the corners (δ), in radians. */
 function polariserAngles(equivalentFocalLengthMm: number, stops: number) {

@@ -2,8 +2,6 @@ import { mustBePositive, mustLieBetween, mustNotBeNegative, RelationError } from
 
 /** What an aged cell, or one of another maker, still gives; editable. */
 export const AGED_HEALTH = 0.85;
-/** Nominal voltage bank makers count their cells at. */
-export const BANK_CELL_V = 3.7;
 
 /** Below this nobody should promise anything of a cell. */
 export const COLDEST_C = -20;
