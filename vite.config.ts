@@ -1,9 +1,10 @@
 import { sveltekit } from '@sveltejs/kit/vite';
 import { defineConfig } from 'vitest/config';
 import { carbonPrune } from './scripts/carbon-prune.mjs';
+import { shelfAsData } from './scripts/shelf-as-data.mjs';
 
 export default defineConfig({
-  plugins: [sveltekit()],
+  plugins: [shelfAsData(), sveltekit()],
   // class-validator reads property types from decorator metadata, so the transpiler must emit it.
   oxc: { decorator: { legacy: true, emitDecoratorMetadata: true } },
   css: { postcss: { plugins: [carbonPrune()] } },

@@ -5,35 +5,7 @@ import type { Port, PortEnd, PortFamily, PortRole } from '../core/model/ports';
 import type { Project } from '../core/model/project';
 import { makeShelf, type Shelf } from '../core/model/shelf';
 import { pricedFor } from '../core/money/priced-shelf';
-import body from './shelf/body.json';
-import joining from './shelf/accessories.json';
-import lamp from './shelf/lamp.json';
-import lens from './shelf/lens.json';
-import microphone from './shelf/microphone.json';
-import power from './shelf/power.json';
-import soundExtras from './shelf/sound-extras.json';
-import storage from './shelf/storage.json';
-import support from './shelf/support.json';
-
-/** A shelf file: one kind, its columns, a row a part. Empty cells stay unsaid. */
-interface ShelfTable {
-  kind: string;
-  columns: string[];
-  modeColumns?: string[];
-  rows: unknown[][];
-}
-
-const tables: ShelfTable[] = [
-  body,
-  lens,
-  microphone,
-  ...soundExtras,
-  lamp,
-  ...support,
-  ...storage,
-  ...power,
-  ...joining
-] as ShelfTable[];
+import { type ShelfTable, shelfTables } from './shelf-tables';
 
 /** Prices of the shelf are in pounds and pence. */
 const SHELF_CURRENCY = 'GBP';
@@ -120,7 +92,7 @@ function modeFrom(columns: readonly string[], cells: readonly unknown[]) {
 
 /** The shelf that ships with the app: invented makers, models, mounts and cells. */
 export const catalogue: Shelf = makeShelf(
-  tables.flatMap((table) => {
+  shelfTables.flatMap((table) => {
     if (!(table.kind in gearKinds))
       throw new Error(`The shelf has a table of unknown kind "${table.kind}".`);
     return alike(table.rows.map((row) => partFrom(table, row)));

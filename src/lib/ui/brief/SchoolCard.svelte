@@ -1,9 +1,10 @@
 <script lang="ts">
+  import { Slider } from 'carbon-components-svelte';
   import type { Act } from '../../core/acts/act';
   import { judgePlan } from '../../core/judge/judge-plan';
   import type { Judgement } from '../../core/judge/judgement';
   import { verdictsUnderSchools } from '../../core/judge/verdicts';
-  import { axes } from '../../core/merit/axis-curves';
+  import { axes, type Axis } from '../../core/merit/axis-curves';
   import { schools, weightsOf } from '../../core/merit/schools';
   import type { Project, SchoolId } from '../../core/model/project';
   import { activePlan } from '../../core/model/active-plan';
@@ -28,6 +29,11 @@
   let weighing = $state(false);
   const weights = $derived(weightsOf(project));
   const verdicts = $derived(verdictsUnderSchools(project, activePlan(project), shelf, judgement));
+  /** Carbon tells of a value it is given as of one that was chosen. */
+  function weigh(axis: Axis, weight: number) {
+    if (weight !== weights[axis])
+      onact({ type: 'set project', patch: { ownWeights: { ...weights, [axis]: weight } } });
+  }
   const points = (low: number) => Math.round(low);
 </script>
 
@@ -96,22 +102,14 @@
     <summary>Weigh it my own way</summary>
     <div class="weights">
       {#each axes as axis (axis)}
-        <label
-          >{axis}
-          <input
-            type="range"
-            min="0"
-            max="60"
-            value={weights[axis]}
-            aria-label="Weight of {axis}"
-            onchange={(event) =>
-              onact({
-                type: 'set project',
-                patch: { ownWeights: { ...weights, [axis]: Number(event.currentTarget.value) } }
-              })}
-          />
-          <span class="figures">{weights[axis]}</span></label
-        >
+        <Slider
+          labelText="Weight of {axis}"
+          min={0}
+          max={60}
+          value={weights[axis]}
+          fullWidth
+          on:change={({ detail }) => weigh(axis, detail)}
+        />
       {/each}
     </div>
     {#if axes.every((axis) => weights[axis] === 0)}
@@ -181,18 +179,6 @@
     grid-template-columns: repeat(auto-fit, minmax(15rem, 1fr));
     gap: 0.2rem 1.2rem;
     margin-top: 0.4rem;
-  }
-
-  .weights label {
-    display: grid;
-    grid-template-columns: 6rem 1fr 2rem;
-    gap: 0.5rem;
-    align-items: center;
-  }
-
-  .weights input {
-    height: 1.6rem;
-    accent-color: var(--moss);
   }
 
   .back {
