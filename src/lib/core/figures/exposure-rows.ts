@@ -127,10 +127,10 @@ export const exposureRows = {
   ownLight: {
     name: 'light of your own lamps at full',
     unit: 'lx',
-    from: ['keyLight', 'fillLight'],
+    from: ['keyLight', 'fillLight', 'overheadLight'],
     whenAbsent: 0,
-    relation: 'key + fill',
-    compute: (key, fill) => key! + fill!
+    relation: 'key + fill + overhead',
+    compute: (key, fill, overhead) => key! + fill! + overhead!
   },
   apertureForSharp: {
     name: 'aperture for the face and the row',

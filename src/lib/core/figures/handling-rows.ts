@@ -1,4 +1,4 @@
-import { lampStandOf } from '../rigs/lamp-stand';
+import { furtherLampsHeld, lampStandOf } from '../rigs/lamp-stand';
 import { isHandheld, isMoving, isRecorded, longestTakeMinOf } from '../model/scene-facts';
 import { armMomentNm, holdMinutes } from '../relations/support/arm-hold';
 import { memoOn } from '../memo';
@@ -42,6 +42,8 @@ export const partsOfScene = memoOn((rig: PlacedRig): readonly KitPart[] => {
   take(rig.coverPart);
   take(rig.keyLamp?.part);
   take(rig.fillLamp?.part);
+  for (const { part } of rig.furtherLamps) take(part);
+  for (const { holder } of furtherLampsHeld(rig)) take(holder);
   take(rig.support);
   take(rig.boom);
   if (rig.keyLamp) take(lampStandOf(rig));

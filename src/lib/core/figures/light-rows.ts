@@ -6,7 +6,8 @@ import { softnessDeg } from '../relations/lighting/softness';
 import { windowIlluminanceLx } from '../relations/lighting/window';
 import type { BatteryGear } from '../model/gear';
 import { countPieces, type KitPart } from '../rigs/kit';
-import type { PlacedLamp, PlacedRig } from '../rigs/placed-rig';
+import { lampRuns } from '../rigs/place-lamps';
+import type { FurtherLamp, PlacedLamp, PlacedRig } from '../rigs/placed-rig';
 import type { FigureRow, FigureRows } from './rows';
 
 /** A clean picture keeps this much below the sensitivity a body bears; the maker of videos may differ. */
@@ -16,7 +17,7 @@ export const CLEAN_STOPS_BELOW_USABLE = 2;
 const DARKEST_LX = 1e-3;
 
 const BRIGHT_TO_DARK =
-  '(key + fill + place)/(fill + place); a window is the key where no lamp is, and fills from the other side of one';
+  '(key + fill + place)/(fill + place), what hangs overhead counting as of the place; a window is the key where no lamp is, and fills from the other side of one';
 
 export const lightRows = {
   fps: {
@@ -95,26 +96,47 @@ export const lightRows = {
     relation: 'π·L·τ·R²/(d² + R²), R = √(area/π)',
     compute: windowLight
   },
+  overheadLight: {
+    name: 'light of the lamps overhead at the face',
+    unit: 'lx',
+    source: 'lamp',
+    asks: {
+      question: 'How many lux does % give at 1 m, and how large is its shining face?',
+      between: [0, 2000],
+      of: (rig) => overheadLamps(rig).find((lamp) => lampAtFace(lamp) === undefined)?.part
+    },
+    read: (rig) => {
+      const overhead = overheadLamps(rig);
+      if (overhead.length === 0) return null;
+      let lx = 0;
+      for (const lamp of overhead) {
+        const one = lampAtFace(lamp);
+        if (one === undefined) return undefined;
+        lx += one;
+      }
+      return lx;
+    }
+  },
   faceDim: {
     name: 'light on the face at its dimmest',
     unit: 'lx',
-    from: ['lightDim', 'windowDim', 'keyLight', 'fillLight'],
+    from: ['lightDim', 'windowDim', 'keyLight', 'fillLight', 'overheadLight'],
     whenAbsent: 0,
-    relation: 'place + window + key + fill',
-    compute: (place, window, key, fill) => place! + window! + key! + fill!
+    relation: 'place + window + key + fill + overhead',
+    compute: (place, window, key, fill, overhead) => place! + window! + key! + fill! + overhead!
   },
   faceBright: {
     name: 'light on the face at its brightest',
     unit: 'lx',
-    from: ['lightBright', 'windowBright', 'keyLight', 'fillLight'],
+    from: ['lightBright', 'windowBright', 'keyLight', 'fillLight', 'overheadLight'],
     whenAbsent: 0,
-    relation: 'place + window + key + fill',
-    compute: (place, window, key, fill) => place! + window! + key! + fill!
+    relation: 'place + window + key + fill + overhead',
+    compute: (place, window, key, fill, overhead) => place! + window! + key! + fill! + overhead!
   },
   keyToFill: {
     name: 'bright to dark side of the face, at the dimmest',
     unit: '×',
-    from: ['lightDim', 'keyLight', 'windowDim', 'fillLight'],
+    from: ['lightDim', 'keyLight', 'windowDim', 'fillLight', 'overheadLight'],
     whenAbsent: 0,
     relation: BRIGHT_TO_DARK,
     compute: brightToDark
@@ -122,7 +144,7 @@ export const lightRows = {
   keyToFillBright: {
     name: 'bright to dark side of the face, at the brightest',
     unit: '×',
-    from: ['lightBright', 'keyLight', 'windowBright', 'fillLight'],
+    from: ['lightBright', 'keyLight', 'windowBright', 'fillLight', 'overheadLight'],
     whenAbsent: 0,
     relation: BRIGHT_TO_DARK,
     compute: brightToDark
@@ -283,10 +305,31 @@ export const lightRows = {
   }
 } satisfies FigureRows;
 
-function brightToDark(place?: number, lamp?: number, window?: number, fill?: number): number {
+function brightToDark(
+  place?: number,
+  lamp?: number,
+  window?: number,
+  fill?: number,
+  overhead?: number
+): number {
+  const allOver = place! + overhead!;
   const ratio =
-    lamp! > 0 ? keyToFill(lamp!, fill! + window!, place!) : keyToFill(window!, fill!, place!);
+    lamp! > 0 ? keyToFill(lamp!, fill! + window!, allOver) : keyToFill(window!, fill!, allOver);
   return ratio ?? Infinity;
+}
+
+/** Lamps with a role of their own light the face only from overhead: the others shine past it. */
+const overheadLamps = ({ furtherLamps, kit, hasSocket }: PlacedRig): readonly FurtherLamp[] =>
+  furtherLamps.filter(
+    ({ role, part }) => role === 'overhead' && lampRuns(part.gear, kit, hasSocket)
+  );
+
+/** Lux at the face; undefined where its sheet does not say. */
+function lampAtFace({ part, distanceM, angleDeg }: PlacedLamp): number | undefined {
+  const { illuminanceAt1mLx, sourceRadiusM } = part.gear;
+  return illuminanceAt1mLx === undefined || sourceRadiusM === undefined
+    ? undefined
+    : lampIlluminanceLx(illuminanceAt1mLx, 1, sourceRadiusM, distanceM, 0, angleDeg);
 }
 
 function windowLight(sky?: number, pass?: number, areaM2?: number, distanceM?: number): number {

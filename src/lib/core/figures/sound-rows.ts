@@ -21,6 +21,7 @@ import {
 } from '../relations/sound/reverberation';
 import { speechToNoiseBands } from '../relations/sound/speech-to-noise';
 import { airSpeedMps, windNoiseDbA } from '../relations/sound/wind';
+import type { FurtherLamp, PlacedRig } from '../rigs/placed-rig';
 import { EYES_ABOVE_MOUTH_M, micPlaceDistanceM } from '../rigs/places';
 import { type FigureRows, wordIndex } from './rows';
 
@@ -212,6 +213,42 @@ export const soundRows = {
     relation: 'L₁ + 10·log10(g²/d² + 1/(rc₀²·Q)), outdoors without the second term',
     compute: machineHeard
   },
+  furtherFans: {
+    name: 'fans of the other lamps at 1 m, together',
+    unit: 'dB(A)',
+    source: 'lamp',
+    asks: {
+      question: 'How loud is the fan of %?',
+      between: [0, 38],
+      field: 'fanLevelDbA',
+      of: ({ furtherLamps }) =>
+        furtherLamps.find(({ part }) => part.gear.fanLevelDbA === undefined)?.part
+    },
+    read: (rig) => {
+      if (!(rig.mic || rig.hearsByBody)) return null;
+      const lamps = lampsWithFans(rig);
+      if (lamps.length === 0) return null;
+      const levels = lamps.flatMap(({ part }) => part.gear.fanLevelDbA ?? []);
+      return levels.length < lamps.length ? undefined : powerSumDb(...levels);
+    }
+  },
+  furtherFansDistance: {
+    name: 'nearest of the other lamps with a fan',
+    unit: 'm',
+    source: 'setting',
+    read: (rig) => {
+      const lamps = lampsWithFans(rig);
+      return lamps.length === 0 ? null : Math.min(...lamps.map(({ distanceM }) => distanceM));
+    }
+  },
+  furtherFansHeard: {
+    name: 'fans of the other lamps as heard, all as near as the nearest',
+    unit: 'dB(A)',
+    from: ['furtherFans', 'furtherFansDistance', 'micPattern', 'roomVolume', 'reverberation'],
+    whenAbsent: 0,
+    relation: 'L₁ + 10·log10(g²/d² + 1/(rc₀²·Q)), outdoors without the second term',
+    compute: machineHeard
+  },
   computerFan: {
     name: 'fan of the computer at 1 m',
     unit: 'dB(A)',
@@ -252,6 +289,7 @@ export const soundRows = {
       'selfNoise',
       'inputNoiseAsLevel',
       'fanHeard',
+      'furtherFansHeard',
       'computerHeard'
     ],
     whenAbsent: NO_LEVEL,
@@ -338,3 +376,7 @@ function machineHeard(
     volumeM3! > 0 ? { volumeM3: volumeM3!, reverberationS: reverberationS! } : undefined
   );
 }
+
+/** Lamps beside key and fill that may be heard. */
+const lampsWithFans = ({ furtherLamps }: PlacedRig): readonly FurtherLamp[] =>
+  furtherLamps.filter(({ part }) => part.gear.fanLevelDbA !== 0);

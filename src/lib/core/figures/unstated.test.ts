@@ -64,6 +64,12 @@ const worlds: Project[] = [
       fillLampLineId: 'brackenholt-tile-12'
     });
   }),
+  // A third lamp overhead, with a fan.
+  fullBag((project) => {
+    const lineId = 'quillfeather-ray-40-pocket-40-cm-dome';
+    activePlan(project).lines.push(line(lineId), line('cobberly-bench-overhead-arm-heavy'));
+    setRig(project, { lamps: [{ lineId, role: 'overhead', distanceM: 0.8, angleDeg: 40 }] });
+  }),
   fullBag((project) => {
     walkOutside(project);
     activePlan(project).lines.push(line('vantlow-palm-grip'));

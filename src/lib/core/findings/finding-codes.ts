@@ -56,6 +56,7 @@ export const findingCodes = [
   'G7',
   'G8',
   'G9',
+  'G10',
   'S1',
   'S2',
   'S3',

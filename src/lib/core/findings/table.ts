@@ -35,6 +35,7 @@ import { flickerFindings } from './light/flicker';
 import { lampPowerFindings } from './light/lamp-power';
 import { lampStandFindings } from './light/lamp-stand';
 import { separationFindings } from './light/separation';
+import { furtherLampFindings } from './light/further-lamps';
 import { keyToFillFindings } from './light/key-to-fill';
 import { payloadFindings } from './support/payload';
 import { eyeLevelFindings } from './support/eye-level';
@@ -104,6 +105,7 @@ export const angleFindings: readonly AngleFindingRow[] = [
   ...lampStandFindings,
   ...separationFindings,
   ...keyToFillFindings,
+  ...furtherLampFindings,
   ...payloadFindings,
   ...eyeLevelFindings,
   ...panFindings,

@@ -91,7 +91,13 @@ export function evaluationOf(project: Project, plan: Plan, shelf: Shelf, judgeme
         supportLineId: rig.support?.line.id,
         filterLineId: rig.filter?.line.id,
         keyLampLineId: rig.keyLamp?.part.line.id,
-        fillLampLineId: rig.fillLamp?.part.line.id
+        fillLampLineId: rig.fillLamp?.part.line.id,
+        furtherLamps: rig.furtherLamps.map(({ part, role, distanceM, angleDeg }) => ({
+          lineId: part.line.id,
+          role,
+          distanceM,
+          angleDeg
+        }))
       },
       figures: Object.fromEntries(
         figureOrder.flatMap((id) => {

@@ -311,6 +311,7 @@ export const axisOfCode: Readonly<Record<FindingCode, Axis | undefined>> = {
   G7: 'light',
   G8: 'light',
   G9: 'light',
+  G10: 'light',
   S1: 'steadiness',
   S2: 'picture',
   S3: 'steadiness',

@@ -15,7 +15,7 @@ import {
   StatedWord,
   StatedYesNo
 } from './stated';
-import { priceBases, lineStates, steps, micPlaces } from './word-lists';
+import { furtherLampRoles, priceBases, lineStates, steps, micPlaces } from './word-lists';
 
 export type PriceBasis = (typeof priceBases)[number];
 export type LineState = (typeof lineStates)[number];
@@ -50,11 +50,15 @@ export class PlanLine {
 
 export type MicPlace = (typeof micPlaces)[number];
 
-/** A lamp where a person has put it. */
+export type FurtherLampRole = (typeof furtherLampRoles)[number];
+
+/** A lamp where a person has put it: the key or fill lamp, or one more with a role of its own. */
 export class LampPlacing {
   @Id() lineId!: string;
-  @NeededNumber('m', 0.1, 30) distanceM!: number;
+  @NeededNumber('m', 0.1, 30, [0.3, 4]) distanceM!: number;
   @NeededNumber('°', 0, 180) angleDeg!: number;
+  /** Left out for key and fill, which the rig names or the judge chooses. */
+  @StatedWord(furtherLampRoles) role?: FurtherLampRole;
 }
 
 /**

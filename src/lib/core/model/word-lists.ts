@@ -32,6 +32,9 @@ export const portRoles = [
   'joins'
 ] as const;
 
+/** What a lamp does beside key and fill: part from the dark, light the wall, be seen, shine from above. */
+export const furtherLampRoles = ['back', 'background', 'practical', 'overhead'] as const;
+
 export const priceBases = ['new', 'used'] as const;
 
 export const lineStates = ['wanted', 'owned', 'ordered', 'bought', 'returned'] as const;

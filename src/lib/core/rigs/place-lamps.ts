@@ -1,12 +1,13 @@
 import type { LampGear } from '../model/gear';
-import type { Rig } from '../model/plan';
+import type { LampPlacing, Rig } from '../model/plan';
 import { NO_PART } from '../model/word-lists';
 import type { Scene } from '../model/scene';
 import type { Kit, KitPart } from './kit';
-import type { PlacedLamp } from './placed-rig';
+import type { FurtherLamp, PlacedLamp } from './placed-rig';
 import { lampPlaces } from './places';
 
-function lampRuns(lamp: LampGear, kit: Kit, hasSocket: boolean): boolean {
+/** A lamp that has the current it needs where the scene is filmed. */
+export function lampRuns(lamp: LampGear, kit: Kit, hasSocket: boolean): boolean {
   if (hasSocket && lamp.runsFromMains) return true;
   if (lamp.internalBatteryWh !== undefined) return true;
   return (
@@ -15,30 +16,52 @@ function lampRuns(lamp: LampGear, kit: Kit, hasSocket: boolean): boolean {
   );
 }
 
-/** Lamps that can light a scene, one entry a piece and two at most of each; brightest first. */
-export function lampsFor(kit: Kit, scene: Scene, hasSocket: boolean): KitPart<LampGear>[] {
+type Said = Pick<Rig, 'keyLampLineId' | 'fillLampLineId' | 'lamps'> | undefined;
+
+const inFurtherRole = ({ role }: LampPlacing): boolean => role !== undefined;
+
+/** Where key and fill have been put, or left to their usual places. */
+export const keyAndFillPlacings = (said: Said): readonly LampPlacing[] =>
+  said?.lamps?.filter((placing) => !inFurtherRole(placing)) ?? none;
+const none: readonly never[] = [];
+
+/**
+ * Lamps that can be the key or the fill of a scene, one entry a piece and two at most of each; brightest first.
+ * Pieces that somebody has given another role are not among them.
+ */
+export function lampsFor(
+  kit: Kit,
+  scene: Scene,
+  hasSocket: boolean,
+  said: Said
+): KitPart<LampGear>[] {
   if (scene.lightSource === 'sky' || scene.lightSource === 'existing light') return [];
   const lamps: KitPart<LampGear>[] = [];
   for (const part of kit.of('lamp')) {
     if (part.gear.form === 'practical' || !lampRuns(part.gear, kit, hasSocket)) continue;
-    for (let piece = 0; piece < Math.min(2, part.line.quantity); piece++) lamps.push(part);
+    const elsewhere = said?.lamps ? piecesElsewhere(said.lamps, part.line.id) : 0;
+    for (let piece = elsewhere; piece < Math.min(elsewhere + 2, part.line.quantity); piece++)
+      lamps.push(part);
   }
   return lamps.sort((a, b) => (b.gear.illuminanceAt1mLx ?? 0) - (a.gear.illuminanceAt1mLx ?? 0));
 }
 
+const piecesElsewhere = (placings: readonly LampPlacing[], lineId: string): number =>
+  placings.filter((placing) => inFurtherRole(placing) && placing.lineId === lineId).length;
+
 /** Key and fill: the lamps fixed for the angle, else the two brightest; in their usual places or where they are said to stand. */
-export function placeLamps(kit: Kit, scene: Scene, overrides: Rig | undefined, hasSocket: boolean) {
-  const free = lampsFor(kit, scene, hasSocket);
+export function placeLamps(kit: Kit, scene: Scene, said: Said, hasSocket: boolean) {
+  const free = lampsFor(kit, scene, hasSocket, said);
   const take = (lineId: string | undefined) => {
     if (lineId === NO_PART) return undefined;
     const at = lineId === undefined ? 0 : free.findIndex(({ line }) => line.id === lineId);
     return free.splice(at < 0 ? 0 : at, 1)[0];
   };
-  const key = take(overrides?.keyLampLineId);
-  const fill = key && take(overrides?.fillLampLineId);
+  const key = take(said?.keyLampLineId);
+  const fill = key && take(said?.fillLampLineId);
   const lamps = key ? (fill ? [key, fill] : [key]) : [];
   return lamps.map((part, index): PlacedLamp => {
-    const own = overrides?.lamps?.filter((placing) => placing.lineId === part.line.id) ?? [];
+    const own = keyAndFillPlacings(said).filter((placing) => placing.lineId === part.line.id);
     const twin = index === 1 && lamps[0]?.line.id === part.line.id ? 1 : 0;
     const placing = own[twin] ?? own[0];
     const usual = index === 0 ? lampPlaces.key : lampPlaces.fill;
@@ -47,5 +70,19 @@ export function placeLamps(kit: Kit, scene: Scene, overrides: Rig | undefined, h
       distanceM: placing?.distanceM ?? usual.distanceM,
       angleDeg: placing?.angleDeg ?? usual.angleDeg
     };
+  });
+}
+
+/** Lamps that somebody has given a role beside key and fill: each piece once, whether it can burn there or not. */
+export function placeFurtherLamps(kit: Kit, said: Said): readonly FurtherLamp[] {
+  const placings = said?.lamps?.filter(inFurtherRole);
+  if (!placings || placings.length === 0) return none;
+  const taken = new Map<string, number>();
+  return placings.flatMap(({ lineId, role, distanceM, angleDeg }) => {
+    const part = kit.of('lamp').find(({ line }) => line.id === lineId);
+    const pieces = taken.get(lineId) ?? 0;
+    if (!part || pieces >= part.line.quantity) return [];
+    taken.set(lineId, pieces + 1);
+    return { part, role: role!, distanceM, angleDeg };
   });
 }

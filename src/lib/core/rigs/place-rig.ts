@@ -8,7 +8,7 @@ import { allocate, type Allocated, isFree } from './allocated';
 import { chooseMode } from './choose-mode';
 import type { Kit, KitPart } from './kit';
 import { placeFilter } from './place-filter';
-import { placeLamps } from './place-lamps';
+import { placeFurtherLamps, placeLamps } from './place-lamps';
 import { placeLens } from './place-lens';
 import { coverFor, placeMic } from './place-mic';
 import { placeHead, placeSupport } from './place-supports';
@@ -124,6 +124,7 @@ export function placeRig(
     coverPart,
     keyLamp,
     fillLamp,
+    furtherLamps: index === 0 ? placeFurtherLamps(kit, overrides) : none,
     support,
     head,
     boom:

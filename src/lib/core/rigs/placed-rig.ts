@@ -10,7 +10,7 @@ import type {
 import type { RecordingMode } from '../model/gear/body';
 import type { LensGear } from '../model/gear/lens';
 import type { Windscreen } from '../model/gear/microphone';
-import type { MicPlace, Rig } from '../model/plan';
+import type { FurtherLampRole, MicPlace, Rig } from '../model/plan';
 import type { Project } from '../model/project';
 import type { Angle, Scene } from '../model/scene';
 import type { Remembering } from '../memo';
@@ -35,6 +35,11 @@ export interface PlacedLamp {
   part: KitPart<LampGear>;
   distanceM: number;
   angleDeg: number;
+}
+
+/** A lamp beside key and fill. */
+export interface FurtherLamp extends PlacedLamp {
+  role: FurtherLampRole;
 }
 
 /** What a project says of all its angles alike. Plans and parts reach a rig by its own corners. */
@@ -64,6 +69,8 @@ export interface PlacedRig extends Remembering {
   coverPart: KitPart<WindscreenGear> | undefined;
   keyLamp: PlacedLamp | undefined;
   fillLamp: PlacedLamp | undefined;
+  /** Lamps with a role that somebody has given them. */
+  furtherLamps: readonly FurtherLamp[];
   support: KitPart<SupportGear> | undefined;
   /** The head bought by itself that the camera stands on; a head the support came with is a figure of the support. */
   head: KitPart<HeadGear> | undefined;

@@ -49,7 +49,11 @@ export const supportsByPlace = {
 /** A lamp nobody has placed stands here: near, to the side, a little in front. */
 export const lampPlaces = {
   key: { distanceM: 0.8, angleDeg: 45 },
-  fill: { distanceM: 1.2, angleDeg: 45 }
+  fill: { distanceM: 1.2, angleDeg: 45 },
+  back: { distanceM: 1.5, angleDeg: 135 },
+  background: { distanceM: 2, angleDeg: 180 },
+  practical: { distanceM: 2, angleDeg: 150 },
+  overhead: { distanceM: 1, angleDeg: 60 }
 } as const;
 
 /** Height of a face one films at eye level. */

@@ -41,7 +41,7 @@ function workingIn(rig: PlacedRig): Working[] {
     working.push({ part: monitor, watts: monitor.gear.drawW });
   const [router] = kit.of('router');
   if (router && scene.live && !hasSocket) working.push({ part: router, watts: router.gear.drawW });
-  for (const lamp of [rig.keyLamp, rig.fillLamp])
+  for (const lamp of [rig.keyLamp, rig.fillLamp, ...rig.furtherLamps])
     if (lamp && !(hasSocket && lamp.part.gear.runsFromMains === true))
       working.push({ part: lamp.part, watts: lamp.part.gear.drawW });
   return working.filter(({ part }) => part === body || !runsFromBlock(rig, part));

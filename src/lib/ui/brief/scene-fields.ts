@@ -1,3 +1,4 @@
+import { LampPlacing } from '../../core/model/plan';
 import { Angle, Room, Scene, Window } from '../../core/model/scene';
 import { type FieldAsk, fieldsOfClass } from '../../core/model/stated';
 
@@ -14,3 +15,4 @@ export const angleFields = numbersOf(Angle);
 export const roomFields = numbersOf(Room);
 export const windowFields = numbersOf(Window);
 export const sceneFields = numbersOf(Scene);
+export const lampFields = numbersOf(LampPlacing);

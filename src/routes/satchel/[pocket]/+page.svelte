@@ -14,6 +14,7 @@
   import Chooser from '$lib/ui/chooser/Chooser.svelte';
   import IfTaken from '$lib/ui/chooser/IfTaken.svelte';
   import DaySupplies from '$lib/ui/supplies/DaySupplies.svelte';
+  import Lazy from '$lib/ui/shell/Lazy.svelte';
   import SceneRail from '$lib/ui/scenes/SceneRail.svelte';
 
   const { data }: { data: { pocket: Pocket } } = $props();
@@ -187,6 +188,16 @@
             rigs={satchel.judgement.angles.map(({ rig }) => rig)}
             of={data.pocket === 'power' ? 'energy' : 'cards'}
           /></Guarded
+        >
+      {/if}
+      {#if data.pocket === 'light'}
+        <Guarded what="The lamps of each scene"
+          ><Lazy load={() => import('$lib/ui/lamps/LampsOfScenes.svelte')}
+            >{#snippet children(LampsOfScenes)}<LampsOfScenes
+                judgement={satchel.judgement!}
+                onact={(act) => void satchel.act(act)}
+              />{/snippet}</Lazy
+          ></Guarded
         >
       {/if}
       <aside class="scenes" aria-label="Scenes">

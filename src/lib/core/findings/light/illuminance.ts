@@ -3,6 +3,7 @@ import { lampDistanceForM } from '../../relations/lighting/lamp-illuminance';
 import { type AngleFindingRow, figureRow, type Proposal } from '../finding';
 import { fasterLens, litByOwnLamps, tooDark } from '../lens/exposure';
 import { cheapestOf, setRig } from '../part-candidates';
+import { lampsMoved } from '../../acts/place-lamp';
 import { releasedSettings } from '../release-settings';
 import { NEAREST_LAMP_M } from './nearest-lamp';
 
@@ -29,7 +30,10 @@ export const illuminanceFindings: readonly AngleFindingRow[] = [
       const { rig, figures, shelf, project } = context;
       const proposals: Proposal[] = [...releasedSettings(context)];
       const rest =
-        (figures.lightNeeded ?? 0) - (figures.placeLightDim ?? 0) - (figures.fillLight ?? 0);
+        (figures.lightNeeded ?? 0) -
+        (figures.placeLightDim ?? 0) -
+        (figures.fillLight ?? 0) -
+        (figures.overheadLight ?? 0);
       const { keyLamp } = rig;
       if (keyLamp && rest > 0) {
         const { illuminanceAt1mLx, sourceRadiusM } = keyLamp.part.gear;
@@ -39,17 +43,9 @@ export const illuminanceFindings: readonly AngleFindingRow[] = [
               lampDistanceForM(illuminanceAt1mLx, 1, sourceRadiusM, rest, 0, keyLamp.angleDeg) * 100
             ) / 100;
           if (distanceM >= NEAREST_LAMP_M && distanceM < keyLamp.distanceM) {
-            const others = (rig.overrides?.lamps ?? []).filter(
-              (lamp) => lamp.lineId !== keyLamp.part.line.id
-            );
             proposals.push({
               label: `Lamp to ${lengthWords(distanceM, project.units)}`,
-              act: setRig(context, {
-                lamps: [
-                  { lineId: keyLamp.part.line.id, distanceM, angleDeg: keyLamp.angleDeg },
-                  ...others
-                ]
-              })
+              act: setRig(context, { lamps: lampsMoved(rig, { keyM: distanceM }) })
             });
           }
         }

@@ -1,9 +1,8 @@
 import { lengthWords } from '../../figures/figure-words';
 import type { Figures } from '../../figures/record';
-import type { LampPlacing } from '../../model/plan';
-import type { PlacedRig } from '../../rigs/placed-rig';
 import { figureRow, type AngleContext, type AngleFindingRow, type Proposal } from '../finding';
 import { addOne, setRig } from '../part-candidates';
+import { lampsMoved } from '../../acts/place-lamp';
 
 /** Bright to dark side off what was asked: seen, and another picture. */
 const RATIO_STOPS = { note: 0.5, warn: 1 } as const;
@@ -23,12 +22,6 @@ function brightSide(figures: Figures<'keyToFillWanted' | 'keyToFill' | 'keyToFil
     : { have: dim, want, atBrightEnd: false };
 }
 
-function placings({ keyLamp, fillLamp }: PlacedRig): LampPlacing[] {
-  return [keyLamp, fillLamp].flatMap((lamp) =>
-    lamp ? [{ lineId: lamp.part.line.id, distanceM: lamp.distanceM, angleDeg: lamp.angleDeg }] : []
-  );
-}
-
 /** The fill lamp nearer or farther by a factor. */
 function moveFill(context: AngleContext, factor: number): Proposal[] {
   const { fillLamp } = context.rig;
@@ -38,11 +31,7 @@ function moveFill(context: AngleContext, factor: number): Proposal[] {
   return [
     {
       label: `Set the fill at ${lengthWords(distanceM, context.project.units)}`,
-      act: setRig(context, {
-        lamps: placings(context.rig).map((placing, at) =>
-          at === 1 ? { ...placing, distanceM } : placing
-        )
-      })
+      act: setRig(context, { lamps: lampsMoved(context.rig, { fillM: distanceM }) })
     }
   ];
 }

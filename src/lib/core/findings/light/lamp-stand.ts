@@ -1,7 +1,6 @@
 import { lampStandOf } from '../../rigs/lamp-stand';
 import { figureWords } from '../../figures/figure-words';
 import { payloadNeededKg, payloadVerdict } from '../../relations/support/payload';
-import {} from '../../rigs/kit';
 import { figureRow, type AngleFindingRow } from '../finding';
 import { addOne, swapTo } from '../part-candidates';
 

@@ -11,6 +11,7 @@ export const separationFindings: readonly AngleFindingRow[] = [
     reads: ['lampsSeen'],
     judge: (rig, figures) => {
       if (rig.scene.darkBackground !== true || !rig.keyLamp || rig.index > 0) return undefined;
+      if (rig.furtherLamps.some(({ role }) => role !== 'overhead')) return undefined;
       const have = figures.lampsSeen ?? 0;
       const need = rig.fillLamp ? 3 : 2;
       if (have >= need) return undefined;

@@ -2,6 +2,7 @@ import { figureWords, lengthWords } from '../../figures/figure-words';
 import { softnessWord } from '../../relations/lighting/softness';
 import { figureRow, type AngleFindingRow } from '../finding';
 import { cheapestOf, setRig } from '../part-candidates';
+import { lampsMoved } from '../../acts/place-lamp';
 import { NEAREST_LAMP_M } from './nearest-lamp';
 
 const SOFTNESS_NOTE_DEG = 15;
@@ -46,9 +47,7 @@ export const softnessFindings: readonly AngleFindingRow[] = [
           ? [
               {
                 label: `Lamp to ${lengthWords(distanceM, project.units)}`,
-                act: setRig(context, {
-                  lamps: [{ lineId: lamp.part.line.id, distanceM, angleDeg: lamp.angleDeg }]
-                })
+                act: setRig(context, { lamps: lampsMoved(rig, { keyM: distanceM }) })
               }
             ]
           : []),

@@ -1,6 +1,7 @@
 import { figureWords } from '../../figures/figure-words';
 import { levelAtDistanceDb } from '../../relations/sound/level';
-import { hearsVoice } from '../../rigs/placed-rig';
+import { type FurtherLamp, hearsVoice, type PlacedRig } from '../../rigs/placed-rig';
+import { lampsMoved } from '../../acts/place-lamp';
 import { figureRow, type AngleFindingRow, type Severity } from '../finding';
 import { cheapestOf, setRig, swapTo } from '../part-candidates';
 
@@ -10,6 +11,12 @@ const UNDER_PLACE_DB = 3;
 /** One rule for fans and motors: louder than the place as heard weakens, near it is worth knowing. */
 const machineSeverity = (heardDbA: number, placeDbA: number): Severity | undefined =>
   heardDbA > placeDbA ? 'warn' : heardDbA > placeDbA - UNDER_PLACE_DB ? 'note' : undefined;
+
+/** Of the lamps beside key and fill the one with the loudest fan. */
+const loudestOf = ({ furtherLamps }: PlacedRig): FurtherLamp =>
+  furtherLamps.reduce((loudest, lamp) =>
+    (lamp.part.gear.fanLevelDbA ?? 0) > (loudest.part.gear.fanLevelDbA ?? 0) ? lamp : loudest
+  );
 
 const MOTOR_TO_SHOE_M = 0.15;
 
@@ -22,22 +29,33 @@ export const machineNoiseFindings: readonly AngleFindingRow[] = [
     code: 'A9',
     family: 'sound',
     about: 'a fan is louder than the room',
-    reads: ['roomNoiseHeard', 'fanHeard', 'computerHeard'],
+    reads: ['roomNoiseHeard', 'fanHeard', 'furtherFansHeard', 'computerHeard'],
     judge: (rig, figures) => {
       const room = figures.roomNoiseHeard;
       if (room === undefined || !hearsVoice(rig)) return undefined;
       const lamp = figures.fanHeard ?? -Infinity;
+      const further = figures.furtherFansHeard ?? -Infinity;
       const computer = figures.computerHeard ?? -Infinity;
-      const loudest = Math.max(lamp, computer);
+      const loudest = Math.max(lamp, further, computer);
       const severity = machineSeverity(loudest, room);
       if (!severity) return undefined;
-      const isLamp = lamp >= computer;
-      const part = isLamp ? rig.keyLamp!.part : rig.kit.of('computer')[0]!;
+      const about = lamp === loudest ? 'lamp' : further === loudest ? 'further lamps' : 'computer';
+      const part =
+        about === 'lamp'
+          ? rig.keyLamp!.part
+          : about === 'further lamps'
+            ? loudestOf(rig).part
+            : rig.kit.of('computer')[0]!;
       return {
         severity,
-        about: isLamp ? 'lamp' : 'computer',
+        about,
         lineIds: [part.line.id],
-        figure: isLamp ? 'fanHeard' : 'computerHeard',
+        figure:
+          about === 'lamp'
+            ? 'fanHeard'
+            : about === 'further lamps'
+              ? 'furtherFansHeard'
+              : 'computerHeard',
         has: loudest,
         needs: room - UNDER_PLACE_DB,
         unit: 'dB(A)',
@@ -59,17 +77,20 @@ export const machineNoiseFindings: readonly AngleFindingRow[] = [
           ),
           {
             label: `Set ${rig.keyLamp!.part.gear.model} farther off`,
-            act: setRig(context, {
-              lamps: [
-                {
-                  lineId: rig.keyLamp!.part.line.id,
-                  distanceM: rig.keyLamp!.distanceM * 1.5,
-                  angleDeg: rig.keyLamp!.angleDeg
-                }
-              ]
-            })
+            act: setRig(context, { lamps: lampsMoved(rig, { keyM: rig.keyLamp!.distanceM * 1.5 }) })
           }
         ];
+      if (held.about === 'further lamps') {
+        const { part } = loudestOf(rig);
+        return [
+          swapTo(
+            context,
+            'lamp',
+            part.line.id,
+            (gear) => (gear.fanLevelDbA ?? 99) < part.gear.fanLevelDbA!
+          )
+        ];
+      }
       const computer = rig.kit.of('computer')[0]!;
       return [
         swapTo(

@@ -3,7 +3,7 @@ import type { Rig } from '../../model/plan';
 import { NO_PART } from '../../model/word-lists';
 import { type Allocated, isFree } from '../../rigs/allocated';
 import type { KitPart } from '../../rigs/kit';
-import { lampsFor } from '../../rigs/place-lamps';
+import { keyAndFillPlacings, lampsFor } from '../../rigs/place-lamps';
 import { lensMounts, mountOf } from '../../rigs/place-lens';
 import { micPlacesFor } from '../../rigs/place-mic';
 import { bodiesFor } from '../../rigs/place-rig';
@@ -58,8 +58,8 @@ export const jobs: readonly WaysFor[] = [
   },
 
   ({ kit, scene, hasSocket }, said) => {
-    if (said?.keyLampLineId !== undefined || said?.lamps !== undefined) return no;
-    const lamps = lampsFor(kit, scene, hasSocket);
+    if (said?.keyLampLineId !== undefined || keyAndFillPlacings(said).length > 0) return no;
+    const lamps = lampsFor(kit, scene, hasSocket, said);
     if (lamps.length < 2) return no;
     const lines = [...new Set(lamps.map(({ line }) => line.id))];
     const ways = lines.flatMap((keyLampLineId): Choice[] => [

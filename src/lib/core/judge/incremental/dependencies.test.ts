@@ -56,12 +56,17 @@ describe('what a computation read', () => {
     const fields = (Object.keys(before) as (keyof typeof before)[]).filter(
       (field) => !notFields.includes(field)
     );
-    expect(fields).toHaveLength(24);
+    expect(fields).toHaveLength(25);
     for (const field of fields) {
       const tracked = trackRig(before);
       void tracked.rig[field];
+      const part = { line: {}, gear: {} };
       const other =
-        field === 'bodiesAtOnce' ? [] : { line: {}, gear: {}, part: { line: {}, gear: {} } };
+        field === 'bodiesAtOnce'
+          ? []
+          : field === 'furtherLamps'
+            ? [{ part, role: 'back', distanceM: 1, angleDeg: 0 }]
+            : { ...part, part };
       const differs = rigDifferences(
         before,
         { ...before, [field]: other } as typeof before,

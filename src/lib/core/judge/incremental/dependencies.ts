@@ -2,7 +2,13 @@ import { type GearKind, gearKindNames } from '../../model/gear';
 import { freshMemory } from '../../memo';
 import type { Project } from '../../model/project';
 import type { Kit, KitPart } from '../../rigs/kit';
-import type { PlacedLamp, PlacedRig, RigProject, UsedLens } from '../../rigs/placed-rig';
+import type {
+  FurtherLamp,
+  PlacedLamp,
+  PlacedRig,
+  RigProject,
+  UsedLens
+} from '../../rigs/placed-rig';
 
 /**
  * What a computation read of a rig, or what differs between two rigs: fields of the rig and kinds of part
@@ -32,6 +38,7 @@ const fields = [
   'coverPart',
   'keyLamp',
   'fillLamp',
+  'furtherLamps',
   'support',
   'head',
   'boom',
@@ -146,6 +153,7 @@ export function rigDifferences(
       differs('coverPart', samePart(before.coverPart, after.coverPart)) |
       differs('keyLamp', sameLamp(before.keyLamp, after.keyLamp)) |
       differs('fillLamp', sameLamp(before.fillLamp, after.fillLamp)) |
+      differs('furtherLamps', sameLamps(before.furtherLamps, after.furtherLamps)) |
       differs('support', samePart(before.support, after.support)) |
       differs('head', samePart(before.head, after.head)) |
       differs('boom', samePart(before.boom, after.boom)) |
@@ -196,6 +204,13 @@ function sameLamp(before: PlacedLamp | undefined, after: PlacedLamp | undefined)
     before?.distanceM === after?.distanceM &&
     before?.angleDeg === after?.angleDeg
   );
+}
+
+function sameLamps(before: readonly FurtherLamp[], after: readonly FurtherLamp[]): boolean {
+  if (before.length !== after.length) return false;
+  for (let at = 0; at < before.length; at++)
+    if (!sameLamp(before[at], after[at]) || before[at]!.role !== after[at]!.role) return false;
+  return true;
 }
 
 /** Of what a project says besides its plans and parts, nothing differs. */

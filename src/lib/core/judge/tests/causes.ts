@@ -1,7 +1,13 @@
 import type { GearOf } from '../../model/gear';
 import type { Project } from '../../model/project';
 import { activePlan } from '../../model/active-plan';
+import type { FurtherLampRole } from '../../model/plan';
+import { lampPlaces } from '../../rigs/places';
 import { line, ownCopy, setRig, swap, walkOutside, without } from './calm-kit';
+
+/** A lamp with a role of its own in the first scene, where such a one usually stands. */
+const further = (project: Project, lineId: string, role: FurtherLampRole) =>
+  setRig(project, { lamps: [{ lineId, role, ...lampPlaces[role] }] });
 
 /** What brings each code into the calm kit. */
 export const causes: Record<string, (project: Project) => void> = {
@@ -392,6 +398,23 @@ export const causes: Record<string, (project: Project) => void> = {
   },
   G8: (p) => (p.scenes[0]!.darkBackground = true),
   G9: (p) => (p.scenes[0]!.wantsKeyToFill = 2),
+  'G10/power': (p) => {
+    activePlan(p).lines.push(line('brackenholt-tile-45-cloth'));
+    p.scenes[0]!.daysWithoutSocket = 1;
+    further(p, 'brackenholt-tile-45-cloth', 'back');
+  },
+  'G10/stand': (p) => {
+    activePlan(p).lines.push(line('brackenholt-tile-12'));
+    further(p, 'brackenholt-tile-12', 'overhead');
+  },
+  'G10/load': (p) => {
+    activePlan(p).lines.push(
+      line('quillfeather-ray-220-90-cm-dome'),
+      line('cobberly-bench-overhead-arm')
+    );
+    ownCopy<GearOf<'support'>>(p, 'cobberly-bench-overhead-arm', (gear) => (gear.payloadKg = 2));
+    further(p, 'quillfeather-ray-220-90-cm-dome', 'overhead');
+  },
   S3: (p) => (p.scenes[0]!.wantsPan = true),
   'S4/legs': (p) => {
     swap(p, 'nibsworth-hob-mini-tripod-wide', 'cobberly-meadow-tripod');

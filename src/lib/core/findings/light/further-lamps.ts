@@ -1,0 +1,121 @@
+import { figureWords } from '../../figures/figure-words';
+import type { LampPlacing } from '../../model/plan';
+import { payloadNeededKg, payloadVerdict } from '../../relations/support/payload';
+import { furtherLampsHeld, holdersFor } from '../../rigs/lamp-stand';
+import { lampRuns } from '../../rigs/place-lamps';
+import type { FurtherLamp, PlacedRig } from '../../rigs/placed-rig';
+import { type AngleFindingRow, type Held, type Proposal, rigRow } from '../finding';
+import { addOne, setRig } from '../part-candidates';
+
+/** What a role is called in a sentence. */
+export const lampRoleWords = {
+  back: 'back light',
+  background: 'background light',
+  practical: 'practical',
+  overhead: 'overhead light'
+} as const satisfies Record<FurtherLamp['role'], string>;
+
+type Trouble = 'power' | 'stand' | 'load';
+
+/** The first lamp beside key and fill that cannot do what it is there for. */
+function troubleIn(
+  rig: PlacedRig
+): { lamp: FurtherLamp; trouble: Trouble; held: () => Held } | undefined {
+  const { kit, hasSocket, scene, project } = rig;
+  for (const lamp of rig.furtherLamps) {
+    const { gear, line } = lamp.part;
+    if (lampRuns(gear, kit, hasSocket)) continue;
+    return {
+      lamp,
+      trouble: 'power',
+      held: () => ({
+        severity: 'warn',
+        about: `power of ${line.id}`,
+        lineIds: [line.id],
+        title: () => `${scene.name}: no power for ${gear.model}, the ${lampRoleWords[lamp.role]}`,
+        why: () =>
+          gear.batteryType === undefined
+            ? 'It runs from the mains alone and there is no socket here.'
+            : `It runs from ${gear.batteryType} here and none is in the kit.`
+      })
+    };
+  }
+  for (const { lamp, holder } of furtherLampsHeld(rig)) {
+    const { gear, line } = lamp.part;
+    if (!holder)
+      return {
+        lamp,
+        trouble: 'stand',
+        held: () => ({
+          severity: 'warn',
+          about: `stand of ${line.id}`,
+          lineIds: [line.id],
+          title: () =>
+            `${scene.name}: nothing holds ${gear.model}, the ${lampRoleWords[lamp.role]}`,
+          why: () =>
+            lamp.role === 'overhead'
+              ? 'A lamp overhead hangs from an arm or a ceiling mount, and none is left in the kit. What hangs over people is tied with a safety line as well.'
+              : 'Every lamp needs a stand or a clamp of its own, and none is left in the kit.'
+        })
+      };
+    const { payloadKg } = holder.gear;
+    if (gear.massG === undefined || payloadKg === undefined) continue;
+    const verdict = payloadVerdict(gear.massG / 1000, payloadKg);
+    if (verdict === 'fine') continue;
+    return {
+      lamp,
+      trouble: 'load',
+      held: () => ({
+        severity: verdict,
+        about: `load of ${line.id}`,
+        lineIds: [holder.line.id, line.id],
+        has: gear.massG! / 1000,
+        needs: payloadKg,
+        unit: 'kg',
+        title: () =>
+          `${holder.gear.model} cannot safely carry ${gear.model}, the ${lampRoleWords[lamp.role]}`,
+        why: () =>
+          `The lamp weighs ${figureWords(gear.massG! / 1000, 'kg', project.units)} and what holds it may carry ${figureWords(payloadKg, 'kg', project.units)}, of which two thirds are prudent. What falls, falls on somebody: follow the maker’s manual.`
+      })
+    };
+  }
+  return undefined;
+}
+
+/** What has been said of lamps without one of them. */
+const without = (rig: PlacedRig, { part, role }: FurtherLamp): LampPlacing[] =>
+  (rig.overrides?.lamps ?? []).filter((one) => one.lineId !== part.line.id || one.role !== role);
+
+/** G10. */
+export const furtherLampFindings: readonly AngleFindingRow[] = [
+  rigRow({
+    code: 'G10',
+    family: 'light',
+    about: 'a lamp with a role of its own has no power, or nothing that holds it',
+    judge: (rig) => (rig.furtherLamps.length === 0 ? undefined : troubleIn(rig)?.held()),
+    propose: (context) => {
+      const { rig } = context;
+      const found = troubleIn(rig);
+      if (!found) return [];
+      const { lamp, trouble } = found;
+      const { gear } = lamp.part;
+      const mend: Proposal =
+        trouble === 'power'
+          ? addOne(context, 'battery', ({ batteryType }) => batteryType === gear.batteryType)
+          : addOne(
+              context,
+              'support',
+              ({ form, payloadKg }) =>
+                holdersFor(lamp).includes(form) &&
+                (payloadKg ?? 0) >= payloadNeededKg((gear.massG ?? 0) / 1000)
+            );
+      return [
+        mend,
+        {
+          label: `Do without ${gear.model} as ${lampRoleWords[lamp.role]}`,
+          act: setRig(context, { lamps: without(rig, lamp) })
+        }
+      ];
+    }
+  })
+];
