@@ -12,7 +12,11 @@ import type { Judgement } from './judgement';
 type Weights = Readonly<Record<Axis, number>>;
 
 /** The same figures and findings weighed otherwise. */
-export function weighedAs(project: Project, { merit }: Judgement, weights: Weights): KitMerit {
+export function weighedAs(
+  project: Project,
+  { merit }: Pick<Judgement, 'merit'>,
+  weights: Weights
+): KitMerit {
   return meritOfKit(
     project.scenes,
     merit.scenes.map((scene) => meritOfScene(scene.sceneId, scene.axes, weights, scene.works)),
@@ -62,8 +66,8 @@ export interface WeightRange {
  */
 export function weightRanges(
   project: Project,
-  chosen: Judgement,
-  other: Judgement,
+  chosen: Pick<Judgement, 'merit'>,
+  other: Pick<Judgement, 'merit'>,
   weights: Weights
 ): WeightRange[] {
   const stays = (axis: Axis, weight: number) => {

@@ -42,7 +42,9 @@
     count: 0,
     getScrollElement: () => scroller ?? null,
     estimateSize: () => ROW_PX,
-    overscan: 3
+    overscan: 3,
+    // Once laid out a row tells its height; asked before, each row would have the page laid out for it alone.
+    measureElement: (_, entry) => Math.round(entry?.borderBoxSize[0]?.blockSize ?? ROW_PX)
   });
   $effect(() => {
     // What is measured belongs to the rows of this moment, not to those that come next.

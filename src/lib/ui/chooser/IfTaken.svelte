@@ -2,15 +2,11 @@
   import { conversionWords } from '../../core/money/priced-shelf';
   import { Button } from 'carbon-components-svelte';
   import type { Candidate } from '../../core/judge/candidates';
-  import { ActError, applyAct } from '../../core/acts/apply-act';
-  import { judgePlan } from '../../core/judge/judge-plan';
   import type { Judgement } from '../../core/judge/judgement';
-  import { weightRanges } from '../../core/judge/verdicts';
+  import { type WeightRange, weightRanges } from '../../core/judge/verdicts';
   import { compareKits } from '../../core/merit/kit-merit';
   import { weightsOf } from '../../core/merit/schools';
   import type { Project } from '../../core/model/project';
-  import { activePlan } from '../../core/model/active-plan';
-  import type { Shelf } from '../../core/model/shelf';
   import { fullName } from '../../core/model/gear';
   import { formatMoney } from '../../core/money/format';
   import { dayWords } from '../shell/day-words';
@@ -27,7 +23,6 @@
     onpin: () => void;
     project: Project;
     judgement: Judgement;
-    shelf: Shelf;
   }
   const {
     candidate,
@@ -38,30 +33,25 @@
     ontake,
     onpin,
     project,
-    judgement,
-    shelf
+    judgement
   }: Props = $props();
 
-  /** The kit with the candidate in it, weighed against the one that is packed. */
-  const after = $derived.by(() => {
-    if (!candidate?.act) return undefined;
-    try {
-      const changed = applyAct(project, candidate.act);
-      return judgePlan(changed, activePlan(changed), shelf);
-    } catch (error) {
-      // The candidate was judged for a bag that has changed since; the new judgement is on its way.
-      if (error instanceof ActError) return undefined;
-      throw error;
-    }
-  });
-  const better = $derived(after !== undefined && compareKits(after.merit, judgement.merit) > 0);
-  const ranges = $derived(
-    after === undefined
-      ? []
-      : better
-        ? weightRanges(project, after, judgement, weightsOf(project))
-        : weightRanges(project, judgement, after, weightsOf(project))
+  const better = $derived(
+    candidate !== undefined && compareKits(candidate.merit, judgement.merit) > 0
   );
+  /** Hundreds of weights are tried for this, so it waits until somebody stays with a part. */
+  const STAYED_MS = 200;
+  let ranges = $state.raw<WeightRange[]>([]);
+  $effect(() => {
+    const [looked, packed, brief] = [candidate, judgement, project];
+    ranges = [];
+    if (!looked?.act) return;
+    const waiting = setTimeout(() => {
+      const [chosen, other] = better ? [looked, packed] : [packed, looked];
+      ranges = weightRanges(brief, chosen, other, weightsOf(brief));
+    }, STAYED_MS);
+    return () => clearTimeout(waiting);
+  });
 </script>
 
 <h2 class="section-name">If you add it</h2>

@@ -171,7 +171,6 @@
           ><IfTaken
             project={satchel.asJudged ?? satchel.project}
             judgement={satchel.judgement}
-            shelf={satchel.shelf}
             candidate={chosen}
             pinned={chosen !== undefined && pinnedIds.includes(chosen.gear.id)}
             currency={satchel.project.currency}
