@@ -104,3 +104,20 @@ test('a sum done by hand is checked line by line, and a cash-back counted apart'
     page.getByText('The sum by hand goes wrong at Linnet: £530.00 left, not £528.00 left')
   ).toBeVisible();
 });
+
+test('a list pasted with what a hand has left is checked like one typed', async ({ page }) => {
+  await openDemo(page);
+  await page.goto('/shelf');
+  await page.getByRole('button', { name: /Paste a list/ }).click();
+  const dialog = page.getByRole('dialog', { name: 'Paste a list' });
+  await dialog
+    .getByLabel('One part a line')
+    .fill('Dunmarrow Plover 132, left 1018\nOrrowby Linnet 325 (530 left)');
+  await expect(dialog).toContainText('£1,018.00 left by hand');
+  await dialog.getByText('Into the kit, to buy').click();
+  await dialog.getByRole('button', { name: 'Take 2 parts' }).click();
+  await kept(page);
+  await page.goto('/buying');
+  await expect(page.getByRole('row', { name: /Dunmarrow Plover/ })).toContainText('£1,018.00 ✓');
+  await expect(page.getByRole('row', { name: /Orrowby Linnet/ })).toContainText('£530.00 ✗');
+});

@@ -8,6 +8,8 @@ export interface ListedLine {
   gear: GearItem;
   quantity: number;
   owned: boolean;
+  /** What is left after it by a sum done by hand. */
+  handRemainingMinor?: number;
 }
 
 /**
@@ -17,17 +19,26 @@ export interface ListedLine {
 export function putLineActs(plan: Plan, listed: readonly ListedLine[]): Act[] {
   const acts: Act[] = [];
   let lines = [...plan.lines];
-  for (const { gear, quantity, owned } of listed) {
+  for (const { gear, quantity, owned, handRemainingMinor } of listed) {
     const there = lines.find((line) => line.gearId === gear.id && line.state !== 'returned');
     if (there) {
-      const patch = { quantity, ...(owned ? { state: 'owned' as const } : {}) };
-      if (there.quantity !== quantity || (owned && there.state !== 'owned'))
+      const patch = {
+        quantity,
+        ...(owned ? { state: 'owned' as const } : {}),
+        ...(handRemainingMinor === undefined ? {} : { handRemainingMinor })
+      };
+      if (
+        there.quantity !== quantity ||
+        (owned && there.state !== 'owned') ||
+        (handRemainingMinor !== undefined && there.handRemainingMinor !== handRemainingMinor)
+      )
         acts.push({ type: 'change line', lineId: there.id, patch });
       lines = lines.map((line) => (line === there ? { ...there, ...patch } : line));
     } else {
       const line = {
         ...newLine({ ...plan, lines }, gear, quantity),
-        ...(owned ? { state: 'owned' as const } : {})
+        ...(owned ? { state: 'owned' as const } : {}),
+        ...(handRemainingMinor === undefined ? {} : { handRemainingMinor })
       };
       acts.push({ type: 'add line', line });
       lines.push(line);

@@ -31,6 +31,27 @@ describe('a pasted list of parts', () => {
     });
   });
 
+  it.each([
+    ['Plover 132, left 451', 'Plover', '13200', 45100],
+    ['Plover 132.00 (451 left)', 'Plover', '13200', 45100],
+    ['2 × Ember 8 battery – £24.90 → remaining: £1,101.20', 'Ember 8 battery', '2490', 110120],
+    ['Linnet  325  leaves 88,50 €', 'Linnet', '32500', 8850],
+    ['Lamp 165; 58 over', 'Lamp', '16500', -5800],
+    ['Lamp 165; left -58', 'Lamp', '16500', -5800],
+    ['Lamp 165; short £58.50', 'Lamp', '16500', -5850]
+  ])('takes what a hand has left: “%s”', (line, name, price, remaining) => {
+    const [part] = readPartList(line, line.includes('€') ? 'EUR' : 'GBP');
+    expect(part).toMatchObject({ name, remaining: { minor: remaining } });
+    expect(String(part!.price?.minor)).toBe(price);
+    expect(part!.fault).toBeUndefined();
+  });
+
+  it('says when what is left is of other money, and takes no word of a name for it', () => {
+    expect(readPartList('Plover 132, left 451 €', 'GBP')[0]!.fault).toMatch(/written in EUR/);
+    expect(readPartList('Over-ear rest 30', 'GBP')[0]).toMatchObject({ name: 'Over-ear rest 30' });
+    expect(readPartList('Left hand grip', 'GBP')[0]!.remaining).toBeUndefined();
+  });
+
   it('passes over empty lines and keeps the number of each', () => {
     expect(readPartList('\nA\r\n\r\nB', 'GBP').map(({ line, name }) => [line, name])).toEqual([
       [2, 'A'],

@@ -1,4 +1,5 @@
 import { type Amount, currencyPattern, readAmount } from './amount';
+import { minor } from '../money/minor';
 import { MeasureError } from './measure';
 import { usualCurrencies } from '../money/rates';
 
@@ -10,6 +11,8 @@ export interface ListedPart {
   name: string;
   quantity: number;
   price?: Amount;
+  /** What is left after the part by a sum done by hand; below zero where it is over. */
+  remaining?: Amount;
   /** What in the line cannot be read. */
   fault?: string;
 }
@@ -29,6 +32,15 @@ const signedPrice = new RegExp(
 /** A bare number is a price only at the end, behind a separator or with its decimals: else it is part of a name. */
 const barePrice = new RegExp(
   String.raw`(?:[\t;|]\s*|:\s+|\s[-–—=]+\s*|\s{2,})(${FIGURES})\s*$|\s(\d+[.,]\d{2})\s*$`
+);
+const lastNumber = new RegExp(String.raw`\s(${FIGURES})\s*$`);
+const LEFT = 'left|remaining|remainder|remains?|leaves';
+const OVER = 'over|short';
+const AMOUNT = String.raw`[-−]?\s?(?:(?:${currencyPattern}|\b(?:${CODES}))\s?)?${FIGURES}(?:\s?(?:${currencyPattern}|kr\b|(?:${CODES})(?!\w)))?`;
+/** What a hand has left at the end of a line: `(451 left)`, `leaves 451`, `→ remaining: £451`, `58 over`. */
+const claimedRemainder = new RegExp(
+  String.raw`[\s,;(|=→>–—-]+(?:(${LEFT}|${OVER})\b\s*[:=]?\s*(${AMOUNT})|(${AMOUNT})\s*(${LEFT}|${OVER})\b)\s*\)?\s*$`,
+  'i'
 );
 const leadingCount = /^(\d{1,3})\s*(?:[x×]|pcs\.?|pieces?(?: of)?)\s+/i;
 const trailingCount = /[\s,(]+(?:[x×]\s*(\d{1,3})|(\d{1,3})\s*[x×])\)?\s*$/i;
@@ -55,8 +67,20 @@ export function readPartList(text: string, own: string): ListedPart[] {
 function readLine(text: string, line: number, own: string): ListedPart {
   let rest = text.replace(bullet, '');
   const listed: ListedPart = { line, text: text.trim(), name: '', quantity: 1 };
+  const claimed = claimedRemainder.exec(rest);
+  if (claimed) {
+    const isOver = new RegExp(`^(?:${OVER})$`, 'i').test(claimed[1] ?? claimed[4] ?? '');
+    try {
+      listed.remaining = readRemaining(claimed[2] ?? claimed[3] ?? '', own, isOver);
+      rest = rest.slice(0, claimed.index);
+    } catch (error) {
+      if (!(error instanceof MeasureError)) throw error;
+      listed.fault = error.message;
+    }
+  }
   const signed = signedPrice.exec(rest);
-  const bare = signed ? null : barePrice.exec(rest);
+  // Before what is left stands what was paid, separated or not.
+  const bare = signed ? null : (barePrice.exec(rest) ?? (claimed ? lastNumber.exec(rest) : null));
   const priceText = signed?.[0] ?? bare?.[1] ?? bare?.[2];
   if (priceText !== undefined) {
     try {
@@ -82,4 +106,14 @@ function readLine(text: string, line: number, own: string): ListedPart {
   if (listed.name === '')
     listed.fault = `Line ${line} holds no name of a part; write one beside the price.`;
   return listed;
+}
+
+function readRemaining(text: string, own: string, isOver: boolean): Amount {
+  const isBelow = /^\s*[-−]/.test(text);
+  const amount = readAmount(text.replace(/^\s*[-−]\s?/, ''), own);
+  if (amount.currency !== own)
+    throw new MeasureError(
+      `What is left is written in ${amount.currency}, and the money here is ${own}; write it in ${own}, or leave it out.`
+    );
+  return isOver !== isBelow ? { ...amount, minor: minor(-amount.minor) } : amount;
 }

@@ -72,7 +72,10 @@
   const taken = $derived(
     matches.flatMap((match, at) => {
       const { gear } = readings[at]!;
-      return gear ? [{ gear, quantity: match.listed.quantity }] : [];
+      const { quantity, remaining } = match.listed;
+      return gear
+        ? [{ gear, quantity, ...(remaining ? { handRemainingMinor: remaining.minor } : {}) }]
+        : [];
     })
   );
   const unanswered = $derived(
@@ -144,7 +147,7 @@
     <TextArea
       rows={5}
       labelText="One part a line: how many, its name, its price"
-      placeholder="2 × Ember 8 battery – 24,90 €&#10;Plover 132"
+      placeholder="2 × Ember 8 battery – 24,90 €&#10;Plover 132, left 451"
       bind:value={text}
       invalid={listed.fault !== ''}
       invalidText={listed.fault}
@@ -176,6 +179,11 @@
                     .name}</b
                 >
                 {#if match.listed.price}<span class="figures">{priceWords(match.listed.price)}</span
+                  >{/if}
+                {#if match.listed.remaining}{@const { minor } = match.listed.remaining}<span
+                    class="figures soft"
+                    >{formatMoney(Math.abs(minor), currency)}
+                    {minor < 0 ? 'over' : 'left'} by hand</span
                   >{/if}
               </span>
               <Select
