@@ -70,17 +70,30 @@ export function weightRanges(
   other: Pick<Judgement, 'merit'>,
   weights: Weights
 ): WeightRange[] {
-  const stays = (axis: Axis, weight: number) => {
-    const tried = { ...weights, [axis]: weight };
-    return compareKits(weighedAs(project, chosen, tried), weighedAs(project, other, tried)) >= 0;
-  };
-  return axes.flatMap((axis): WeightRange[] => {
+  return [...findingWeightRanges(project, chosen, other, weights)].flatMap((one) => one ?? []);
+}
+
+/** The same axis by axis, for a page that has other things to do between; undefined for one that turns nothing. */
+export function* findingWeightRanges(
+  project: Project,
+  chosen: Pick<Judgement, 'merit'>,
+  other: Pick<Judgement, 'merit'>,
+  weights: Weights
+): Generator<WeightRange | undefined, void, void> {
+  for (const axis of axes) {
+    const stays = (weight: number) => {
+      const tried = { ...weights, [axis]: weight };
+      return compareKits(weighedAs(project, chosen, tried), weighedAs(project, other, tried)) >= 0;
+    };
     const now = weights[axis];
-    if (!stays(axis, now)) return [];
+    if (!stays(now)) {
+      yield undefined;
+      continue;
+    }
     let from = Math.floor(now);
     let to = Math.ceil(now);
-    while (from > 0 && stays(axis, from - 1)) from -= 1;
-    while (to < MOST_WEIGHT && stays(axis, to + 1)) to += 1;
-    return from === 0 && to === MOST_WEIGHT ? [] : [{ axis, now, from, to }];
-  });
+    while (from > 0 && stays(from - 1)) from -= 1;
+    while (to < MOST_WEIGHT && stays(to + 1)) to += 1;
+    yield from === 0 && to === MOST_WEIGHT ? undefined : { axis, now, from, to };
+  }
 }

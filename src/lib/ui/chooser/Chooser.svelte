@@ -2,7 +2,7 @@
   import { Button, Checkbox, Search, SkeletonText } from 'carbon-components-svelte';
   import type { Candidate, WayOfTaking } from '../../core/judge/candidates';
   import type { Judgement } from '../../core/judge/judgement';
-  import { fullName } from '../../core/model/gear';
+  import { fullName, type GearItem } from '../../core/model/gear';
   import { type Pocket } from '../../core/model/pocket';
   import type { Project } from '../../core/model/project';
   import { schools } from '../../core/merit/schools';
@@ -26,8 +26,8 @@
     judgement: Judgement;
     /** Those judged so far; undefined before the first. */
     candidates: readonly Candidate[] | undefined;
-    /** How many parts of the shelf belong in the pocket. */
-    onShelf: number;
+    /** Parts of the shelf that belong in the pocket. */
+    onShelf: readonly GearItem[];
     chosenId: string | undefined;
     pinnedIds: readonly string[];
     way: WayOfTaking;
@@ -57,7 +57,7 @@
   let onlyWorking = $state(false);
   let onlyWithin = $state(false);
   let words = $state('');
-  const search = $derived(makePartSearch((candidates ?? []).map(({ gear }) => gear)));
+  const search = $derived(makePartSearch(onShelf));
   const foundIds = $derived.by(() => {
     const found = search(words);
     return found && new Set(found.map((gear) => gear.id));
@@ -93,9 +93,9 @@
   heading="{pocket} pocket"
   facts={candidates
     ? `${
-        candidates.length < onShelf
-          ? `${candidates.length} of ${onShelf} judged so far`
-          : `${onShelf} on the shelf`
+        candidates.length < onShelf.length
+          ? `${candidates.length} of ${onShelf.length} judged so far`
+          : `${onShelf.length} on the shelf`
       }${stopped > 0 ? ` · ${stopped} would block a scene` : ''} · judged in all ${project.scenes.length} scenes`
     : 'judging every part in the whole kit…'}
 >

@@ -3,7 +3,7 @@
   import { Button } from 'carbon-components-svelte';
   import type { Candidate } from '../../core/judge/candidates';
   import type { Judgement } from '../../core/judge/judgement';
-  import { type WeightRange, weightRanges } from '../../core/judge/verdicts';
+  import { findingWeightRanges, type WeightRange } from '../../core/judge/verdicts';
   import { compareKits } from '../../core/merit/kit-merit';
   import { weightsOf } from '../../core/merit/schools';
   import type { Project } from '../../core/model/project';
@@ -46,10 +46,16 @@
     const [looked, packed, brief] = [candidate, judgement, project];
     ranges = [];
     if (!looked?.act) return;
-    const waiting = setTimeout(() => {
-      const [chosen, other] = better ? [looked, packed] : [packed, looked];
-      ranges = weightRanges(brief, chosen, other, weightsOf(brief));
-    }, STAYED_MS);
+    const [chosen, other] = better ? [looked, packed] : [packed, looked];
+    const finding = findingWeightRanges(brief, chosen, other, weightsOf(brief));
+    const found: WeightRange[] = [];
+    let waiting = setTimeout(look, STAYED_MS);
+    function look() {
+      const { done, value } = finding.next();
+      if (value) found.push(value);
+      if (done) ranges = found;
+      else waiting = setTimeout(look);
+    }
     return () => clearTimeout(waiting);
   });
 </script>

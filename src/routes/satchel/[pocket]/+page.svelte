@@ -14,6 +14,7 @@
   import Chooser from '$lib/ui/chooser/Chooser.svelte';
   import IfTaken from '$lib/ui/chooser/IfTaken.svelte';
   import DaySupplies from '$lib/ui/supplies/DaySupplies.svelte';
+  import AfterPaint from '$lib/ui/shell/AfterPaint.svelte';
   import Lazy from '$lib/ui/shell/Lazy.svelte';
   import SceneRail from '$lib/ui/scenes/SceneRail.svelte';
 
@@ -59,7 +60,7 @@
     const { shelf } = satchel;
     const judged: Candidate[] = [];
     let shownAt = 0;
-    const wanted = onShelf;
+    const wanted = onShelf.length;
     let waiting: ReturnType<typeof setTimeout> | undefined;
     const show = () => {
       if (stale) return;
@@ -113,9 +114,7 @@
     return gear && fullName(gear);
   });
 
-  const onShelf = $derived(
-    satchel.shelf.items.filter((gear) => pocketOf(gear) === data.pocket).length
-  );
+  const onShelf = $derived(satchel.shelf.items.filter((gear) => pocketOf(gear) === data.pocket));
 
   const sceneNameOf = (sceneId: string) =>
     satchel.project?.scenes.find(({ id }) => id === sceneId)?.name;
@@ -181,36 +180,38 @@
           /></Guarded
         >
       </aside>
-      {#if data.pocket === 'power' || data.pocket === 'storage'}
-        <Guarded what="The supplies of a day"
-          ><DaySupplies
-            rigs={satchel.judgement.angles.map(({ rig }) => rig)}
-            of={data.pocket === 'power' ? 'energy' : 'cards'}
-          /></Guarded
-        >
-      {/if}
-      {#if data.pocket === 'light'}
-        <Guarded what="The lamps of each scene"
-          ><Lazy load={() => import('$lib/ui/lamps/LampsOfScenes.svelte')}
-            >{#snippet children(LampsOfScenes)}<LampsOfScenes
-                judgement={satchel.judgement!}
-                onact={(act) => void satchel.act(act)}
-              />{/snippet}</Lazy
-          ></Guarded
-        >
-      {/if}
-      <aside class="scenes" aria-label="Scenes">
-        <Guarded what="The list of scenes"
-          ><SceneRail
-            scenes={satchel.project.scenes}
-            merits={satchel.judgement.merit.scenes}
-            then={chosen && !chosen.packed ? chosen.merit.scenes : undefined}
-            chosen={satchel.sceneId}
-            units={satchel.project.units}
-            onchoose={(id) => (satchel.sceneId = id)}
-          /></Guarded
-        >
-      </aside>
+      <AfterPaint>
+        {#if data.pocket === 'power' || data.pocket === 'storage'}
+          <Guarded what="The supplies of a day"
+            ><DaySupplies
+              rigs={satchel.judgement.angles.map(({ rig }) => rig)}
+              of={data.pocket === 'power' ? 'energy' : 'cards'}
+            /></Guarded
+          >
+        {/if}
+        {#if data.pocket === 'light'}
+          <Guarded what="The lamps of each scene"
+            ><Lazy load={() => import('$lib/ui/lamps/LampsOfScenes.svelte')}
+              >{#snippet children(LampsOfScenes)}<LampsOfScenes
+                  judgement={satchel.judgement!}
+                  onact={(act) => void satchel.act(act)}
+                />{/snippet}</Lazy
+            ></Guarded
+          >
+        {/if}
+        <aside class="scenes" aria-label="Scenes">
+          <Guarded what="The list of scenes"
+            ><SceneRail
+              scenes={satchel.project.scenes}
+              merits={satchel.judgement.merit.scenes}
+              then={chosen && !chosen.packed ? chosen.merit.scenes : undefined}
+              chosen={satchel.sceneId}
+              units={satchel.project.units}
+              onchoose={(id) => (satchel.sceneId = id)}
+            /></Guarded
+          >
+        </aside>
+      </AfterPaint>
     </div>
   </div>
 {/if}
