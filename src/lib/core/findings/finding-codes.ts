@@ -47,6 +47,7 @@ export const findingCodes = [
   'A11',
   'A12',
   'A13',
+  'A14',
   'G1',
   'G2',
   'G3',

@@ -27,6 +27,7 @@ import { radioFindings } from './sound/radio';
 import { recordingsFindings } from './sound/recordings';
 import { placementFindings } from './sound/placement';
 import { syncFindings } from './sound/sync';
+import { voicesFindings } from './sound/voices';
 import { illuminanceFindings } from './light/illuminance';
 import { softnessFindings } from './light/softness';
 import { colourFindings } from './light/colour';
@@ -96,6 +97,7 @@ export const angleFindings: readonly AngleFindingRow[] = [
   ...recordingsFindings,
   ...placementFindings,
   ...syncFindings,
+  ...voicesFindings,
   ...illuminanceFindings,
   ...softnessFindings,
   ...colourFindings,

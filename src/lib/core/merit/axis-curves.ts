@@ -302,6 +302,7 @@ export const axisOfCode: Readonly<Record<FindingCode, Axis | undefined>> = {
   A11: 'sound',
   A12: 'sound',
   A13: 'sound',
+  A14: 'sound',
   G1: 'light',
   G2: 'light',
   G3: 'light',

@@ -52,6 +52,10 @@ export const isCarried = (
   (style === 'walk' && isHandheld(angle)) ||
   (style === 'ride' && (isHandheld(angle) || isWorn(angle)));
 
+/** Voices that are to be heard at once. */
+export const voicesIn = ({ style, voice }: Pick<Scene, 'style' | 'voice'>): number =>
+  voice === 'none' ? 0 : style === 'interview' ? 2 : 1;
+
 /** Indoors a room says how it sounds; its light can be shut out and lamps be set. */
 export const isIndoors = ({ room }: Pick<Scene, 'room'>): boolean => room !== undefined;
 

@@ -126,6 +126,17 @@ export const soundAndLightPatterns: readonly Pattern[] = [
     read: (match) => readMeasure((match[1] ?? match[2])!, 'm')
   },
   {
+    key: 'transmitters',
+    kinds: ['microphone'],
+    pattern: ci(
+      String.raw`\b([1-8]|one|two|three|four)\s*[x×]?\s*(?:transmitters?|TX)\b|\btransmitters?\s*[:x×]?\s*([1-8])\b`
+    ),
+    read: (match) => {
+      const said = (match[1] ?? match[2])!.toLowerCase();
+      return ['one', 'two', 'three', 'four'].indexOf(said) + 1 || Number(said);
+    }
+  },
+  {
     key: 'illuminanceAt1mLx',
     kinds: ['lamp'],
     pattern: ci(

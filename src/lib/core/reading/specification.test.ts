@@ -72,3 +72,14 @@ describe('forty-odd invented sheets', () => {
     expect(readSpecification(far.trimStart()).proposals).toHaveLength(1);
   });
 });
+
+describe('a set of radio microphones', () => {
+  it.each([
+    ['Wireless lavalier set, 2 transmitters and a receiver', 2],
+    ['Clip-on wireless microphone. Two TX, one RX. Range 100 m', 2],
+    ['Wireless lavalier. Transmitters: 4', 4]
+  ])('says how many voices it takes: “%s”', (text, transmitters) => {
+    const { proposals } = readSpecification(text, 'microphone');
+    expect(proposals.find(({ key }) => key === 'transmitters')?.value).toBe(transmitters);
+  });
+});

@@ -377,6 +377,7 @@ export const causes: Record<string, (project: Project) => void> = {
     // A recorder beside the speaker would take the voice without a long lead.
     without(p, 'withrick-pocket-scribe');
   },
+  A14: (p) => (p.scenes[0]!.style = 'interview'),
   A13: (p) => {
     p.scenes[0]!.live = true;
     swap(p, 'dunmarrow-burr', 'nibsworth-table');

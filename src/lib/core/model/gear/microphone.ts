@@ -26,6 +26,8 @@ export class MicrophoneGear extends GearBase {
   /** Cable from capsule to plug, or from transmitter to capsule. */
   @StatedNumber('m', 0.05, 30) cableM?: number;
   @StatedNumber('m', 1, 2000) radioRangeM?: number;
+  /** Voices it takes at once, each with a capsule and a transmitter of its own; one unless said. */
+  @StatedNumber('count', 1, 8) transmitters?: number;
   /** Records inside itself as well as sending. */
   @StatedYesNo() recordsItself?: boolean;
 }

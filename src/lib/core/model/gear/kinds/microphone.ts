@@ -12,7 +12,8 @@ export const microphoneKind = {
     power: 'powered by',
     outputLevel: 'level at the plug',
     windscreenIncluded: 'wind cover in the box',
-    cableM: 'cable'
+    cableM: 'cable',
+    transmitters: 'transmitters'
   },
   job: () => 'microphone',
   gist: (gear) =>
