@@ -1,4 +1,6 @@
-import { heatMinutes, heatRelief, heatRiseFromTime } from '../relations/power/heat';
+import { RelationError } from '../relations/argument';
+import { heatFromTwo, heatMinutes, heatRelief, heatRiseFromTime } from '../relations/power/heat';
+import type { RecordingMode } from '../model/gear/body';
 import type { PlacedRig } from '../rigs/placed-rig';
 import { type FigureRows, unstatedOf } from './rows';
 
@@ -69,20 +71,34 @@ export const heatRows = {
       return (drawW + SUN_W_PER_M2 * areaM2) / drawW;
     }
   },
+  heatQuick: {
+    name: 'time constant of the warming, at its quickest',
+    unit: 'min',
+    source: 'body',
+    read: ({ mode }) => (mode ? timeConstants(mode).quick : null)
+  },
+  heatSlow: {
+    name: 'time constant of the warming, at its slowest',
+    unit: 'min',
+    source: 'body',
+    read: ({ mode }) => (mode ? timeConstants(mode).slow : null)
+  },
   heatMinutes: {
     name: 'overheats after at least, about',
     unit: 'min',
-    from: ['heatAt20', 'heatRelief', 'sunLoad', 'temperature'],
+    from: ['heatAt20', 'heatRelief', 'sunLoad', 'temperature', 'heatQuick', 'heatSlow'],
     relation:
-      '−τ·ln(1 − (60 − T)/ΔT), ΔT = 40/(1 − e^(−t/τ)) × relief × sun, the sooner of τ 12 and 35 min',
-    compute: (minutes, relief, sun, air) => Math.min(...heatEnds(minutes!, relief!, sun!, air!))
+      '−τ·ln(1 − (60 − T)/ΔT), ΔT = 40/(1 − e^(−t/τ)) × relief × sun, the sooner of both τ: 12 and 35 min, or one where minutes at 40 °C are known too',
+    compute: (minutes, relief, sun, air, quick, slow) =>
+      Math.min(...heatEnds(minutes!, relief!, sun!, air!, quick!, slow!))
   },
   heatMinutesMost: {
     name: 'overheats after at most, about',
     unit: 'min',
-    from: ['heatAt20', 'heatRelief', 'sunLoad', 'temperature'],
-    relation: 'the same, the later of τ 12 and 35 min',
-    compute: (minutes, relief, sun, air) => Math.max(...heatEnds(minutes!, relief!, sun!, air!))
+    from: ['heatAt20', 'heatRelief', 'sunLoad', 'temperature', 'heatQuick', 'heatSlow'],
+    relation: 'the same, the later of both τ',
+    compute: (minutes, relief, sun, air, quick, slow) =>
+      Math.max(...heatEnds(minutes!, relief!, sun!, air!, quick!, slow!))
   }
 } satisfies FigureRows;
 
@@ -91,7 +107,9 @@ export function heatEnds(
   minutesAt20: number,
   relief: number,
   sun: number,
-  airC: number
+  airC: number,
+  quickMin: number,
+  slowMin: number
 ): [quick: number, slow: number] {
   const minutesFor = (tau: number) =>
     heatMinutes(
@@ -100,5 +118,25 @@ export function heatEnds(
       heatRiseFromTime(BODY_HEAT_LIMIT_C, 20, minutesAt20, tau) * relief * sun,
       tau
     );
-  return [minutesFor(HEAT_TIME_CONSTANT_MIN.quick), minutesFor(HEAT_TIME_CONSTANT_MIN.slow)];
+  return [minutesFor(quickMin), minutesFor(slowMin)];
+}
+
+/** Two times at two temperatures say how fast a body warms; one leaves the usual range, and so do two that go with no curve. */
+function timeConstants({ heatMinutesAt20C, heatMinutesAt40C }: RecordingMode): {
+  quick: number;
+  slow: number;
+} {
+  if (heatMinutesAt20C === undefined || heatMinutesAt40C === undefined)
+    return HEAT_TIME_CONSTANT_MIN;
+  try {
+    const { timeConstantMin } = heatFromTwo(
+      BODY_HEAT_LIMIT_C,
+      { ambientC: 20, minutes: heatMinutesAt20C },
+      { ambientC: 40, minutes: heatMinutesAt40C }
+    );
+    return { quick: timeConstantMin, slow: timeConstantMin };
+  } catch (error) {
+    if (error instanceof RelationError) return HEAT_TIME_CONSTANT_MIN;
+    throw error;
+  }
 }

@@ -236,13 +236,18 @@ describe('what is carried in a day', () => {
 });
 
 describe('heat', () => {
-  const timed = (minutes: number | undefined, more: (p: Project) => void = () => undefined) =>
+  const timed = (
+    minutes: number | undefined,
+    more: (p: Project) => void = () => undefined,
+    at40?: number
+  ) =>
     made((p) => {
       ownCopy<GearOf<'body'>>(p, body, (gear) => {
         for (const mode of gear.modes) {
           delete mode.noHeatLimit;
           if (minutes === undefined) delete mode.heatMinutesAt20C;
           else mode.heatMinutesAt20C = minutes;
+          if (at40 !== undefined) mode.heatMinutesAt40C = at40;
         }
       });
       more(p);
@@ -252,6 +257,19 @@ describe('heat', () => {
     const project = timed(40, (p) => (scene(p).temperatureC = 20));
     expect(figure(project, 'heatMinutes')).toBeCloseTo(40, 6);
     expect(figure(project, 'heatMinutesMost')).toBeCloseTo(40, 6);
+  });
+
+  it('is one time where minutes at 40 °C are known beside those at 20 °C', () => {
+    const both = (at40: number, airC: number) =>
+      timed(40, (p) => (scene(p).temperatureC = airC), at40);
+    const hot = both(15, 40);
+    expect(figure(hot, 'heatMinutes')).toBeCloseTo(15, 4);
+    expect(figure(hot, 'heatMinutesMost')).toBeCloseTo(15, 4);
+    expect(figure(hot, 'heatQuick')).toBe(figure(hot, 'heatSlow'));
+    // Sooner in the warm than in the cool goes; later does not, and leaves the usual range.
+    const odd = both(50, 30);
+    expect(figure(odd, 'heatQuick')).toBe(12);
+    expect(figure(odd, 'heatSlow')).toBe(35);
   });
 
   it('comes sooner where it is warmer and later in a cage or with a fan', () => {

@@ -53,7 +53,8 @@ const modeFigures = [
   ['bitRateMbps', 'Mb/s'],
   ['crop', '× crop'],
   ['recordLimitMin', 'min clip'],
-  ['heatMinutesAt20C', 'min to heat']
+  ['heatMinutesAt20C', 'min to heat'],
+  ['heatMinutesAt40C', 'min to heat at 40 °C']
 ] as const;
 const modeYesNo = [
   ['noRecordLimit', 'no clip limit', 'clips end'],

@@ -15,7 +15,8 @@
     bitRateMbps: 'Mb/s',
     crop: 'crop ×',
     recordLimitMin: 'clip, min',
-    heatMinutesAt20C: 'hot after, min'
+    heatMinutesAt20C: 'hot after, min',
+    heatMinutesAt40C: 'at 40 °C, min'
   } as const;
   const choiceNames = {
     codec: 'codec',

@@ -25,7 +25,8 @@ export const modeKeys = [
   'bitRateMbps',
   'crop',
   'recordLimitMin',
-  'heatMinutesAt20C'
+  'heatMinutesAt20C',
+  'heatMinutesAt40C'
 ] as const;
 
 /** Cells of a mode that are chosen, not typed, with what may stand in them. */

@@ -147,7 +147,7 @@
                   : mode.noRecordLimit
                     ? ', no clip limit'
                     : ''}{mode.heatMinutesAt20C
-                  ? `, warm after ${mode.heatMinutesAt20C} min`
+                  ? `, overheats after ${mode.heatMinutesAt20C} min at 20 °C${mode.heatMinutesAt40C ? ` and ${mode.heatMinutesAt40C} min at 40 °C` : ''}`
                   : ''}{mode.faceFocus === false ? ', loses the face' : ''}
               </li>
             {/each}

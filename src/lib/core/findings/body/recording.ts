@@ -16,14 +16,16 @@ function leftToRelieve(rig: PlacedRig): number {
 /** Minutes a take lasts with the cage and the fan that are not there yet. */
 const relievedMin = (
   rig: PlacedRig,
-  figures: Figures<'heatAt20' | 'heatRelief' | 'temperature'>
+  figures: Figures<'heatAt20' | 'heatRelief' | 'temperature' | 'heatQuick' | 'heatSlow'>
 ): number =>
   Math.min(
     ...heatEnds(
       figures.heatAt20!,
       figures.heatRelief! * leftToRelieve(rig),
       1,
-      figures.temperature!
+      figures.temperature!,
+      figures.heatQuick!,
+      figures.heatSlow!
     )
   );
 
@@ -60,6 +62,8 @@ export const recordingFindings: readonly AngleFindingRow[] = [
       'temperature',
       'heatMinutesMost',
       'sunLoad',
+      'heatQuick',
+      'heatSlow',
       'recordLimit'
     ],
     judge: (rig, figures) => {
@@ -99,7 +103,9 @@ export const recordingFindings: readonly AngleFindingRow[] = [
       'temperature',
       'heatAt20',
       'heatRelief',
-      'sunLoad'
+      'sunLoad',
+      'heatQuick',
+      'heatSlow'
     ],
     judge: (rig, figures) => {
       const clip = figures.recordLimit ?? Infinity;

@@ -47,6 +47,8 @@ export class RecordingMode {
   @StatedYesNo() noRecordLimit?: boolean;
   /** Minutes to the heat limit starting cold at 20 °C. */
   @StatedNumber('min', 0.1, 10_000) heatMinutesAt20C?: number;
+  /** The same at 40 °C, where somebody has timed it: both together say how fast the body warms. */
+  @StatedNumber('min', 0.1, 10_000) heatMinutesAt40C?: number;
   @StatedYesNo() noHeatLimit?: boolean;
   @StatedYesNo() faceFocus?: boolean;
 }
