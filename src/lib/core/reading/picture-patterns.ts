@@ -67,7 +67,7 @@ export const picturePatterns: readonly Pattern[] = [
     key: 'stabilised',
     kinds: ['lens', 'body'],
     pattern: ci(
-      String.raw`\b(no|without|not)\b[^\n.;,]{0,18}stabili[sz]|stabili[sz](?:ation|ed|er)\s*[:=–-]?\s*(none|no\b)|(?:optical|in-body|sensor(?:-shift)?|image)\s*stabili[sz]|\bstabili[sz](?:ed|er|ation\s*[:=–-]?\s*yes)`
+      String.raw`\b(no|without|not)\b[^\n.;,]{0,18}stabili[sz][a-z]*|stabili[sz](?:ation|ed|er)\s*[:=–-]?\s*(none|no\b)|(?:optical|in-body|sensor(?:-shift)?|image)\s*stabili[sz][a-z]*|\bstabili[sz](?:ed|er|ation\s*[:=–-]?\s*yes)`
     ),
     read: (match) => !(match[1] || match[2])
   },
