@@ -1,10 +1,10 @@
 // The whole check, on a fresh clone as well: set-up, types, lint, unit tests, build, browser tests.
 // Ends with a line `N passed, N failed`.
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, mkdtempSync, readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { buildWhenChanged, installWhenNeeded, run } from './own-setup.mjs';
+import { buildWhenChanged, installWhenNeeded, projectRoot, run } from './own-setup.mjs';
 
 const CHROMIUM = '/usr/bin/chromium';
 let passed = 0;
@@ -21,6 +21,37 @@ function step(name, work) {
     `── ${name}: ${good ? 'passed' : 'FAILED'} in ${Math.round((Date.now() - begun) / 1000)} s`
   );
 }
+
+/**
+ * Steps that leave a core idle, side by side; what each prints comes at its end, in one piece.
+ * @param {Record<string, string[][]>} steps by name, their tools one after the other
+ */
+const sideBySide = (steps) =>
+  Promise.all(
+    Object.entries(steps).map(async ([name, tools]) => {
+      const begun = Date.now();
+      let said = '';
+      let good = true;
+      for (const [tool, ...args] of tools)
+        good &&= await printing(tool, args, (text) => (said += text));
+      if (good) passed += 1;
+      else failed += 1;
+      console.log(
+        `\n── ${name}\n${said}── ${name}: ${good ? 'passed' : 'FAILED'} in ${Math.round((Date.now() - begun) / 1000)} s`
+      );
+    })
+  );
+
+/** @param {string} tool @param {string[]} args @param {(text: string) => void} say @returns {Promise<boolean>} */
+const printing = (tool, args, say) =>
+  new Promise((done) => {
+    const child = spawn(process.execPath, [join('node_modules', tool), ...args], {
+      cwd: projectRoot
+    });
+    child.stdout.on('data', (text) => say(String(text)));
+    child.stderr.on('data', (text) => say(String(text)));
+    child.on('close', (code) => done(code === 0));
+  });
 
 /** @param {string} name @param {string[]} args @param {Record<string, string>} [env] */
 const tool = (name, args, env) => run(process.execPath, [join('node_modules', name), ...args], env);
@@ -43,22 +74,15 @@ function chromiumIsThere() {
 installWhenNeeded();
 const reports = mkdtempSync(join(tmpdir(), 'hearty-satchel-'));
 
-step(
-  'types',
-  () =>
-    tool('@sveltejs/kit/svelte-kit.js', ['sync']) === 0 &&
-    tool('svelte-check/bin/svelte-check', [
-      '--tsconfig',
-      './tsconfig.json',
-      '--fail-on-warnings'
-    ]) === 0
-);
-step(
-  'lint',
-  () =>
-    tool('eslint/bin/eslint.js', ['.', '--max-warnings', '0']) === 0 &&
-    tool('prettier/bin/prettier.cjs', ['--check', '--log-level', 'warn', '.']) === 0
-);
+// The types of routes and the compiler's options are written first: types and lint both read them.
+if (tool('@sveltejs/kit/svelte-kit.js', ['sync']) !== 0) failed += 1;
+await sideBySide({
+  types: [['svelte-check/bin/svelte-check', '--tsconfig', './tsconfig.json', '--fail-on-warnings']],
+  lint: [
+    ['eslint/bin/eslint.js', '.', '--max-warnings', '0'],
+    ['prettier/bin/prettier.cjs', '--check', '--log-level', 'warn', '.']
+  ]
+});
 
 console.log('\n── unit tests');
 const unitReport = join(reports, 'unit.json');
