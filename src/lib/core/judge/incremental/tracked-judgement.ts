@@ -1,12 +1,14 @@
-import { FigureRecord, type Supposed } from '../../figures/record';
-import type { Finding } from '../../findings/finding';
+import { computeFigures, FigureRecord, type Supposed } from '../../figures/record';
+import { type AngleFindingRow, Finding, type Held } from '../../findings/finding';
 import { angleFindings, judgesOfAngle } from '../../findings/table';
 import { type AxisSum, figuresOfAxis, sumAxis, wantsOfAxis } from '../../merit/axis-scores';
 import { axes, type Axis } from '../../merit/axis-curves';
+import { activePlan } from '../../model/active-plan';
 import type { Project } from '../../model/project';
 import type { Angle, Scene } from '../../model/scene';
 import { connectionsOf } from '../../rigs/connections';
 import type { Kit } from '../../rigs/kit';
+import { overridesOf, placeRig } from '../../rigs/place-rig';
 import type { PlacedRig } from '../../rigs/placed-rig';
 import { memoOf } from '../../memo';
 import type { Judgement } from '../judgement';
@@ -47,6 +49,7 @@ interface TrackedRow {
  */
 export class TrackedJudgement {
   readonly #angles = new Map<Angle, TrackedAngle>();
+  readonly #otherRigs = new Map<string, OtherRig>();
   /** Keys of what it found. */
   readonly keys: ReadonlySet<string>;
 
@@ -75,11 +78,73 @@ export class TrackedJudgement {
       );
       // Where a relation refused its inputs the figures are not worth keeping.
       if (!judged || judged.record.refused) return undefined;
-      this.#angles.set(angle, (tracked = new TrackedAngle(judged, this.judgement.findings)));
+      const found = this.judgement.findings.filter(
+        (one) => one.scene === scene && one.angleId === angle.id
+      );
+      this.#angles.set(
+        angle,
+        (tracked = new TrackedAngle(judged, (row) => found.find((one) => one.row === row)))
+      );
     }
     return tracked;
   }
+
+  /**
+   * The tracked angle that differs least from a rig: the one judged before, or, where the same other parts are tried
+   * again and again (two lenses beside each of a pocket's microphones), one with those parts and the kit of before.
+   * Any is right to start from; from a near one less is judged.
+   */
+  nearest(rig: PlacedRig): TrackedAngle | undefined {
+    const usual = this.angle(rig.scene, rig.angle);
+    // Later angles take what the first leave, which this does not know.
+    if (!usual || rig.index > 0) return usual;
+    const parts = placedParts(rig);
+    if (parts === placedParts(usual.judged.rig)) return usual;
+    const key = `${rig.scene.id} ${rig.angle.id} ${parts}`;
+    let other = this.#otherRigs.get(key);
+    if (!other) this.#otherRigs.set(key, (other = { asked: 0, tracked: undefined }));
+    other.asked += 1;
+    if (other.asked === ASKED_BEFORE_TRACKED) other.tracked = this.trackOther(rig);
+    return other.tracked ?? usual;
+  }
+
+  private trackOther(rig: PlacedRig): TrackedAngle | undefined {
+    const { kit } = this.judgement;
+    const { scene, angle } = rig;
+    const lines = [rig.body?.line.id, rig.support?.line.id, rig.keyLamp?.part.line.id];
+    if (!rig.lens?.builtIn) lines.push(rig.lens?.lineId);
+    if (lines.some((lineId) => lineId !== undefined && !kit.byLine(lineId))) return undefined;
+    const [bodyLineId, supportLineId, keyLampLineId, lensLineId] = lines;
+    const plan = activePlan(this.project);
+    const placed = placeRig(this.project, plan, kit, scene, angle, new Map(), {
+      ...overridesOf(plan, scene, angle),
+      sceneId: scene.id,
+      angleId: angle.id,
+      bodyLineId,
+      supportLineId,
+      keyLampLineId,
+      lensLineId,
+      fillLampLineId: rig.fillLamp?.part.line.id
+    });
+    const record = computeFigures([placed])[0]!;
+    if (record.refused) return undefined;
+    return new TrackedAngle(
+      { scene, angle, rig: placed, record },
+      (row, held) => new Finding(row, held, scene, angle.id)
+    );
+  }
 }
+
+/** Tracking takes as long as a few judgements, so that a rig has to be tried some times before it pays. */
+const ASKED_BEFORE_TRACKED = 8;
+
+interface OtherRig {
+  asked: number;
+  tracked: TrackedAngle | undefined;
+}
+
+const placedParts = ({ body, lens, support, keyLamp, fillLamp }: PlacedRig): string =>
+  `${body?.line.id} ${lens?.lineId} ${support?.line.id} ${keyLamp?.part.line.id} ${fillLamp?.part.line.id}`;
 
 /**
  * How a kit that differs a little is put in place: every part at its best, to the same end as from nothing; or as
@@ -103,7 +168,7 @@ export class DifferingPlan {
 
   /** The angle judged before, and what differs in it; undefined when it has to be judged from nothing. */
   angle(rig: PlacedRig, supposed: Supposed | undefined): DifferingAngle | undefined {
-    const before = this.tracked.angle(rig.scene, rig.angle);
+    const before = this.tracked.nearest(rig);
     return (
       before &&
       new DifferingAngle(
@@ -211,6 +276,9 @@ export class DifferingAngle {
   }
 }
 
+/** What is told of an angle where a row holds. */
+type FindingOfRow = (row: AngleFindingRow, held: Held) => Finding | undefined;
+
 class TrackedAngle {
   readonly leaves: LeafDependencies;
   readonly connections: Dependencies;
@@ -219,13 +287,13 @@ class TrackedAngle {
 
   constructor(
     readonly judged: AngleJudgement,
-    findings: readonly Finding[]
+    findingOf: FindingOfRow
   ) {
     this.leaves = trackLeaves(judged.rig);
     const joining = trackRig(judged.rig);
     connectionsOf(joining.rig);
     this.connections = joining.read;
-    this.rows = angleFindings.map((row, at) => trackRow(at, judged, findings));
+    this.rows = angleFindings.map((row, at) => trackRow(at, judged, findingOf));
     for (const axis of axes) {
       const { rig, read } = trackRig(judged.rig);
       wantsOfAxis(axis, rig);
@@ -274,8 +342,8 @@ class TrackedAngle {
 /** What a row found; undefined where it asks a question, for one question is asked once in a plan. */
 function trackRow(
   at: number,
-  { rig, record, scene, angle }: AngleJudgement,
-  findings: readonly Finding[]
+  { rig, record }: AngleJudgement,
+  findingOf: FindingOfRow
 ): TrackedRow | undefined {
   const row = angleFindings[at]!;
   const tracked = trackRig(rig);
@@ -287,9 +355,7 @@ function trackRow(
     held.title();
     held.why();
   }
-  const finding =
-    held &&
-    findings.find((one) => one.row === row && one.scene === scene && one.angleId === angle.id);
+  const finding = held && findingOf(row, held);
   return { read: tracked.read, figures: [...figures], finding };
 }
 
