@@ -86,34 +86,41 @@ export function changeLampRole(rig: PlacedRig, lamp: LampInScene, role: LampRole
   return setRig(rig, patch);
 }
 
-/** Sets a lamp of a scene at another distance. */
-export function moveLamp(rig: PlacedRig, lamp: LampInScene, distanceM: number): Act {
-  if (lamp.role === 'key') return setRig(rig, { lamps: lampsMoved(rig, { keyM: distanceM }) });
-  if (lamp.role === 'fill') return setRig(rig, { lamps: lampsMoved(rig, { fillM: distanceM }) });
+/** Where a lamp is put: what is left out stays as it was. */
+export type LampSpot = Partial<Pick<PlacedLamp, 'distanceM' | 'angleDeg' | 'side'>>;
+
+/** Puts a lamp of a scene somewhere else. */
+export function moveLamp(rig: PlacedRig, lamp: LampInScene, to: LampSpot): Act {
+  if (lamp.role === 'key') return setRig(rig, { lamps: lampsMoved(rig, { key: to }) });
+  if (lamp.role === 'fill') return setRig(rig, { lamps: lampsMoved(rig, { fill: to }) });
   const moved = lamp.placed as FurtherLamp;
   return setRig(rig, {
     lamps: [
       ...keyAndFill(rig),
       ...furtherWithout(rig, lamp),
-      { lineId: moved.part.line.id, role: moved.role, distanceM, angleDeg: moved.angleDeg }
+      { ...placingOf(moved, to), role: moved.role }
     ]
   });
+}
+
+function placingOf(lamp: PlacedLamp, to: LampSpot = {}): LampPlacing {
+  const side = to.side ?? lamp.side;
+  return {
+    lineId: lamp.part.line.id,
+    distanceM: to.distanceM ?? lamp.distanceM,
+    angleDeg: to.angleDeg ?? lamp.angleDeg,
+    ...(side ? { side } : {})
+  };
 }
 
 /**
  * Where the lamps of a rig stand, with the key or the fill moved: both are said then, for they may be pieces of one
  * line, and what else has been said of lamps stays.
  */
-export function lampsMoved(rig: PlacedRig, to: { keyM?: number; fillM?: number }): LampPlacing[] {
-  const placing = (lamp: PlacedLamp | undefined, distanceM: number | undefined): LampPlacing[] =>
-    lamp
-      ? [
-          {
-            lineId: lamp.part.line.id,
-            distanceM: distanceM ?? lamp.distanceM,
-            angleDeg: lamp.angleDeg
-          }
-        ]
-      : [];
-  return [...placing(rig.keyLamp, to.keyM), ...placing(rig.fillLamp, to.fillM), ...further(rig)];
+export function lampsMoved(rig: PlacedRig, to: { key?: LampSpot; fill?: LampSpot }): LampPlacing[] {
+  return [
+    ...(rig.keyLamp ? [placingOf(rig.keyLamp, to.key)] : []),
+    ...(rig.fillLamp ? [placingOf(rig.fillLamp, to.fill)] : []),
+    ...further(rig)
+  ];
 }

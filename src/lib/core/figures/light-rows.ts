@@ -325,7 +325,7 @@ const overheadLamps = ({ furtherLamps, kit, hasSocket }: PlacedRig): readonly Fu
   );
 
 /** Lux at the face; undefined where its sheet does not say. */
-function lampAtFace({ part, distanceM, angleDeg }: PlacedLamp): number | undefined {
+export function lampAtFace({ part, distanceM, angleDeg }: PlacedLamp): number | undefined {
   const { illuminanceAt1mLx, sourceRadiusM } = part.gear;
   return illuminanceAt1mLx === undefined || sourceRadiusM === undefined
     ? undefined

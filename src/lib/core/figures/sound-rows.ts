@@ -87,12 +87,7 @@ export const soundRows = {
     relation: '√(x² + y²), y = h + (y_top − h)(d − x)/d + 0.05',
     // Filmed from very near the boom hangs by the camera.
     compute: (top, d) =>
-      boomDistanceM(
-        top!,
-        d!,
-        Math.min(nearestBoomForwardM(top!, d!, EYES_ABOVE_MOUTH_M), MOST_FORWARD_SHARE * d!),
-        EYES_ABOVE_MOUTH_M
-      )
+      boomDistanceM(top!, d!, boomForwardM(top!, d!), EYES_ABOVE_MOUTH_M)
   },
   micDistance: {
     name: 'mouth to microphone',
@@ -356,6 +351,13 @@ export const soundRows = {
 
 /** A boom hangs no nearer to the camera than this share of the way. */
 const MOST_FORWARD_SHARE = 0.9;
+
+/** How far in front of the mouth a boom hangs, metres: where it is nearest, and clear of the camera. */
+export const boomForwardM = (topAboveMouthM: number, lensDistanceM: number): number =>
+  Math.min(
+    nearestBoomForwardM(topAboveMouthM, lensDistanceM, EYES_ABOVE_MOUTH_M),
+    MOST_FORWARD_SHARE * lensDistanceM
+  );
 /** A stand is left out of the picture with this much beside it. */
 const STAND_BESIDE_PICTURE_M = 0.2;
 /** A laptop stands about an arm away while one talks into it. */

@@ -24,7 +24,9 @@ const isoSteps = [50, 64, 80, 100, 125, 160, 200, 250, 320, 400, 500, 640].flatM
   ...(iso >= 400 ? [iso * 2, iso * 4, iso * 8, iso * 16, iso * 32] : [])
 ]);
 isoSteps.sort((a, b) => a - b);
-const stepUp = (iso: number) => isoSteps.find((step) => step >= iso * 0.97) ?? Math.round(iso);
+/** The sensitivity one sets for what is needed, in thirds of a stop. */
+export const isoToSet = (iso: number): number =>
+  isoSteps.find((step) => step >= iso * 0.97) ?? Math.round(iso);
 
 /** Costs below this are below what anybody sees. */
 const SEEN_STOPS = 0.05;
@@ -135,7 +137,7 @@ function iso(plans: Plans, { task }: SolvedExposure): Setting {
     name: 'ISO',
     // A step of the dial, not a measure: 125 is not 130.
     set: atBothEnds(plans, ({ iso: needed }) =>
-      needed <= task.isoLowest ? `ISO ${Math.round(needed)}` : `ISO ${stepUp(needed)}`
+      needed <= task.isoLowest ? `ISO ${Math.round(needed)}` : `ISO ${isoToSet(needed)}`
     ),
     why:
       dim.iso > clean

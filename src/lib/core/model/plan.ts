@@ -15,7 +15,14 @@ import {
   StatedWord,
   StatedYesNo
 } from './stated';
-import { furtherLampRoles, priceBases, lineStates, steps, micPlaces } from './word-lists';
+import {
+  furtherLampRoles,
+  lampSides,
+  priceBases,
+  lineStates,
+  steps,
+  micPlaces
+} from './word-lists';
 
 export type PriceBasis = (typeof priceBases)[number];
 export type LineState = (typeof lineStates)[number];
@@ -51,6 +58,7 @@ export class PlanLine {
 export type MicPlace = (typeof micPlaces)[number];
 
 export type FurtherLampRole = (typeof furtherLampRoles)[number];
+export type LampSide = (typeof lampSides)[number];
 
 /** A lamp where a person has put it: the key or fill lamp, or one more with a role of its own. */
 export class LampPlacing {
@@ -59,6 +67,8 @@ export class LampPlacing {
   @NeededNumber('°', 0, 180) angleDeg!: number;
   /** Left out for key and fill, which the rig names or the judge chooses. */
   @StatedWord(furtherLampRoles) role?: FurtherLampRole;
+  /** As the camera sees it; left out where nobody has said. No figure depends on it. */
+  @StatedWord(lampSides) side?: LampSide;
 }
 
 /**

@@ -35,6 +35,9 @@ export const portRoles = [
 /** What a lamp does beside key and fill: part from the dark, light the wall, be seen, shine from above. */
 export const furtherLampRoles = ['back', 'background', 'practical', 'overhead'] as const;
 
+/** Which side of the face a lamp stands on, as the camera sees it. */
+export const lampSides = ['left', 'right'] as const;
+
 export const priceBases = ['new', 'used'] as const;
 
 export const lineStates = ['wanted', 'owned', 'ordered', 'bought', 'returned'] as const;

@@ -68,7 +68,8 @@ export function placeLamps(kit: Kit, scene: Scene, said: Said, hasSocket: boolea
     return {
       part,
       distanceM: placing?.distanceM ?? usual.distanceM,
-      angleDeg: placing?.angleDeg ?? usual.angleDeg
+      angleDeg: placing?.angleDeg ?? usual.angleDeg,
+      side: placing?.side
     };
   });
 }
@@ -78,11 +79,11 @@ export function placeFurtherLamps(kit: Kit, said: Said): readonly FurtherLamp[] 
   const placings = said?.lamps?.filter(inFurtherRole);
   if (!placings || placings.length === 0) return none;
   const taken = new Map<string, number>();
-  return placings.flatMap(({ lineId, role, distanceM, angleDeg }) => {
+  return placings.flatMap(({ lineId, role, distanceM, angleDeg, side }) => {
     const part = kit.of('lamp').find(({ line }) => line.id === lineId);
     const pieces = taken.get(lineId) ?? 0;
     if (!part || pieces >= part.line.quantity) return [];
     taken.set(lineId, pieces + 1);
-    return { part, role: role!, distanceM, angleDeg };
+    return { part, role: role!, distanceM, angleDeg, side };
   });
 }

@@ -10,7 +10,7 @@ import type {
 import type { RecordingMode } from '../model/gear/body';
 import type { LensGear } from '../model/gear/lens';
 import type { Windscreen } from '../model/gear/microphone';
-import type { FurtherLampRole, MicPlace, Rig } from '../model/plan';
+import type { FurtherLampRole, LampSide, MicPlace, Rig } from '../model/plan';
 import type { Project } from '../model/project';
 import type { Angle, Scene } from '../model/scene';
 import type { Remembering } from '../memo';
@@ -35,6 +35,8 @@ export interface PlacedLamp {
   part: KitPart<LampGear>;
   distanceM: number;
   angleDeg: number;
+  /** Undefined where nobody has said which. */
+  side?: LampSide;
 }
 
 /** A lamp beside key and fill. */

@@ -56,6 +56,19 @@ export const lampPlaces = {
   overhead: { distanceM: 1, angleDeg: 60 }
 } as const;
 
+/** The side of the face, as the camera sees it, on which a lamp stands that nobody has put on one; overhead is above. */
+export const lampSideOf = {
+  key: 'left',
+  fill: 'right',
+  back: 'right',
+  background: 'left',
+  practical: 'right',
+  overhead: undefined
+} as const;
+
+/** Height of what lies on a bench or table. */
+export const TABLE_HEIGHT_M = 0.75;
+
 /** Height of a face one films at eye level. */
 export const EYE_LEVEL_M = { seated: 1.1, standing: 1.5 } as const;
 

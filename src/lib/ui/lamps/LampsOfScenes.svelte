@@ -75,7 +75,7 @@
                 field={lampFields.distanceM}
                 step={0.05}
                 units={rig.project.units}
-                onset={(distanceM) => onact(moveLamp(rig, lamp, distanceM))}
+                onset={(distanceM) => onact(moveLamp(rig, lamp, { distanceM }))}
               />
             {/if}
           </li>

@@ -2,13 +2,14 @@
 export const views = [
   { path: '/brief', key: '1', name: 'Brief', glyph: '¶' },
   { path: '/satchel', key: '2', name: 'Satchel', glyph: '◫' },
+  { path: '/set', key: '3', name: 'Set', glyph: '△' },
   { path: '/shelf', key: '7', name: 'Shelf', glyph: '☰' },
   { path: '/buying', key: '8', name: 'Buying list', glyph: '✓' }
 ] as const;
 
 /** Every key, for the dialog that shows them. */
 export const keys: readonly { keys: string; does: string }[] = [
-  { keys: '1  2  7  8', does: 'Brief, Satchel, Shelf, Buying list' },
+  { keys: '1  2  3  7  8', does: 'Brief, Satchel, Set, Shelf, Buying list' },
   { keys: 'Ctrl K', does: 'find a part, an act, a view or a finding, and do it' },
   { keys: 'Ctrl Z', does: 'undo, also after closing the app' },
   { keys: 'Ctrl Shift Z', does: 'redo' },
@@ -18,6 +19,7 @@ export const keys: readonly { keys: string; does: string }[] = [
   { keys: '↑ ↓ in a pocket', does: 'go through the candidates' },
   { keys: 'Enter in a pocket', does: 'add the candidate' },
   { keys: 'Space in a pocket', does: 'compare side by side' },
+  { keys: '← → ↑ ↓ on the set', does: 'move a part by 1 cm, with Shift by 10 cm' },
   { keys: 'Esc', does: 'close what is open' },
   { keys: '?', does: 'show these keys' }
 ];

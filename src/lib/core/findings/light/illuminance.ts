@@ -45,7 +45,7 @@ export const illuminanceFindings: readonly AngleFindingRow[] = [
           if (distanceM >= NEAREST_LAMP_M && distanceM < keyLamp.distanceM) {
             proposals.push({
               label: `Lamp to ${lengthWords(distanceM, project.units)}`,
-              act: setRig(context, { lamps: lampsMoved(rig, { keyM: distanceM }) })
+              act: setRig(context, { lamps: lampsMoved(rig, { key: { distanceM } }) })
             });
           }
         }

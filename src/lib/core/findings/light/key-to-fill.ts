@@ -31,7 +31,7 @@ function moveFill(context: AngleContext, factor: number): Proposal[] {
   return [
     {
       label: `Set the fill at ${lengthWords(distanceM, context.project.units)}`,
-      act: setRig(context, { lamps: lampsMoved(context.rig, { fillM: distanceM }) })
+      act: setRig(context, { lamps: lampsMoved(context.rig, { fill: { distanceM } }) })
     }
   ];
 }

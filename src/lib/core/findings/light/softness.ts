@@ -47,7 +47,7 @@ export const softnessFindings: readonly AngleFindingRow[] = [
           ? [
               {
                 label: `Lamp to ${lengthWords(distanceM, project.units)}`,
-                act: setRig(context, { lamps: lampsMoved(rig, { keyM: distanceM }) })
+                act: setRig(context, { lamps: lampsMoved(rig, { key: { distanceM } }) })
               }
             ]
           : []),

@@ -84,3 +84,21 @@ export function machineNoiseHeardDbA(
   const late = room ? 1 / ((0.057 ** 2 * room.volumeM3 * pattern.q) / room.reverberationS) : 0;
   return levelAt1mDbA + 10 * Math.log10(direct + late);
 }
+
+/**
+ * How far a microphone may go before the voice stands less than so far over the room's late sound: the relation above
+ * turned round, rc·10^((3/T − dB)/20).
+ *
+ * @returns metres
+ * @example distanceForDirectToReverberantM(1.32, 12, 0.348) // 0.89
+ */
+export function distanceForDirectToReverberantM(
+  criticalM: number,
+  wantedDb: number,
+  reverberation: number
+): number {
+  mustBePositive('criticalM', criticalM);
+  mustBeFinite('wantedDb', wantedDb);
+  mustBePositive('reverberation', reverberation);
+  return criticalM * 10 ** ((3 / reverberation - wantedDb) / 20);
+}

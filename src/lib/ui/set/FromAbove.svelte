@@ -1,0 +1,534 @@
+<script lang="ts">
+  import { range } from 'd3-array';
+  import { lengthWords } from '../../core/figures/figure-words';
+  import type { UnitSystem } from '../../core/model/project';
+  import { pickupPatterns } from '../../core/relations/sound/directivity';
+  import type { SetLayout, Spot } from '../../core/set/layout';
+  import type { Movable } from '../../core/set/move-on-set';
+  import SetPart from './SetPart.svelte';
+  import { type Frame, linesOfLight, scaleFor } from './set-view';
+
+  /** The set from above, to scale: what can be dragged is dragged where it can stand. */
+  interface Props {
+    layout: SetLayout;
+    frame: Frame;
+    /** How far the drawing is shifted so that what is not dragged stays. */
+    shiftX: number;
+    units: UnitSystem;
+    onmove: (movable: Movable, to: Spot) => void;
+    ondone: () => void;
+    onkey: (movable: Movable, to: Spot) => void;
+  }
+  const { layout, frame, shiftX, units, onmove, ondone, onkey }: Props = $props();
+
+  let width = $state(720);
+  const height = $derived(
+    Math.max(
+      210,
+      Math.min(400, (width * (frame.bottom - frame.top)) / (frame.right - frame.left) + 24)
+    )
+  );
+  const scale = $derived(scaleFor(frame, width, height - 20));
+  const x = $derived((metres: number) => scale.x(metres + shiftX));
+  const y = $derived(scale.y);
+  const partScale = $derived({
+    ...scale,
+    x: (metres: number) => scale.x(metres + shiftX),
+    toX: (pixels: number) => scale.toX(pixels) - shiftX
+  });
+  const words = (metres: number) => lengthWords(metres, units);
+
+  const lines = $derived(linesOfLight(layout, frame, { x, y }));
+  const SQUARE_M = 0.25;
+  const inside = $derived(
+    layout.room ?? {
+      xMin: frame.left,
+      xMax: frame.right,
+      yMin: frame.top,
+      yMax: frame.bottom,
+      heightM: 0
+    }
+  );
+  const squares = (from: number, to: number) =>
+    range(Math.ceil(from / SQUARE_M) * SQUARE_M, to, SQUARE_M);
+
+  const farX = $derived(
+    layout.background?.x ?? layout.room?.xMax ?? Math.max(frame.right - 0.1, 0.5)
+  );
+  const cone = $derived.by(() => {
+    const { picture, camera } = layout;
+    if (!picture || layout.looksDown) return undefined;
+    const slope = picture.widthM / 2 / (layout.subject.x - camera.x);
+    const half = (at: number) => slope * (at - camera.x);
+    const { focus } = layout;
+    const near = focus && Math.max(camera.x, camera.x + focus.nearM);
+    const far = focus && Math.min(farX, camera.x + focus.farM);
+    return {
+      path: `M${x(camera.x)},${y(0)}L${x(farX)},${y(-half(farX))}V${y(half(farX))}Z`,
+      sharp:
+        near !== undefined && far !== undefined && near < farX
+          ? `M${x(near)},${y(-half(near))}L${x(far)},${y(-half(far))}V${y(half(far))}L${x(near)},${y(half(near))}Z`
+          : undefined
+    };
+  });
+
+  /** A lobe of the pickup pattern that points at the mouth. */
+  const lobe = $derived.by(() => {
+    const { mic, subject } = layout;
+    if (!mic) return '';
+    const share = pickupPatterns[mic.pattern].omniShare;
+    const toMouth = Math.atan2(-mic.spot.y, subject.x - mic.spot.x);
+    const size = Math.max(0.15, Math.min(0.4, mic.distanceM));
+    return `M${range(0, 2 * Math.PI, Math.PI / 24)
+      .map((turn) => {
+        const reach = Math.abs(share + (1 - share) * Math.cos(turn)) * size;
+        return `${x(mic.spot.x + reach * Math.cos(toMouth + turn)).toFixed(1)},${y(mic.spot.y + reach * Math.sin(toMouth + turn)).toFixed(1)}`;
+      })
+      .join('L')}Z`;
+  });
+  const rulerY = $derived(
+    Math.min(y(frame.bottom) - 10, y(Math.max(0.42, (layout.people.length * 0.55) / 2 + 0.15)))
+  );
+  const summary = $derived(
+    `The set from above. Camera ${words(layout.looksDown ? layout.camera.z - layout.subject.z : -layout.camera.x)} from the ${layout.showsFace ? 'face' : 'work'}${layout.background ? `, background ${words(layout.background.x)} behind` : ''}. ${layout.lamps.map(({ name, role, distanceM }) => `${name}, ${role}, ${words(distanceM)} off`).join('. ')}`
+  );
+</script>
+
+<div class="frame" bind:clientWidth={width}>
+  <svg
+    {width}
+    {height}
+    viewBox="0 0 {width} {height}"
+    role="group"
+    aria-label={summary}
+    data-pixels-a-metre={scale.k.toFixed(2)}
+  >
+    <g class="grid">
+      {#each squares(inside.xMin, inside.xMax) as at (at)}<path
+          d="M{x(at)} {y(inside.yMin)}V{y(inside.yMax)}"
+        />{/each}
+      {#each squares(inside.yMin, inside.yMax) as at (at)}<path
+          d="M{x(inside.xMin)} {y(at)}H{x(inside.xMax)}"
+        />{/each}
+    </g>
+    <clipPath id="set-floor"
+      ><rect
+        x={x(inside.xMin)}
+        y={y(inside.yMin)}
+        width={Math.max(0, x(inside.xMax) - x(inside.xMin))}
+        height={Math.max(0, y(inside.yMax) - y(inside.yMin))}
+      /></clipPath
+    >
+    <g class="light" clip-path="url(#set-floor)">
+      {#each [...lines].reverse() as line (line.stops)}<path d={line.path} />{/each}
+      {#each lines as line (line.stops)}
+        {#if line.label && line.stops < 0}<text
+            x={line.label.x}
+            y={line.label.y}
+            text-anchor="middle">{Math.round(line.lx)} lx</text
+          >{/if}
+      {/each}
+    </g>
+    {#if layout.room}
+      <rect
+        class="walls"
+        x={x(layout.room.xMin)}
+        y={y(layout.room.yMin)}
+        width={x(layout.room.xMax) - x(layout.room.xMin)}
+        height={y(layout.room.yMax) - y(layout.room.yMin)}
+      />
+    {/if}
+    {#if cone}
+      <path class="cone" d={cone.path} />
+      {#if cone.sharp}<path class="sharp" d={cone.sharp} />{/if}
+    {:else if layout.looksDown && layout.picture}
+      <rect
+        class="cone"
+        x={x(-layout.picture.heightM / 2)}
+        y={y(-layout.picture.widthM / 2)}
+        width={layout.picture.heightM * scale.k}
+        height={layout.picture.widthM * scale.k}
+      />
+    {/if}
+
+    {#if layout.background && !layout.looksDown}
+      {@const at = layout.background.x}
+      <SetPart
+        movable={{ what: 'background' }}
+        label="Background"
+        valueM={at}
+        valueWords="{words(at)} behind the face"
+        spot={{ x: at, y: 0, z: 1 }}
+        scale={partScale}
+        from="above"
+        {onmove}
+        {ondone}
+        {onkey}
+      >
+        <path d="M{x(at)} {y(inside.yMin)}V{y(inside.yMax)}" class="grip" />
+        <path d="M{x(at)} {y(inside.yMin)}V{y(inside.yMax)}" class="back body" />
+      </SetPart>
+    {/if}
+    {#if layout.window}
+      {@const { y: at, widthM, curtained } = layout.window}
+      <SetPart
+        movable={{ what: 'window' }}
+        label="Window"
+        valueM={at}
+        valueWords="{words(at)} beside the face"
+        spot={{ x: 0, y: at, z: 1.2 }}
+        scale={partScale}
+        from="above"
+        {onmove}
+        {ondone}
+        {onkey}
+      >
+        <rect
+          x={x(-widthM / 2)}
+          y={y(at) - 5}
+          width={widthM * scale.k}
+          height="10"
+          class="window body"
+          class:curtained
+        />
+        <text x={x(0)} y={y(at) + 18} text-anchor="middle"
+          >window, {curtained ? 'curtained' : 'open'}</text
+        >
+      </SetPart>
+    {/if}
+
+    {#each layout.lamps as lamp, at (`${lamp.role} ${at}`)}
+      {#if lamp.stand && lamp.stand.footRadiusM}
+        <circle
+          cx={x(lamp.spot.x)}
+          cy={y(lamp.spot.y)}
+          r={lamp.stand.footRadiusM * scale.k}
+          class="foot"
+        />
+      {/if}
+    {/each}
+    {#if layout.support?.footRadiusM && !layout.looksDown}
+      <circle
+        cx={x(layout.camera.x)}
+        cy={y(0)}
+        r={layout.support.footRadiusM * scale.k}
+        class="foot"
+      />
+    {/if}
+    {#if layout.mic?.stand}
+      {@const { stand, spot, standRadiusM = 0.3, bagKg } = layout.mic}
+      <circle cx={x(stand.x)} cy={y(stand.y)} r={standRadiusM * scale.k} class="foot" />
+      <path d="M{x(spot.x)} {y(spot.y)}L{x(stand.x)} {y(stand.y)}" class="boom" />
+      {#if bagKg !== undefined && bagKg > 0.05}
+        <rect x={x(stand.x) - 10} y={y(stand.y) - 6} width="20" height="12" rx="4" class="bag" />
+        <text x={x(stand.x) + 15} y={y(stand.y) + 4}>sandbag {bagKg.toFixed(1)} kg</text>
+      {/if}
+    {/if}
+
+    <SetPart
+      movable={{ what: 'person' }}
+      label={layout.showsFace ? 'Person' : 'Work'}
+      valueM={layout.looksDown ? 0 : -layout.camera.x}
+      valueWords="{words(
+        layout.looksDown ? layout.camera.z - layout.subject.z : -layout.camera.x
+      )} from the lens"
+      spot={layout.subject}
+      scale={partScale}
+      from="above"
+      {onmove}
+      {ondone}
+      {onkey}
+    >
+      {#if layout.people.length > 0}
+        {#each layout.people as person, at (at)}
+          <ellipse
+            cx={x(person.x) + 0.06 * scale.k}
+            cy={y(person.y)}
+            rx={0.13 * scale.k}
+            ry={0.23 * scale.k}
+            class="coat body"
+          />
+          <circle cx={x(person.x)} cy={y(person.y)} r={0.09 * scale.k} class="head" />
+          <path
+            d="M{x(person.x) - 0.09 * scale.k} {y(person.y) - 0.03 * scale.k}l{-0.03 *
+              scale.k} {0.03 * scale.k}l{0.03 * scale.k} {0.03 * scale.k}"
+            class="nose"
+          />
+        {/each}
+      {:else}
+        <rect
+          x={x(0) - 0.12 * scale.k}
+          y={y(0) - 0.16 * scale.k}
+          width={0.24 * scale.k}
+          height={0.32 * scale.k}
+          rx="4"
+          class="coat body"
+        />
+      {/if}
+    </SetPart>
+
+    {#each layout.lamps as lamp, at (`${lamp.role} ${at}`)}
+      {@const radius = Math.max(0.05, lamp.radiusM ?? 0.1) * scale.k}
+      {@const turn = (Math.atan2(-lamp.spot.y, -lamp.spot.x) * 180) / Math.PI}
+      <SetPart
+        movable={{ what: 'lamp', at }}
+        label="{lamp.name}, {lamp.role}"
+        valueM={lamp.distanceM}
+        valueWords="{words(lamp.distanceM)} from the face, {lamp.angleDeg}° off the camera"
+        spot={lamp.spot}
+        scale={partScale}
+        from="above"
+        {onmove}
+        {ondone}
+        {onkey}
+      >
+        {#if lamp.role === 'overhead'}
+          <circle cx={x(lamp.spot.x)} cy={y(lamp.spot.y)} r={radius} class="lamp over body" />
+        {:else}
+          <g transform="translate({x(lamp.spot.x)} {y(lamp.spot.y)}) rotate({turn})">
+            <rect
+              x="-7"
+              y={-radius}
+              width="12"
+              height={2 * radius}
+              rx="6"
+              class="lamp body"
+              class:seen={lamp.role === 'practical'}
+            />
+          </g>
+        {/if}
+        <text
+          x={x(lamp.spot.x)}
+          y={y(lamp.spot.y) + (lamp.spot.y < 0 ? -radius * 0.5 - 14 : radius * 0.5 + 24)}
+          text-anchor="middle">{lamp.role} {words(lamp.distanceM)}, {lamp.angleDeg}°</text
+        >
+      </SetPart>
+    {/each}
+
+    {#if layout.mic}
+      <path d={lobe} class="lobe" />
+      <SetPart
+        movable={{ what: 'microphone' }}
+        label={layout.mic.name}
+        valueM={layout.mic.distanceM}
+        valueWords="{words(layout.mic.distanceM)} from the mouth"
+        spot={layout.mic.spot}
+        scale={partScale}
+        from="above"
+        {onmove}
+        {ondone}
+        {onkey}
+      >
+        <circle cx={x(layout.mic.spot.x)} cy={y(layout.mic.spot.y)} r="13" fill="transparent" />
+        <rect
+          x={x(layout.mic.spot.x) - 9}
+          y={y(layout.mic.spot.y) - 5}
+          width="18"
+          height="10"
+          rx="5"
+          class="mic body"
+        />
+      </SetPart>
+    {/if}
+
+    <SetPart
+      movable={{ what: 'camera' }}
+      label="Camera"
+      valueM={layout.looksDown ? layout.camera.z - layout.subject.z : -layout.camera.x}
+      valueWords="{words(
+        layout.looksDown ? layout.camera.z - layout.subject.z : -layout.camera.x
+      )} from the {layout.showsFace ? 'face' : 'work'}"
+      spot={layout.camera}
+      scale={partScale}
+      from="above"
+      {onmove}
+      {ondone}
+      {onkey}
+    >
+      {#if layout.looksDown}
+        <rect x={x(0) - 15} y={y(0) - 11} width="30" height="22" rx="5" class="camera over body" />
+        <circle cx={x(0)} cy={y(0)} r="8" class="camera over" />
+      {:else}
+        <rect
+          x={x(layout.camera.x) - 36}
+          y={y(0) - 15}
+          width="24"
+          height="30"
+          rx="5"
+          class="camera body"
+        />
+        <rect x={x(layout.camera.x) - 12} y={y(0) - 10} width="12" height="20" class="camera" />
+      {/if}
+    </SetPart>
+
+    {#if !layout.looksDown}
+      <g class="ruler" aria-hidden="true">
+        <path
+          d="M{x(layout.camera.x)} {rulerY - 4}v8M{x(layout.camera.x)} {rulerY}H{x(0)}M{x(
+            0
+          )} {rulerY - 4}v8"
+        />
+        <text x={(x(layout.camera.x) + x(0)) / 2} y={rulerY + 15} text-anchor="middle"
+          >{words(-layout.camera.x)}</text
+        >
+        {#if layout.background}
+          <path
+            d="M{x(0)} {rulerY}H{x(layout.background.x)}M{x(layout.background.x)} {rulerY - 4}v8"
+          />
+          <text x={(x(0) + x(layout.background.x)) / 2} y={rulerY + 15} text-anchor="middle"
+            >{words(layout.background.x)}</text
+          >
+        {/if}
+      </g>
+    {/if}
+    <g class="ruler" aria-hidden="true">
+      <path d="M8 {height - 6}v-6m0 3h{scale.k / 2}m0 -3v6" />
+      <text x={14 + scale.k / 2} y={height - 5}>{words(0.5)}</text>
+    </g>
+  </svg>
+</div>
+
+<style>
+  .frame {
+    width: 100%;
+  }
+
+  svg {
+    display: block;
+    max-width: 100%;
+    overflow: visible;
+  }
+
+  .grid path {
+    stroke: var(--line);
+    stroke-opacity: 0.55;
+    stroke-dasharray: 3 3;
+  }
+
+  .light path {
+    fill: var(--pocket-light);
+    fill-opacity: 0.13;
+    stroke: var(--pocket-light);
+    stroke-opacity: 0.55;
+    stroke-dasharray: 2 4;
+  }
+
+  .walls {
+    fill: none;
+    stroke: var(--ink);
+    stroke-width: 3px;
+  }
+
+  .cone {
+    fill: var(--pocket-lens);
+    fill-opacity: 0.09;
+    stroke: var(--pocket-lens);
+    stroke-dasharray: 5 4;
+  }
+
+  .sharp {
+    fill: var(--pocket-lens);
+    fill-opacity: 0.16;
+  }
+
+  .back {
+    stroke: var(--ink-soft);
+    stroke-width: 4px;
+  }
+
+  .grip {
+    stroke: transparent;
+    stroke-width: 22px;
+  }
+
+  .window {
+    fill: var(--paper);
+    stroke: var(--ink);
+    stroke-width: 2px;
+  }
+
+  .window.curtained {
+    fill: var(--tan);
+  }
+
+  .foot {
+    fill: none;
+    stroke: var(--ink-soft);
+    stroke-dasharray: 3 3;
+  }
+
+  .boom {
+    stroke: var(--ink);
+    stroke-width: 3px;
+  }
+
+  .bag {
+    fill: var(--pocket-support);
+  }
+
+  .coat {
+    fill: var(--tan);
+    stroke: var(--ink);
+    stroke-width: 1.6px;
+  }
+
+  .head {
+    fill: var(--paper);
+    stroke: var(--ink);
+    stroke-width: 1.6px;
+  }
+
+  .nose {
+    fill: none;
+    stroke: var(--ink);
+    stroke-width: 1.6px;
+  }
+
+  .lamp {
+    fill: #f3cf66;
+    stroke: var(--ink);
+    stroke-width: 1.6px;
+  }
+
+  .over {
+    fill-opacity: 0.45;
+    stroke-dasharray: 4 3;
+  }
+
+  .mic {
+    fill: var(--pocket-sound);
+    stroke: var(--ink);
+  }
+
+  .lobe {
+    fill: var(--pocket-sound);
+    fill-opacity: 0.1;
+    stroke: var(--pocket-sound);
+    stroke-opacity: 0.5;
+    pointer-events: none;
+  }
+
+  .camera {
+    fill: var(--paper);
+    stroke: var(--ink);
+    stroke-width: 2px;
+  }
+
+  .ruler path {
+    fill: none;
+    stroke: var(--ink);
+  }
+
+  .ruler text {
+    font-weight: 600;
+  }
+
+  text {
+    fill: var(--ink);
+    paint-order: stroke;
+    stroke: var(--paper);
+    stroke-width: 3px;
+    font-size: 11px;
+    font-variant-numeric: tabular-nums;
+  }
+</style>

@@ -1,0 +1,173 @@
+<script lang="ts">
+  import { figureWords } from '../../core/figures/figure-words';
+  import { figureOf } from '../../core/figures/record';
+  import type { FigureId } from '../../core/figures/table';
+  import { exposureSettings } from '../../core/judge/exposure-settings';
+  import type { AngleJudgement } from '../../core/judge/incremental';
+  import { plainNumber } from '../../core/model/measure-words';
+  import { MIRED_DIFFERENCE } from '../../core/relations/lighting/colour';
+  import type { SetLayout } from '../../core/set/layout';
+
+  /** What each light gives at the face, what it comes to, and what the camera is set to for it. */
+  interface Props {
+    judged: AngleJudgement;
+    layout: SetLayout;
+  }
+  const { judged, layout }: Props = $props();
+  const units = $derived(judged.rig.project.units);
+  const of = (figure: FigureId) => figureOf(judged.record, figure);
+  const lx = (value: number) => figureWords(Math.round(value), 'lx', units);
+
+  /** Lux at its dimmest and brightest, lamp by lamp. */
+  const sources = $derived([
+    ...layout.lamps.flatMap(({ name, role, faceLx }) =>
+      faceLx === undefined ? [] : [{ name: `${name}, ${role}`, dim: faceLx, bright: faceLx }]
+    ),
+    ...(of('windowDim') === undefined
+      ? []
+      : [
+          { name: 'window', dim: of('windowDim')!, bright: of('windowBright') ?? of('windowDim')! }
+        ]),
+    { name: 'light of the place', dim: of('lightDim') ?? 0, bright: of('lightBright') ?? 0 }
+  ]);
+  const most = $derived(Math.max(1, of('faceBright') ?? 1));
+  const share = (value: number) =>
+    Math.max(0, Math.min(100, (100 * Math.log2(1 + value)) / Math.log2(1 + most)));
+  const range = (dim: number, bright: number) =>
+    Math.round(dim) === Math.round(bright)
+      ? lx(dim)
+      : `${plainNumber(Math.round(dim), 0)}–${lx(bright)}`;
+  const settings = $derived(exposureSettings(judged));
+  const gap = $derived(of('placeColourGap') ?? of('lampColourGap'));
+  const needed = $derived(of('lightNeeded'));
+</script>
+
+<section class="card" aria-label="Light">
+  <h2>Light at the {layout.showsFace ? 'face' : 'work'}</h2>
+  <ul>
+    {#each sources as one (one.name)}
+      <li>
+        <span class="name">{one.name}</span>
+        <span class="bar" aria-hidden="true"
+          ><span class="bright" style:width="{share(one.bright)}%"></span><span
+            class="dim"
+            style:width="{share(one.dim)}%"
+          ></span></span
+        >
+        <span class="figures strong">{range(one.dim, one.bright)}</span>
+      </li>
+    {/each}
+    <li class="sum">
+      <span class="name">all together</span>
+      <span class="soft">{needed === undefined ? '' : `a clean picture wants ${lx(needed)}`}</span>
+      <span class="figures strong">{range(of('faceDim') ?? 0, of('faceBright') ?? 0)}</span>
+    </li>
+  </ul>
+  {#if gap !== undefined}
+    <p class="soft">
+      Colours of light {Math.round(gap)} mired apart: {gap < MIRED_DIFFERENCE.seen
+        ? 'unseen'
+        : gap <= MIRED_DIFFERENCE.strong
+          ? 'seen'
+          : 'strong'}.
+    </p>
+  {/if}
+  <h3>What to set</h3>
+  <dl>
+    {#each settings as one (one.name)}
+      <div>
+        <dt>{one.name}</dt>
+        <dd><b class="figures">{one.set}</b> <span class="soft">{one.why}</span></dd>
+      </div>
+    {/each}
+  </dl>
+</section>
+
+<style>
+  .card {
+    padding: 0.8rem 1rem;
+  }
+
+  h2 {
+    margin: 0 0 0.4rem;
+    font-size: 1.05rem;
+  }
+
+  h3 {
+    margin: 0.7rem 0 0.3rem;
+    font-size: 0.9rem;
+  }
+
+  ul {
+    display: grid;
+    gap: 0.35rem;
+    margin: 0;
+    padding: 0;
+    list-style: none;
+  }
+
+  li {
+    display: grid;
+    grid-template-columns: minmax(7rem, 1.3fr) minmax(3rem, 1fr) 8.5rem;
+    gap: 0.6rem;
+    align-items: center;
+    font-size: 0.8125rem;
+  }
+
+  .sum {
+    padding-top: 0.3rem;
+    border-top: 1.5px dashed var(--tan-line);
+  }
+
+  .strong {
+    font-weight: 600;
+    text-align: right;
+  }
+
+  .bar {
+    position: relative;
+    height: 9px;
+    border-radius: 5px;
+    background: var(--canvas-deep);
+  }
+
+  .bar span {
+    position: absolute;
+    inset: 0 auto 0 0;
+    border-radius: 5px;
+  }
+
+  .bright {
+    background: color-mix(in srgb, var(--pocket-light) 45%, transparent);
+  }
+
+  .dim {
+    background: var(--pocket-light);
+  }
+
+  dl {
+    display: grid;
+    gap: 0.3rem;
+    margin: 0;
+    font-size: 0.8125rem;
+  }
+
+  dl div {
+    display: grid;
+    grid-template-columns: 7rem 1fr;
+    gap: 0.6rem;
+  }
+
+  dt {
+    color: var(--ink-soft);
+  }
+
+  dd {
+    margin: 0;
+  }
+
+  .soft {
+    color: var(--ink-soft);
+    font-size: 0.75rem;
+  }
+</style>

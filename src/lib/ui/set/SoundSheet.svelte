@@ -1,0 +1,197 @@
+<script lang="ts">
+  import { max } from 'd3-array';
+  import { scaleLinear } from 'd3-scale';
+  import { lengthWords } from '../../core/figures/figure-words';
+  import type { AngleJudgement } from '../../core/judge/incremental';
+  import type { UnitSystem } from '../../core/model/project';
+  import { echoWord } from '../../core/relations/sound/critical-distance';
+  import {
+    BLANKET_AREA_M2,
+    type BlanketEffect,
+    type FarthestMic,
+    type SoundAtPlace
+  } from '../../core/set/sound-sheet';
+  import type { MicPlace } from '../../core/model/plan';
+  import { micPlaceWords } from '../../core/set/tape-list';
+
+  /** The voice against all that is not the voice, at every place the microphone can have in this room. */
+  interface Props {
+    sounds: readonly SoundAtPlace[];
+    farthest: FarthestMic | undefined;
+    blankets: readonly BlanketEffect[];
+    judged: AngleJudgement;
+    units: UnitSystem;
+    onplace: (place: MicPlace) => void;
+  }
+  const { sounds, farthest, blankets, judged, units, onplace }: Props = $props();
+
+  /** Nearer than this nobody puts a microphone to a mouth. */
+  const NEAREST_MIC_M = 0.08;
+  const loudest = $derived(
+    Math.max(
+      70,
+      max(sounds, ({ voiceDbA }) => voiceDbA) ?? 0,
+      max(sounds, ({ noiseDbA }) => noiseDbA) ?? 0
+    )
+  );
+  const along = $derived(scaleLinear([0, loudest], [0, 100]).clamp(true));
+  const dB = (value: number | undefined) =>
+    value === undefined ? '?' : Math.floor(value).toString();
+  const parts = ({ roomDbA, windDbA, selfNoiseDbA }: SoundAtPlace) =>
+    [
+      ['room', roomDbA],
+      ['wind', windDbA],
+      ['its own noise', selfNoiseDbA]
+    ]
+      .flatMap(([name, level]) => (level === undefined ? [] : `${name} ${dB(level as number)}`))
+      .join(', ');
+</script>
+
+<section class="card" aria-label="Sound">
+  <h2>Sound at each place</h2>
+  {#if sounds.length === 0}
+    <p class="soft">
+      {judged.scene.voice === 'none'
+        ? 'Nobody speaks here.'
+        : 'No microphone of the kit goes here; the body’s own is all there is.'}
+    </p>
+  {:else}
+    <ul>
+      {#each sounds as one (one.place)}
+        <li class:used={one.inUse} data-place={one.place}>
+          <button
+            aria-pressed={one.inUse}
+            onclick={() => onplace(one.place)}
+            title="Put the microphone {micPlaceWords[one.place]}">{micPlaceWords[one.place]}</button
+          >
+          <span class="figures"
+            >{one.distanceM === undefined ? '' : lengthWords(one.distanceM, units)}</span
+          >
+          <span class="bars" aria-hidden="true">
+            <span class="voice" style:width="{along(one.voiceDbA ?? 0)}%"></span>
+            <span class="noise" style:width="{along(Math.max(0, one.noiseDbA ?? 0))}%"></span>
+          </span>
+          <span class="figures strong"
+            >{dB(one.speechToNoiseDb)} dB{#if one.cleanDb !== undefined && (one.speechToNoiseDb ?? 0) >= one.cleanDb}&nbsp;clean{/if}</span
+          >
+          <span class="soft"
+            >voice {dB(one.voiceDbA)} against {dB(one.noiseDbA)} dB(A): {parts(
+              one
+            )}{#if one.directToReverberantDb !== undefined}
+              · room {echoWord(one.directToReverberantDb)}{/if}</span
+          >
+        </li>
+      {/each}
+    </ul>
+  {/if}
+  {#if farthest}
+    <p>
+      {#if farthest.distanceM < NEAREST_MIC_M}
+        Here this microphone is clean at no distance: the noise is too loud for it.
+      {:else}As it is, this microphone may go <b class="figures"
+          >{lengthWords(farthest.distanceM, units)}</b
+        >
+        from the mouth; past that {farthest.limit === 'noise'
+          ? 'the noise is heard'
+          : 'the room is heard'}.{/if}
+    </p>
+  {/if}
+  {#if blankets.length > 1}
+    <p class="soft">
+      {#each blankets as one, at (one.blankets)}{at > 0 ? ' · ' : ''}{one.blankets === 0
+          ? 'as it is'
+          : `${one.blankets} ${one.blankets === 1 ? 'blanket' : 'blankets'}`}: reverberation {one.reverberationS.toFixed(
+          2
+        )} s, {echoWord(one.directToReverberantDb)}{/each}. A blanket is {BLANKET_AREA_M2} m², hung free
+      of the wall or in a corner; about.
+    </p>
+  {/if}
+</section>
+
+<style>
+  .card {
+    padding: 0.8rem 1rem;
+  }
+
+  h2 {
+    margin: 0 0 0.4rem;
+    font-size: 1.05rem;
+  }
+
+  ul {
+    display: grid;
+    gap: 0.5rem;
+    margin: 0;
+    padding: 0;
+    list-style: none;
+  }
+
+  li {
+    display: grid;
+    grid-template-columns: 7.5rem 3.6rem minmax(4rem, 1fr) 6rem;
+    gap: 0.1rem 0.6rem;
+    align-items: center;
+    padding: 0.2rem 0.4rem;
+    border-left: 3px solid transparent;
+    font-size: 0.8125rem;
+  }
+
+  li.used {
+    border-left-color: var(--pocket-sound);
+    background: var(--paper);
+  }
+
+  li .soft {
+    grid-column: 1 / -1;
+  }
+
+  button {
+    padding: 0;
+    border: 0;
+    background: none;
+    color: var(--moss);
+    font-weight: 600;
+    text-align: left;
+    text-decoration: underline;
+    cursor: pointer;
+  }
+
+  li.used button {
+    color: var(--ink);
+    text-decoration: none;
+  }
+
+  .bars {
+    display: grid;
+    gap: 2px;
+  }
+
+  .voice,
+  .noise {
+    height: 7px;
+    border-radius: 4px;
+  }
+
+  .voice {
+    background: var(--pocket-sound);
+  }
+
+  .noise {
+    background: repeating-linear-gradient(45deg, var(--ink-soft) 0 2px, transparent 2px 5px);
+  }
+
+  .strong {
+    font-weight: 600;
+    text-align: right;
+  }
+
+  p {
+    padding: 0.4rem 0 0;
+    font-size: 0.8125rem;
+  }
+
+  .soft {
+    color: var(--ink-soft);
+    font-size: 0.75rem;
+  }
+</style>
