@@ -42,6 +42,13 @@ const places: Record<string, (page: Page) => Promise<void>> = {
     await page.goto('/buying');
     await expect(page.getByRole('heading', { name: 'Buying list' })).toBeVisible();
   },
+  'the set': async (page) => {
+    await page.goto('/set');
+    await page.getByRole('button', { name: 'Loom lesson' }).click();
+    await expect(page.getByRole('slider', { name: 'Camera', exact: true })).toBeVisible();
+    await page.getByLabel('Beside it').selectOption({ label: 'f/8' });
+    await expect(page.getByRole('img', { name: /The same with/ })).toBeVisible();
+  },
   'an opened pocket': async (page) => {
     await page.goto('/satchel/lens');
     await expect(page.getByRole('option').first()).toBeVisible();

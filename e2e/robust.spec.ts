@@ -38,7 +38,15 @@ test('a word of two hundred letters wraps in every view, at every width and on p
   const part = `/shelf/${project.plans[0]!.lines[0]!.gearId}`;
   for (const width of [360, 820, 1280]) {
     await page.setViewportSize({ width, height: 800 });
-    for (const path of ['/satchel', '/brief', '/satchel/sound', '/shelf', part, '/buying']) {
+    for (const path of [
+      '/satchel',
+      '/brief',
+      '/satchel/sound',
+      '/set',
+      '/shelf',
+      part,
+      '/buying'
+    ]) {
       await page.goto(path);
       await expect(page.getByRole('heading', { level: 1 }).first()).toBeAttached();
       await page.waitForTimeout(150);
@@ -93,7 +101,7 @@ test('a project spoilt in the browser leaves a way out, and the others as they a
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Export this project as it lies' }).click();
   expect((await download).suggestedFilename()).toBe('project-as-it-lies.json');
-  for (const path of ['/brief', '/shelf', '/buying', '/satchel/sound']) {
+  for (const path of ['/brief', '/set', '/shelf', '/buying', '/satchel/sound']) {
     await page.goto(path);
     await expect(page.getByRole('alert').first()).toBeVisible();
   }

@@ -36,6 +36,7 @@ test('whatever spoilt file the check takes, every view shows it without a fault 
       '/brief',
       '/satchel/lens',
       '/satchel/power',
+      '/set',
       '/shelf',
       '/buying'
     ]) {

@@ -127,6 +127,7 @@ test('a phone has it all within its width', async ({ page }) => {
     '/satchel',
     '/brief',
     '/buying',
+    '/set',
     '/satchel/power',
     '/shelf',
     '/shelf/edit',

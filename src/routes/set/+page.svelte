@@ -76,20 +76,24 @@
     if (!judged || !layout) return;
     base ??= { judged, layout, movable };
     waiting = { movable, to };
-    frame ||= requestAnimationFrame(() => {
-      frame = 0;
-      if (!base || !waiting) return;
-      const moved = moveOnSet(base.judged, base.layout, waiting.movable, waiting.to);
-      if ('refused' in moved) refused = moved.refused;
-      else {
-        refused = '';
-        draft = moved.act;
-      }
-    });
+    frame ||= requestAnimationFrame(follow);
+  }
+  /** Judges where the pointer is now, once a frame. */
+  function follow() {
+    frame = 0;
+    if (!base || !waiting) return;
+    const moved = moveOnSet(base.judged, base.layout, waiting.movable, waiting.to);
+    if ('refused' in moved) refused = moved.refused;
+    else {
+      refused = '';
+      draft = moved.act;
+    }
   }
   async function keep() {
-    cancelAnimationFrame(frame);
-    frame = 0;
+    if (frame) {
+      cancelAnimationFrame(frame);
+      follow();
+    }
     const act = draft;
     if (act) await satchel.act(act);
     draft = undefined;

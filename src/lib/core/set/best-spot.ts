@@ -41,13 +41,22 @@ const STEP_M = 0.01;
  * The camera's distance that is best for a goal and brings no finding that weakens or blocks and is not there now:
  * every whole centimetre is judged, so that there is none better. Undefined where the figure is unknown here.
  */
-export function bestSpot(
+export function bestSpot(...asked: Parameters<typeof seekBestSpot>): BestSpot | undefined {
+  const seeking = seekBestSpot(...asked);
+  for (;;) {
+    const step = seeking.next();
+    if (step.done) return step.value;
+  }
+}
+
+/** The same, a centimetre at a time, for a page that has other things to do between. */
+export function* seekBestSpot(
   project: Project,
   shelf: Shelf,
   judgement: Judgement,
   judged: AngleJudgement,
   goal: SpotGoal
-): BestSpot | undefined {
+): Generator<void, BestSpot | undefined, void> {
   const { figure, more } = spotGoals[goal];
   const layout = layOut(judged);
   const now = figureOf(judged.record, figure);
@@ -58,6 +67,7 @@ export function bestSpot(
   const broken = new Map<number, string>();
   const steps = Math.round((angle.distanceM * FARTHEST_TIMES) / STEP_M);
   for (let at = 1; at <= steps; at++) {
+    yield;
     const distanceM = at / 100;
     const move = moveOnSet(judged, layout, { what: 'camera' }, cameraAt(layout, distanceM));
     if ('refused' in move) {

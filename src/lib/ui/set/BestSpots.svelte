@@ -7,7 +7,7 @@
   import type { Judgement } from '../../core/judge/judgement';
   import type { Project, UnitSystem } from '../../core/model/project';
   import type { Shelf } from '../../core/model/shelf';
-  import { type BestSpot, bestSpot, type SpotGoal, spotGoals } from '../../core/set/best-spot';
+  import { type BestSpot, seekBestSpot, type SpotGoal, spotGoals } from '../../core/set/best-spot';
 
   /** Where the camera would stand best for one want, without a finding that is not there now. */
   interface Props {
@@ -26,6 +26,26 @@
   >(undefined);
   const shown = $derived(answer?.of === judged ? answer : undefined);
   const goals = Object.keys(spotGoals) as SpotGoal[];
+  /** So long at a time, and then the page may draw. */
+  const SLICE_MS = 10;
+  let asked = 0;
+  async function seek(goal: SpotGoal) {
+    const mine = (asked += 1);
+    const of = judged;
+    const seeking = seekBestSpot(project, shelf, judgement, of, goal);
+    for (;;) {
+      const end = performance.now() + SLICE_MS;
+      let step = seeking.next();
+      while (!step.done && performance.now() < end) step = seeking.next();
+      if (step.done) {
+        answer = { goal, of, spot: step.value };
+        return;
+      }
+      await new Promise((resolve) => setTimeout(resolve));
+      if (mine !== asked || of !== judged) return;
+    }
+  }
+
   const say = (spot: BestSpot, value: number) =>
     figureWords(value, figureTable[spotGoals[spot.goal].figure].unit, units);
 </script>
@@ -37,12 +57,7 @@
       <Button
         size="small"
         kind={shown?.goal === goal ? 'secondary' : 'tertiary'}
-        on:click={() =>
-          (answer = {
-            goal,
-            of: judged,
-            spot: bestSpot(project, shelf, judgement, judged, goal)
-          })}>{goal}</Button
+        on:click={() => void seek(goal)}>{goal}</Button
       >
     {/each}
   </div>

@@ -12,7 +12,7 @@
   import type { Project } from '../../core/model/project';
   import { isIndoors } from '../../core/model/scene-facts';
   import type { Shelf } from '../../core/model/shelf';
-  import { apertureSteps } from '../../core/relations/exposure/aperture-steps';
+  import { wholeApertures } from '../../core/relations/exposure/aperture-steps';
   import { layOut, type SetLayout } from '../../core/set/layout';
   import { pictureThroughLens } from '../../core/set/through-lens';
   import ThroughLens from './ThroughLens.svelte';
@@ -59,8 +59,8 @@
     const widest = figureOf(judged.record, 'apertureWidest');
     const smallest = figureOf(judged.record, 'apertureSmallest');
     if (widest === undefined || smallest === undefined) return [];
-    return apertureSteps
-      .filter((stop, at) => stop >= widest && stop <= smallest && at % 2 === 0)
+    return wholeApertures
+      .filter((stop) => stop >= widest && stop <= smallest)
       .map((apertureN) => ({
         key: `aperture ${apertureN}`,
         label: figureWords(apertureN, 'f/'),
@@ -96,7 +96,9 @@
         const value = figureOf(record, figure);
         return value === undefined
           ? []
-          : figureWords(figure === 'isoDim' ? isoToSet(value) : value, unit, units);
+          : unit === 'ISO'
+            ? `ISO ${isoToSet(value)}`
+            : figureWords(value, unit, units);
       })
       .join(' · ');
 </script>
@@ -176,9 +178,13 @@
 
   .choose {
     display: grid;
-    grid-template-columns: 1fr 1fr;
+    grid-template-columns: repeat(auto-fit, minmax(min(12rem, 100%), 1fr));
     gap: 1rem;
     margin-top: 0.3rem;
+  }
+
+  .choose :global(.bx--slider) {
+    min-width: 5rem;
   }
 
   .soft {

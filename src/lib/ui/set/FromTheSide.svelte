@@ -33,8 +33,8 @@
   const z = $derived((metres: number) => scale.y(-metres));
   const partScale = $derived({
     ...scale,
-    x: (metres: number) => scale.x(metres + shiftX),
-    toX: (pixels: number) => scale.toX(pixels) - shiftX
+    // Where the pointer is, is told in the place of before the drag: every move is counted from there.
+    x: (metres: number) => scale.x(metres + shiftX)
   });
   const words = (metres: number) => lengthWords(metres, units);
 
