@@ -294,12 +294,27 @@
   .drawings,
   .beside {
     display: grid;
+    grid-template-columns: minmax(0, 1fr);
     gap: 0.9rem;
     min-width: 0;
   }
 
   section.card {
+    min-width: 0;
     padding: 0.7rem 0.9rem 0.8rem;
+  }
+
+  @media print {
+    .scenes,
+    .refused,
+    .bench :global(section:not([aria-label='Set card'], [aria-label='From above'])),
+    .bench :global(.readouts) {
+      display: none;
+    }
+
+    .bench {
+      grid-template-columns: minmax(0, 1fr);
+    }
   }
 
   header {

@@ -166,6 +166,7 @@
 <style>
   .both {
     display: grid;
+    grid-template-columns: minmax(0, 1fr);
   }
 
   .both > :global(*) {
@@ -174,6 +175,7 @@
 
   .other {
     display: grid;
+    grid-template-columns: minmax(0, 1fr);
   }
 
   .choose {

@@ -107,4 +107,9 @@
   .card :global(.measure) {
     min-width: 0;
   }
+  @media (max-width: 700px) {
+    .card {
+      grid-template-columns: minmax(0, 1fr);
+    }
+  }
 </style>

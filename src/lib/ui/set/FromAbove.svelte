@@ -391,6 +391,8 @@
 <style>
   .frame {
     width: 100%;
+    min-width: 0;
+    overflow: hidden;
   }
 
   svg {

@@ -277,6 +277,8 @@
 <style>
   .frame {
     width: 100%;
+    min-width: 0;
+    overflow: hidden;
   }
 
   svg {

@@ -170,4 +170,20 @@
     color: var(--ink-soft);
     font-size: 0.75rem;
   }
+  @media (max-width: 700px) {
+    li {
+      grid-template-columns: minmax(0, 1fr) auto;
+    }
+
+    .bar,
+    li .soft {
+      grid-row: 2;
+      grid-column: 1 / -1;
+    }
+
+    dl div {
+      grid-template-columns: minmax(0, 1fr);
+      gap: 0;
+    }
+  }
 </style>

@@ -194,4 +194,14 @@
     color: var(--ink-soft);
     font-size: 0.75rem;
   }
+  @media (max-width: 700px) {
+    li {
+      grid-template-columns: minmax(0, 1fr) auto auto;
+    }
+
+    .bars {
+      grid-row: 2;
+      grid-column: 1 / -1;
+    }
+  }
 </style>

@@ -306,8 +306,11 @@
 <style>
   .frame {
     display: grid;
+    grid-template-columns: minmax(0, 1fr);
     justify-items: center;
     width: 100%;
+    min-width: 0;
+    overflow: hidden;
   }
 
   svg {
