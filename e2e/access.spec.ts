@@ -49,6 +49,11 @@ const places: Record<string, (page: Page) => Promise<void>> = {
     await page.getByLabel('Beside it').selectOption({ label: 'f/8' });
     await expect(page.getByRole('img', { name: /The same with/ })).toBeVisible();
   },
+  'practising, and how it went': async (page) => {
+    await page.goto('/set/practise');
+    await page.getByRole('button', { name: 'Take it' }).click();
+    await expect(page.getByRole('region', { name: 'How it went' })).toBeVisible();
+  },
   'an opened pocket': async (page) => {
     await page.goto('/satchel/lens');
     await expect(page.getByRole('option').first()).toBeVisible();

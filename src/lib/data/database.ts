@@ -2,6 +2,7 @@ import Dexie, { type DexieOptions, type EntityTable, type Table } from 'dexie';
 import type { Patch } from '../core/acts/drafts';
 import type { RecordedChange } from '../core/acts/record-act';
 import type { Project } from '../core/model/project';
+import type { Attempt } from '../core/practise/attempt';
 
 /** A moment at which a project went out into a file, or came in from one. */
 export interface FileMark {
@@ -36,7 +37,7 @@ export interface ProjectRow {
 }
 
 /** Raised whenever the checks of the model change. */
-export const CHECKS = 4;
+export const CHECKS = 5;
 
 /** One write since the snapshot, as a small patch. */
 export interface JournalRow {
@@ -72,6 +73,9 @@ export interface SettingRow {
   value: string;
 }
 
+/** One attempt at setting a camera by hand. It belongs to the person, not to a project. */
+export type PracticeRow = Attempt & { number?: number };
+
 /** A step of the log as versions 1 and 2 kept it. */
 interface StepRowBefore3 {
   sequence: number;
@@ -90,6 +94,7 @@ export class SatchelDatabase extends Dexie {
   log!: Table<StepRow, [string, number]>;
   copies!: EntityTable<CopyRow, 'number'>;
   settings!: EntityTable<SettingRow, 'key'>;
+  practice!: Table<PracticeRow, number>;
 
   /** @param memory stands in for the browser's own database where that is refused */
   constructor(name = 'hearty-satchel', memory?: Pick<DexieOptions, 'indexedDB' | 'IDBKeyRange'>) {
@@ -185,5 +190,6 @@ export class SatchelDatabase extends Dexie {
           copy.steps.forEach(steps);
         });
     });
+    this.version(6).stores({ practice: '++number, at' });
   }
 }

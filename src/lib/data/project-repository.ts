@@ -12,6 +12,7 @@ import {
   type SatchelDatabase,
   type StepRow
 } from './database';
+import { PracticeRepository } from './practice-repository';
 import { type CopyHead, ProjectCopies } from './project-copies';
 import { type KeptProject, ProjectReader, type UndoState } from './project-reader';
 import { all, looksLikeProject, StoredProjectError } from './stored-project';
@@ -38,10 +39,13 @@ const marksAt = (marks: readonly string[], revision: number): FileMark[] =>
  */
 export class ProjectRepository extends ProjectReader {
   private readonly copiesKept: ProjectCopies;
+  /** Attempts at setting a camera by hand: the person's, not a project's. */
+  readonly practice: PracticeRepository;
 
   constructor(db: SatchelDatabase) {
     super(db);
     this.copiesKept = new ProjectCopies(db);
+    this.practice = new PracticeRepository(db);
   }
 
   private get tables() {

@@ -167,6 +167,7 @@
         >
       {/each}
     {/if}
+    <a class="practise" href="/set/practise">Practise with this camera →</a>
   </nav>
   <p class="refused" role="status">{refused}</p>
   <div class="bench">
@@ -276,6 +277,11 @@
     gap: 0.3rem;
     align-items: center;
     margin-bottom: 0.4rem;
+  }
+
+  .practise {
+    margin-left: auto;
+    font-size: 0.8125rem;
   }
 
   .refused {

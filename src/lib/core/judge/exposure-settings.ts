@@ -19,7 +19,7 @@ export interface Setting {
 }
 
 /** Sensitivities a body can be set to, in thirds of a stop. */
-const isoSteps = [50, 64, 80, 100, 125, 160, 200, 250, 320, 400, 500, 640].flatMap((iso) => [
+export const isoSteps = [50, 64, 80, 100, 125, 160, 200, 250, 320, 400, 500, 640].flatMap((iso) => [
   iso,
   ...(iso >= 400 ? [iso * 2, iso * 4, iso * 8, iso * 16, iso * 32] : [])
 ]);
