@@ -11,17 +11,19 @@ import {
 
 installWhenNeeded();
 const onlyBig = process.argv.includes('--big');
+const onlySet = process.argv.includes('--set');
 if (
   !onlyBig &&
+  !onlySet &&
   run(process.execPath, [bundleWhenChanged('tabletop', 'scripts/bench/main.ts')]) !== 0
 )
   process.exit(1);
 
 const program = bundleWhenChanged('bench-page', 'scripts/bench/page.ts');
-const { measureBigProject, measureInWorker, measurePage } = await import(
+const { measureBigProject, measureInWorker, measurePage, measureSet } = await import(
   pathToFileURL(join(projectRoot, program)).href
 );
-if (!onlyBig)
+if (!onlyBig && !onlySet)
   await measureInWorker(
     join(
       projectRoot,
@@ -33,6 +35,7 @@ if (process.argv.includes('--core')) process.exit(0);
 buildWhenChanged();
 const { serve } = await import('./serve.mjs');
 const { address, close } = await serve(4371);
-if (!onlyBig) await measurePage(address);
-await measureBigProject(address);
+if (!onlyBig && !onlySet) await measurePage(address);
+if (!onlyBig) await measureSet(address);
+if (!onlySet) await measureBigProject(address);
 close();

@@ -3,6 +3,7 @@ import { chromium, type Page } from '@playwright/test';
 import { median } from './measure';
 
 export { measureBigProject } from './big-page';
+export { measureSet } from './set-page';
 
 const PARTS = 5000;
 const SAMPLES = 9;

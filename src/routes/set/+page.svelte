@@ -64,6 +64,11 @@
   const keptAngle = $derived(
     kept?.angles.find((one) => one.scene.id === scene?.id && one.angle.id === angle?.id)
   );
+  /** What stands still while something is dragged, so that a frame has time for what moves. */
+  const calm = $derived.by(() => {
+    const still = draft && keptAngle ? keptAngle : judged;
+    return still && { judged: still, layout: still === judged ? layout! : layOut(still) };
+  });
   const sounds = $derived(
     satchel.asJudged && kept && keptAngle
       ? soundAtEachPlace(satchel.asJudged, satchel.shelf, kept, keptAngle)
@@ -143,7 +148,7 @@
 
 <svelte:head><title>Set · Hearty Satchel</title></svelte:head>
 <h1 class="unseen">Set</h1>
-{#if satchel.project && scene && angle && judged && layout && above && side}
+{#if satchel.project && scene && angle && judged && layout && calm && above && side}
   <nav class="scenes" aria-label="Scenes">
     {#each satchel.project.scenes as one (one.id)}
       <Button
@@ -217,12 +222,12 @@
           {sounds}
           farthest={keptAngle && farthestMic(keptAngle)}
           blankets={keptAngle ? blanketEffects(keptAngle) : []}
-          {judged}
+          judged={calm.judged}
           {units}
           onplace={putMic}
         /></Guarded
       >
-      <Guarded what="The light"><LightSheet {judged} {layout} /></Guarded>
+      <Guarded what="The light"><LightSheet judged={calm.judged} layout={calm.layout} /></Guarded>
     </div>
     <div class="beside">
       <section class="card" aria-label="Through the lens">
@@ -261,7 +266,9 @@
           /></Guarded
         >
       {/if}
-      <Guarded what="The set card"><SetCard {judged} {layout} sceneName={scene.name} /></Guarded>
+      <Guarded what="The set card"
+        ><SetCard judged={calm.judged} layout={calm.layout} sceneName={scene.name} /></Guarded
+      >
     </div>
   </div>
 {:else if satchel.project}

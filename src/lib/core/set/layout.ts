@@ -10,6 +10,7 @@ import type { LampSide, MicPlace } from '../model/plan';
 import { isFlown, isHandheld, isSeated, looksDown, showsFace } from '../model/scene-facts';
 import { furtherLampsHeld, lampStandOf } from '../rigs/lamp-stand';
 import type { PlacedLamp, PlacedRig } from '../rigs/placed-rig';
+import { soundDestinationOf, soundNeeds } from '../rigs/sound-path';
 import { EYE_LEVEL_M, EYES_ABOVE_MOUTH_M, lampSideOf, TABLE_HEIGHT_M } from '../rigs/places';
 
 /**
@@ -50,6 +51,8 @@ export interface MicOnSet {
   stand: Spot | undefined;
   standRadiusM: number | undefined;
   bagKg: number | undefined;
+  /** Cable from it to what records it, the way round included; undefined where none is needed. */
+  cableM: number | undefined;
 }
 
 /** One angle of a scene to scale. */
@@ -272,8 +275,15 @@ function micOnSet(
         ? { x: spot.x, y: reachM, z: spot.z }
         : undefined,
     standRadiusM: rig.boom?.gear.footRadiusM,
-    bagKg: rig.micPlace === 'boom arm' ? figureOf(record, 'boomBag') : undefined
+    bagKg: rig.micPlace === 'boom arm' ? figureOf(record, 'boomBag') : undefined,
+    cableM: cableOf(rig)
   };
+}
+
+function cableOf(rig: PlacedRig): number | undefined {
+  const into = soundDestinationOf(rig);
+  const neededM = into ? soundNeeds(rig, into).lengthNeededM : 0;
+  return neededM > 0 ? neededM : undefined;
 }
 
 /** True when a spot lies in what the lens sees. The eyes stand on the upper third, so the axis passes below them. */

@@ -14,6 +14,7 @@ import { cameraPlaces, sceneStyles } from '../model/word-lists';
 import { bestSpot, spotGoals, type SpotGoal } from './best-spot';
 import { cautionsOnSet } from './cautions';
 import { isInPicture, layOut, type SetLayout, type Spot, wallThrough } from './layout';
+import { lightByHour } from './light-by-hour';
 import { lampLightAtLx } from './light-field';
 import { type Movable, moveOnSet } from './move-on-set';
 import { blanketEffects, farthestMic, soundAtEachPlace } from './sound-sheet';
@@ -212,6 +213,19 @@ describe('the sound sheet', () => {
     // ᾱ = 0.2 + 4·0.4/52.2 = 0.2307; 0.161·25.2/(−52.2·ln(1 − 0.2307)) = 0.2964 s.
     expect(effects[2]!.reverberationS).toBeCloseTo(0.2964, 3);
     expect(effects[3]!.directToReverberantDb).toBeGreaterThan(effects[0]!.directToReverberantDb);
+  });
+});
+
+describe('light through the day', () => {
+  it('goes from the dim end to the bright end at noon, where there is a sky', () => {
+    const path = judgedIn(demo, 0);
+    const hours = lightByHour(path);
+    expect(hours.map(({ hour }) => hour)).toEqual([6, 7, 8, 9, 10, 11, 12, 13, 14, 15, 16, 17, 18]);
+    expect(hours[0]!.lx).toBeCloseTo(10_000, 6);
+    // Half the height of the sun at eight: 10 000 + 90 000/2.
+    expect(hours[2]!.lx).toBeCloseTo(55_000, 6);
+    expect(hours[6]!.lx).toBeCloseTo(100_000, 6);
+    expect(lightByHour(lesson())).toEqual([]);
   });
 });
 

@@ -56,6 +56,11 @@ export function tapeList({ rig, record }: AngleJudgement, layout: SetLayout): Ta
       what: layout.mic.name,
       reads: `${micPlaceWords[layout.mic.place]}, ${length(layout.mic.distanceM)} from the mouth`
     });
+  if (layout.mic?.cableM !== undefined)
+    lines.push({
+      what: 'Cable of the microphone',
+      reads: `${length(layout.mic.cableM)} at least, taped down where people walk`
+    });
   if (layout.mic?.bagKg !== undefined && layout.mic.bagKg > 0.05)
     lines.push({
       what: 'Sandbag',

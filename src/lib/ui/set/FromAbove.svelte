@@ -306,6 +306,17 @@
     {/each}
 
     {#if layout.mic}
+      {#if layout.mic.cableM !== undefined && !layout.looksDown}
+        {@const { spot, stand, cableM } = layout.mic}
+        {@const from = stand ?? spot}
+        <path
+          d="M{x(from.x)} {y(from.y)}Q{x(layout.camera.x)} {y(from.y) + 0.25 * scale.k} {x(
+            layout.camera.x
+          ) - 30} {y(0) + 14}"
+          class="cable"
+        />
+        <text x={x(layout.camera.x) - 8} y={y(from.y) + 0.2 * scale.k}>cable {words(cableM)}</text>
+      {/if}
       <path d={lobe} class="lobe" />
       <SetPart
         movable={{ what: 'microphone' }}
@@ -508,6 +519,14 @@
     stroke: var(--pocket-sound);
     stroke-opacity: 0.5;
     pointer-events: none;
+  }
+
+  .cable {
+    fill: none;
+    stroke: var(--pocket-accessories);
+    stroke-width: 1.6px;
+    stroke-dasharray: 1 3;
+    stroke-linecap: round;
   }
 
   .camera {

@@ -1,4 +1,7 @@
 <script lang="ts">
+  import { scaleLinear, scaleLog } from 'd3-scale';
+  import { area, curveMonotoneX } from 'd3-shape';
+  import { lightByHour } from '../../core/set/light-by-hour';
   import { figureWords } from '../../core/figures/figure-words';
   import { figureOf } from '../../core/figures/record';
   import type { FigureId } from '../../core/figures/table';
@@ -38,6 +41,18 @@
       ? lx(dim)
       : `${plainNumber(Math.round(dim), 0)}–${lx(bright)}`;
   const settings = $derived(exposureSettings(judged));
+  const hours = $derived(lightByHour(judged));
+  const hourX = scaleLinear([6, 18], [24, 376]);
+  const hourY = $derived(
+    scaleLog([Math.max(1, (hours[0]?.lx ?? 1) / 2), Math.max(10, hours[6]?.lx ?? 10)], [52, 18])
+  );
+  const skyPath = $derived(
+    area<(typeof hours)[number]>()
+      .x(({ hour }) => hourX(hour))
+      .y0(52)
+      .y1(({ lx: light }) => hourY(light))
+      .curve(curveMonotoneX)(hours) ?? ''
+  );
   const gap = $derived(of('placeColourGap') ?? of('lampColourGap'));
   const needed = $derived(of('lightNeeded'));
 </script>
@@ -71,6 +86,27 @@
           ? 'seen'
           : 'strong'}.
     </p>
+  {/if}
+  {#if hours.length > 0}
+    <svg
+      class="day"
+      width="100%"
+      height="70"
+      viewBox="0 0 400 70"
+      role="img"
+      aria-label="Light through the day, about: {lx(hours[0]!.lx)} at sunrise, {lx(
+        hours[6]!.lx
+      )} at noon"
+    >
+      <path d={skyPath} class="sky" />
+      {#each hours.filter(({ hour }) => hour % 3 === 0) as one (one.hour)}
+        <text x={hourX(one.hour)} y="66" text-anchor="middle">{one.hour} h</text>
+        <text x={hourX(one.hour)} y={hourY(one.lx) - 5} text-anchor="middle"
+          >{plainNumber(Number(one.lx.toPrecision(2)), 0)}</text
+        >
+      {/each}
+    </svg>
+    <p class="soft">Through a day of twelve hours of sun, about; clouds take a stop or more.</p>
   {/if}
   <h3>What to set</h3>
   <dl>
@@ -143,6 +179,20 @@
 
   .dim {
     background: var(--pocket-light);
+  }
+
+  .day {
+    margin-top: 0.5rem;
+  }
+
+  .sky {
+    fill: color-mix(in srgb, var(--pocket-light) 35%, transparent);
+    stroke: var(--pocket-light);
+  }
+
+  .day text {
+    fill: var(--ink);
+    font-size: 11px;
   }
 
   dl {

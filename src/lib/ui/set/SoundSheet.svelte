@@ -1,6 +1,10 @@
 <script lang="ts">
+  import { onDestroy } from 'svelte';
+  import { Button } from 'carbon-components-svelte';
   import { max } from 'd3-array';
   import { scaleLinear } from 'd3-scale';
+  import { voiceLike } from '../../core/set/voice-signal';
+  import { figureOf } from '../../core/figures/record';
   import { lengthWords } from '../../core/figures/figure-words';
   import type { AngleJudgement } from '../../core/judge/incremental';
   import type { UnitSystem } from '../../core/model/project';
@@ -27,6 +31,50 @@
 
   /** Nearer than this nobody puts a microphone to a mouth. */
   const NEAREST_MIC_M = 0.08;
+  /** The place one hears just now. */
+  let playing = $state<MicPlace | undefined>(undefined);
+  let deaf = $state('');
+  let audio: AudioContext | undefined;
+  const SECONDS_A_PLACE = 3;
+
+  /** Each place in turn, the one in use first; nothing leaves the browser. */
+  async function play() {
+    deaf = '';
+    try {
+      audio ??= new AudioContext();
+      await audio.resume();
+    } catch {
+      deaf = 'This browser plays no sound here.';
+      return;
+    }
+    const reverberationS = figureOf(judged.record, 'reverberation');
+    const inTurn = [...sounds].sort((one, other) => Number(other.inUse) - Number(one.inUse));
+    for (const { place, speechToNoiseDb, directToReverberantDb } of inTurn) {
+      if (speechToNoiseDb === undefined || !audio) continue;
+      playing = place;
+      const samples = voiceLike(audio.sampleRate, SECONDS_A_PLACE, {
+        speechToNoiseDb,
+        directToReverberantDb,
+        reverberationS
+      });
+      const buffer = audio.createBuffer(1, samples.length, audio.sampleRate);
+      buffer.copyToChannel(samples as Float32Array<ArrayBuffer>, 0);
+      const source = audio.createBufferSource();
+      source.buffer = buffer;
+      source.connect(audio.destination);
+      source.start();
+      await new Promise((resolve) => setTimeout(resolve, SECONDS_A_PLACE * 1000));
+      if (playing !== place) return;
+    }
+    playing = undefined;
+  }
+  function stop() {
+    playing = undefined;
+    void audio?.close();
+    audio = undefined;
+  }
+  onDestroy(stop);
+
   const loudest = $derived(
     Math.max(
       70,
@@ -83,6 +131,20 @@
         </li>
       {/each}
     </ul>
+  {/if}
+  {#if sounds.length > 0}
+    <p class="soft">
+      <Button
+        size="small"
+        kind="tertiary"
+        disabled={sounds.every(({ speechToNoiseDb }) => speechToNoiseDb === undefined)}
+        on:click={() => (playing ? stop() : void play())}>{playing ? 'Stop' : 'Hear it'}</Button
+      >
+      {playing
+        ? `Now: ${micPlaceWords[playing]}.`
+        : 'A synthesised voice at each place in turn, with the noise and the room there. Turn the volume down first: headphones at full volume hurt.'}
+    </p>
+    {#if deaf}<p class="fault" role="alert">{deaf}</p>{/if}
   {/if}
   {#if farthest}
     <p>
@@ -183,6 +245,10 @@
   .strong {
     font-weight: 600;
     text-align: right;
+  }
+
+  .fault {
+    color: var(--brick);
   }
 
   p {

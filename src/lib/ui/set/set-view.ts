@@ -98,7 +98,7 @@ export interface LightLine {
 }
 
 /** Cells along the drawing's width: finer than this nobody sees. */
-const CELLS = 64;
+const CELLS = 44;
 const LINES = [1, 0, -1, -2, -3] as const;
 
 /** Lines of equal light of the lamps on a plane that faces the camera, one a stop, from a stop over the face downwards. */
