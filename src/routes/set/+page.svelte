@@ -3,14 +3,13 @@
   import type { Act } from '$lib/core/acts/act';
   import { applyAct } from '$lib/core/acts/apply-act';
   import { figureWords, lengthWords } from '$lib/core/figures/figure-words';
-  import { judgePlan } from '$lib/core/judge/judge-plan';
   import type { AngleJudgement } from '$lib/core/judge/incremental';
-  import { activePlan } from '$lib/core/model/active-plan';
   import { plainNumber } from '$lib/core/model/measure-words';
   import type { MicPlace } from '$lib/core/model/plan';
   import { layOut, type SetLayout, type Spot } from '$lib/core/set/layout';
   import { type Movable, moveOnSet } from '$lib/core/set/move-on-set';
   import { blanketEffects, farthestMic, soundAtEachPlace } from '$lib/core/set/sound-sheet';
+  import { judgeWhileDragged } from '$lib/core/set/while-dragged';
   import { satchel } from '$lib/state/project-store.svelte';
   import BestSpots from '$lib/ui/set/BestSpots.svelte';
   import ComparedPicture from '$lib/ui/set/ComparedPicture.svelte';
@@ -38,17 +37,18 @@
     satchel.project?.scenes.find(({ id }) => id === satchel.sceneId) ?? satchel.project?.scenes[0]
   );
   const angle = $derived(scene?.angles[Math.min(angleAt, scene.angles.length - 1)]);
-  /** The project as it would be with what is being dragged. */
+  const kept = $derived(satchel.judgement);
+  const keptAngle = $derived(
+    kept?.angles.find((one) => one.scene.id === scene?.id && one.angle.id === angle?.id)
+  );
+  /** The angle as it is, or as it would be with what is being dragged. */
+  const judged = $derived(
+    draft && base && satchel.asJudged
+      ? judgeWhileDragged(satchel.asJudged, satchel.shelf, kept!, base.judged, draft)
+      : keptAngle
+  );
   const shownProject = $derived(
     satchel.asJudged && (draft ? applyAct(satchel.asJudged, draft) : satchel.asJudged)
-  );
-  const judgement = $derived(
-    shownProject && draft
-      ? judgePlan(shownProject, activePlan(shownProject), satchel.shelf)
-      : satchel.judgement
-  );
-  const judged = $derived(
-    judgement?.angles.find((one) => one.scene.id === scene?.id && one.angle.id === angle?.id)
   );
   const layout = $derived(judged && layOut(judged));
   const still = $derived(base?.layout ?? layout);
@@ -60,10 +60,6 @@
   );
   const units = $derived(satchel.project?.units ?? 'metric');
 
-  const kept = $derived(satchel.judgement);
-  const keptAngle = $derived(
-    kept?.angles.find((one) => one.scene.id === scene?.id && one.angle.id === angle?.id)
-  );
   /** What stands still while something is dragged, so that a frame has time for what moves. */
   const calm = $derived.by(() => {
     const still = draft && keptAngle ? keptAngle : judged;

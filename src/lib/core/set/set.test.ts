@@ -19,6 +19,7 @@ import { lampLightAtLx } from './light-field';
 import { type Movable, moveOnSet } from './move-on-set';
 import { blanketEffects, farthestMic, soundAtEachPlace } from './sound-sheet';
 import { tapeList } from './tape-list';
+import { judgeWhileDragged } from './while-dragged';
 import { pictureThroughLens, projected } from './through-lens';
 
 const demo = demoProject();
@@ -152,6 +153,23 @@ describe('moving things on the set', () => {
     expect(refusal({ what: 'background' }, { x: 0, y: 0, z: 1 })).toContain('behind at least');
     expect(refusal({ what: 'person' }, { x: -0.85, y: 0, z: 1 })).toContain('0.10 m');
     expect(refusal({ what: 'person' }, { x: 1.38, y: 0, z: 1 })).toContain('reached');
+  });
+
+  it('is judged while it is dragged as it will be once let go, with the parts it has', () => {
+    const judgement = judgementOf(demo);
+    for (const [at, judged] of judgement.angles.entries()) {
+      const act: Act = {
+        type: 'change angle',
+        sceneId: judged.scene.id,
+        angleId: judged.angle.id,
+        patch: { distanceM: judged.angle.distanceM + 0.02 }
+      };
+      const dragged = judgeWhileDragged(demo, shelfOf(demo), judgement, judged, act)!;
+      const after = judgedIn(applyAct(demo, act), at);
+      expect(dragged.rig.lens?.lineId).toBe(judged.rig.lens?.lineId);
+      for (const figure of ['pictureWidth', 'faceDim', 'speechToNoise', 'backgroundBlur'] as const)
+        expect(figureOf(dragged.record, figure)).toBe(figureOf(after.record, figure));
+    }
   });
 
   it('comes back to where it was', () => {
