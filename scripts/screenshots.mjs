@@ -57,6 +57,31 @@ const pictures = [
       await page.evaluate(() => scrollTo(0, 0));
     }
   },
+  {
+    name: 'set',
+    path: '/set',
+    before: async (page) => {
+      await page.getByRole('button', { name: 'Loom lesson', exact: true }).click();
+      await page.getByLabel('Beside it').selectOption({ label: 'f/8' });
+    }
+  },
+  {
+    name: 'set-walk',
+    path: '/set',
+    before: async (page) => {
+      await page.getByRole('button', { name: 'Marsh path', exact: true }).click();
+    }
+  },
+  {
+    name: 'practise',
+    path: '/set/practise',
+    before: async (page) => {
+      await page.getByRole('button', { name: 'Loom lesson', exact: true }).click();
+      await page.getByLabel('Practise', { exact: true }).selectOption('a lamp is added');
+      await page.getByRole('button', { name: 'Take it' }).click();
+      await page.getByRole('region', { name: 'How it went' }).waitFor();
+    }
+  },
   { name: 'buying-list', path: '/buying' },
   { name: 'shelf', path: '/shelf' },
   { name: 'part', path: '/shelf/orrowby-linnet-ii' },
@@ -73,35 +98,6 @@ const pictures = [
         .fill(
           'Smartphone. Main camera: 24 mm equivalent f/1.8, 1/1.3" sensor, minimum focus 10 cm, optical image stabilisation. Battery 5000 mAh 3.85 V built in. 4K 30 fps 60 Mbps. Weight 203 g. 529,00 €'
         );
-    }
-  },
-  {
-    name: 'list-in-euros',
-    path: '/shelf',
-    before: async (page) => {
-      await page.getByRole('button', { name: 'Paste a list' }).click();
-      await page
-        .getByLabel('One part a line')
-        .fill(
-          '2 × Dunmarrow Burr – 24,90 €\nPlover; 119,00 €\nWand 12 €\nOwn lens 16-50 mm f/3.5-5.6; 199,00 €'
-        );
-    }
-  },
-  {
-    name: 'satchel-inches',
-    path: '/brief',
-    before: async (page) => {
-      await page.getByRole('radio', { name: 'inches, pounds' }).check({ force: true });
-      await page.waitForTimeout(800);
-      await page.goto(`${address}/satchel`);
-      await page.waitForTimeout(2500);
-      await page.getByRole('button', { name: 'Settle all that blocks' }).click();
-      await page
-        .getByRole('button', { name: /^(Do|Take|Apply|Make)/ })
-        .first()
-        .click();
-      await page.waitForTimeout(2500);
-      await page.evaluate(() => scrollTo(0, 0));
     }
   },
   {
@@ -134,14 +130,6 @@ const pictures = [
     path: '/satchel',
     before: async (page) => {
       await page.getByRole('button', { name: 'Settings for Loom lesson' }).click();
-    }
-  },
-  {
-    name: 'search-and-do',
-    path: '/satchel',
-    before: async (page) => {
-      await page.keyboard.press('Control+k');
-      await page.getByRole('combobox', { name: /Find a part/ }).fill('wind');
     }
   },
   {
