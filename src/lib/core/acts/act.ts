@@ -16,6 +16,8 @@ export type ProjectSettings = Pick<
   | 'ownWeights'
   | 'limitMinor'
   | 'reserveMinor'
+  | 'inHandMinor'
+  | 'savedPerMonthMinor'
   | 'itemLimitMinor'
   | 'carriedLimitKg'
   | 'setUpLimitMin'

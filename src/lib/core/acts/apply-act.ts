@@ -78,11 +78,19 @@ function changeCurrency(
   draft.limitMinor = round(draft.limitMinor);
   draft.reserveMinor = round(draft.reserveMinor);
   if (draft.itemLimitMinor !== undefined) draft.itemLimitMinor = round(draft.itemLimitMinor);
+  for (const field of ['inHandMinor', 'savedPerMonthMinor'] as const)
+    if (draft[field] !== undefined) draft[field] = convert(draft[field]);
   for (const [pocket, limit] of Object.entries(draft.pocketLimitsMinor ?? {}))
     draft.pocketLimitsMinor![pocket as Pocket] = round(limit);
   for (const { lines } of draft.plans)
     for (const line of lines)
-      for (const key of ['shippingMinor', 'cashBackMinor', 'resaleMinor'] as const)
+      for (const key of [
+        'shippingMinor',
+        'cashBackMinor',
+        'resaleMinor',
+        'paidMinor',
+        'refundMinor'
+      ] as const)
         if (line[key] !== undefined) line[key] = convert(line[key]);
   // A sum done by hand was done in the other money, and is nobody's sum any more.
   for (const { lines } of draft.plans) for (const line of lines) delete line.handRemainingMinor;

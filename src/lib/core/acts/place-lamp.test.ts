@@ -75,7 +75,10 @@ describe('a lamp in a scene', () => {
   it('is moved without the others losing their roles', () => {
     const project = given(kit(tile, globe), globe, 'practical');
     for (const id of [dome, globe]) {
-      const moved = applyAct(project, moveLamp(rigIn(project), lampIn(project, id), { distanceM: 1.7 }));
+      const moved = applyAct(
+        project,
+        moveLamp(rigIn(project), lampIn(project, id), { distanceM: 1.7 })
+      );
       expect(lampIn(moved, id).placed!.distanceM).toBe(1.7);
       expect(rolesIn(moved)).toContainEqual([globe, 'practical']);
       expect(rolesIn(moved)).toContainEqual([dome, 'key']);

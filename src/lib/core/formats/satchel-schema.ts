@@ -106,6 +106,8 @@ export function satchelSchema(): Json {
             propertyNames: { enum: [...pockets] },
             additionalProperties: minor
           },
+          inHandMinor: minor,
+          savedPerMonthMinor: minor,
           itemLimitMinor: minor,
           pricesAsOf: day,
           ownWeights: {
@@ -151,6 +153,9 @@ export function satchelSchema(): Json {
           quantity: { type: 'integer', minimum: 1, maximum: MOST_PIECES },
           locked: yesNo,
           shippingMinor: minor,
+          paidMinor: minor,
+          paidOn: day,
+          refundMinor: minor,
           cashBackMinor: minor,
           cashBackUntil: day,
           handRemainingMinor: { type: 'integer', minimum: -MOST_MINOR, maximum: MOST_MINOR },

@@ -41,6 +41,11 @@ export class PlanLine {
   @NeededWord(steps) step!: Step;
   @IsBoolean({ message: 'must be true or false' }) locked!: boolean;
   @MayBeLeftOut() @MinorUnits() shippingMinor?: number;
+  /** What the whole line really cost once it was paid, shipping and discount included; it stands in place of the price. */
+  @MayBeLeftOut() @MinorUnits() paidMinor?: number;
+  @MayBeLeftOut() @Day() paidOn?: string;
+  /** What came back of a returned line; the rest of what was paid is lost. */
+  @MayBeLeftOut() @MinorUnits() refundMinor?: number;
   /** Taken off by the seller at once, in percent of the line's price. */
   @StatedNumber('%', 0, 100) discountPercent?: number;
   /** Paid back later by the maker; shown beside the firm total, never counted in it. */

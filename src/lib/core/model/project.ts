@@ -69,6 +69,9 @@ export class Project {
   @MayBeLeftOut()
   @IsObject({ message: 'must be an object of pocket names and minor units' })
   pocketLimitsMinor?: Partial<Record<Pocket, number>>;
+  /** Money that is there for the kit today, and what is put aside for it each month. */
+  @MayBeLeftOut() @MinorUnits() inHandMinor?: number;
+  @MayBeLeftOut() @MinorUnits() savedPerMonthMinor?: number;
   /** No single part may cost more. */
   @MayBeLeftOut() @MinorUnits() itemLimitMinor?: number;
   /** What one is willing to carry in a day, cases and computer not counted. */

@@ -61,6 +61,8 @@ export class Angle {
   /** Of this camera alone, where it films otherwise than the scene says: a wide one runs through, a close one in takes. */
   @StatedNumber('min', 0.1, 1440, [0.5, 240]) longestTakeMin?: number;
   @StatedNumber('min', 0.1, 1440, [1, 720]) recordedMin?: number;
+  /** Where this camera stands round the subject, from the first one's side: to its right as it sees it above zero. */
+  @StatedNumber('°', -180, 180) turnDeg?: number;
   /** This camera turns with what it films, or stands still while another does. */
   @StatedYesNo() wantsPan?: boolean;
 }

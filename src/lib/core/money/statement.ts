@@ -59,6 +59,14 @@ export function isInKit(line: PlanLine): boolean {
   return line.state !== 'returned' && line.step !== 'later';
 }
 
+/** Money has gone out for it. */
+export const isPaid = ({ state }: PlanLine): boolean => state === 'ordered' || state === 'bought';
+
+/** What a line that was sent back has cost all the same: what was paid and did not come back. */
+export function lostMinor({ state, paidMinor = 0, refundMinor = paidMinor }: PlanLine): Minor {
+  return minor(state === 'returned' ? Math.max(0, paidMinor - refundMinor) : 0);
+}
+
 /**
  * What a line costs: discount first (the discount is what is rounded), then shipping. Owned and
  * returned lines cost nothing.
@@ -66,6 +74,7 @@ export function isInKit(line: PlanLine): boolean {
  */
 export function lineCostMinor(line: PlanLine, unitMinor: Minor): Minor {
   if (line.state === 'owned' || line.state === 'returned') return minor(0);
+  if (line.paidMinor !== undefined && isPaid(line)) return minor(line.paidMinor);
   const pieces = minor(unitMinor * line.quantity);
   const discount = line.discountPercent === undefined ? 0 : percentOf(pieces, line.discountPercent);
   return minor(pieces - discount + (line.shippingMinor ?? 0));
@@ -76,6 +85,7 @@ function payableMinor(line: PlanLine, price: Price, end: 'low' | 'likely' | 'hig
   const stated = statedElsewhere(price);
   if (!stated) return lineCostMinor(line, minor(price[end]!, 'price'));
   if (line.state === 'owned' || line.state === 'returned') return minor(0);
+  if (line.paidMinor !== undefined && isPaid(line)) return minor(line.paidMinor);
   const { shippingMinor = 0, ...unsent } = line;
   const goods = lineCostMinor(unsent, minor(stated[end]!, 'price'));
   return minor(
@@ -130,12 +140,18 @@ export function statementOf(project: Project, plan: Plan, shelf: Shelf): MoneySt
     // A price in a currency that nobody has stated a rate for is no price here.
     const price = stated?.currency === project.currency ? stated : undefined;
     const inKit = isInKit(line);
+    const paidMinor = isPaid(line) && line.step !== 'later' ? line.paidMinor : undefined;
     const fullMinor = price ? payableMinor(line, price, 'likely') : minor(0);
-    const firmMinor = inKit ? fullMinor : minor(0);
+    const firmMinor =
+      paidMinor !== undefined ? minor(paidMinor) : inKit ? fullMinor : lostMinor(line);
     const laterMinor = line.step === 'later' ? fullMinor : minor(0);
     running += firmMinor;
     later += laterMinor;
-    const range = price && inKit ? rangeOfLine(line, price, firmMinor) : certain(firmMinor);
+    // What is paid is known to the penny.
+    const range =
+      price && inKit && paidMinor === undefined
+        ? rangeOfLine(line, price, firmMinor)
+        : certain(firmMinor);
     lowest += range.low;
     worst += range.high;
     if (inKit && price && line.state !== 'owned') {
@@ -158,7 +174,8 @@ export function statementOf(project: Project, plan: Plan, shelf: Shelf): MoneySt
       range
     };
     lines.push(statement);
-    if (price === undefined && inKit && line.state !== 'owned') unpriced.push(statement);
+    if (price === undefined && paidMinor === undefined && inKit && line.state !== 'owned')
+      unpriced.push(statement);
   }
   return {
     currency: project.currency,

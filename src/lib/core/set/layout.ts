@@ -7,6 +7,7 @@ import type { AngleJudgement } from '../judge/incremental';
 import { fullName } from '../model/gear';
 import type { PickupPattern } from '../model/gear/microphone';
 import type { LampSide, MicPlace } from '../model/plan';
+import type { Angle, Scene } from '../model/scene';
 import { isFlown, isHandheld, isSeated, looksDown, showsFace } from '../model/scene-facts';
 import { furtherLampsHeld, lampStandOf } from '../rigs/lamp-stand';
 import type { PlacedLamp, PlacedRig } from '../rigs/placed-rig';
@@ -55,10 +56,21 @@ export interface MicOnSet {
   cableM: number | undefined;
 }
 
+/** Another camera that films at once. */
+export interface OtherCamera {
+  angleId: string;
+  name: string;
+  spot: Spot;
+  distanceM: number;
+  /** Round the subject from this camera's side; to its right above zero. */
+  turnDeg: number;
+}
+
 /** One angle of a scene to scale. */
 export interface SetLayout {
   camera: Spot;
   looksDown: boolean;
+  others: readonly OtherCamera[];
   /** Height of the lens over the support's foot is known by the support; otherwise the eye level of the scene. */
   cameraName: string | undefined;
   support: { name: string; footRadiusM: number | undefined } | undefined;
@@ -110,6 +122,7 @@ export function layOut({ rig, record }: AngleJudgement): SetLayout {
   const layout: SetLayout = {
     camera,
     looksDown: above,
+    others: above ? [] : otherCameras(rig, subject),
     cameraName: rig.body && fullName(rig.body.gear),
     support: rig.support && {
       name: fullName(rig.support.gear),
@@ -135,6 +148,34 @@ export function layOut({ rig, record }: AngleJudgement): SetLayout {
   };
   return { ...layout, faults: faultsOf(layout, rig) };
 }
+
+/** Where the other cameras stand: round the subject as far as somebody has said, else a little beside. */
+function otherCameras({ scene, angle }: PlacedRig, subject: Spot): OtherCamera[] {
+  const own = turnOf(scene, angle);
+  return scene.angles.flatMap((one): OtherCamera[] => {
+    if (one === angle || looksDown(one) || isFlown(one)) return [];
+    const turnDeg = turnOf(scene, one) - own;
+    const turn = (turnDeg * Math.PI) / 180;
+    return [
+      {
+        angleId: one.id,
+        name: one.name,
+        spot: {
+          x: -one.distanceM * Math.cos(turn),
+          y: one.distanceM * Math.sin(turn),
+          z: subject.z
+        },
+        distanceM: one.distanceM,
+        turnDeg
+      }
+    ];
+  });
+}
+
+/** A camera nobody has placed stands so far round from the one before. */
+const USUAL_TURN_DEG = 35;
+export const turnOf = ({ angles }: Scene, angle: Angle): number =>
+  angle.turnDeg ?? USUAL_TURN_DEG * angles.indexOf(angle);
 
 function subjectHeightM({ scene, angle }: PlacedRig): number {
   if (isFlown(angle)) return 0;

@@ -4,7 +4,15 @@ import type { AngleJudgement } from '../judge/incremental';
 import { lengthWords } from '../model/measure-words';
 import type { MicPlace } from '../model/plan';
 import { micPlacesFor } from '../rigs/place-mic';
-import { type LampOnSet, micSpot, type SetLayout, type Spot, wallThrough } from './layout';
+import {
+  type LampOnSet,
+  micSpot,
+  type OtherCamera,
+  type SetLayout,
+  type Spot,
+  turnOf,
+  wallThrough
+} from './layout';
 
 /** What can be moved on the set, each named as it is drawn. */
 export type Movable =
@@ -13,7 +21,8 @@ export type Movable =
   | { what: 'background' }
   | { what: 'window' }
   | { what: 'microphone' }
-  | { what: 'lamp'; at: number };
+  | { what: 'lamp'; at: number }
+  | { what: 'other camera'; at: number };
 
 /** What a move comes to: an act, or why it cannot be done. */
 export type Move = { act: Act } | { refused: string };
@@ -41,6 +50,8 @@ export function moveOnSet(
       return moveWindow(judged, layout, to);
     case 'microphone':
       return moveMic(judged, layout, to);
+    case 'other camera':
+      return moveOther(judged, layout, layout.others[movable.at]!, to);
     case 'lamp':
       return moveLampTo(judged, layout, layout.lamps[movable.at]!, to);
   }
@@ -69,6 +80,31 @@ function moveCamera(judged: AngleJudgement, layout: SetLayout, to: Spot): Move {
       };
   }
   return changeAngle(judged, { distanceM });
+}
+
+/** Another camera goes anywhere round the subject. */
+function moveOther(
+  { scene, angle, rig }: AngleJudgement,
+  { room }: SetLayout,
+  { angleId, name }: OtherCamera,
+  to: Spot
+): Move {
+  const distanceM = toCentimetre(Math.hypot(to.x, to.y));
+  if (distanceM < NEAREST_M.camera)
+    return {
+      refused: `The lens stays ${lengthWords(NEAREST_M.camera, rig.project.units)} off at least.`
+    };
+  const wall = room && wallThrough(room, to);
+  if (wall) return { refused: `The camera ${name} would stand in ${wall}.` };
+  const turn = turnOf(scene, angle) + (Math.atan2(to.y, -to.x) * 180) / Math.PI;
+  return {
+    act: {
+      type: 'change angle',
+      sceneId: scene.id,
+      angleId,
+      patch: { distanceM, turnDeg: Math.round(((turn + 540) % 360) - 180) }
+    }
+  };
 }
 
 /** The camera and the wall stay: what is nearer to one is farther from the other. */

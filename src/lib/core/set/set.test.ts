@@ -190,6 +190,37 @@ describe('moving things on the set', () => {
   });
 });
 
+describe('a scene filmed from two angles', () => {
+  const [first] = demo.scenes[1]!.angles;
+  const two: Project = {
+    ...demo,
+    scenes: demo.scenes.map((scene, at) =>
+      at === 1
+        ? { ...scene, angles: [first!, { ...first!, id: 'b', name: 'side', distanceM: 1.2 }] }
+        : scene
+    )
+  };
+  const judged = judgedIn(two, 1);
+
+  it('shows the other camera where it is said to stand, and lets it be put elsewhere', () => {
+    const layout = layOut(judged);
+    // 35° round, to the right: −1.2·cos 35°, 1.2·sin 35°.
+    expect(layout.others).toHaveLength(1);
+    expect(layout.others[0]!.spot.x).toBeCloseTo(-0.983, 3);
+    expect(layout.others[0]!.spot.y).toBeCloseTo(0.688, 3);
+    const move = moveOnSet(judged, layout, { what: 'other camera', at: 0 }, { x: 0, y: -1, z: 1 });
+    if ('refused' in move) throw new Error(move.refused);
+    const after = applyAct(two, move.act);
+    const [, second] = after.scenes[1]!.angles;
+    expect(second).toMatchObject({ distanceM: 1, turnDeg: -90 });
+    expect(layOut(judgedIn(after, 1)).others[0]!.spot.y).toBeCloseTo(-1, 9);
+    // Seen from its own side the first stands as far round the other way.
+    expect(layOut(judgedIn(after, 2)).others[0]!.turnDeg).toBe(90);
+    const walled = moveOnSet(judged, layout, { what: 'other camera', at: 0 }, { x: 0, y: 2, z: 1 });
+    expect('refused' in walled && walled.refused).toContain('the wall on the right');
+  });
+});
+
 describe('the sound sheet', () => {
   it('judges every place as the judge does when the microphone is put there', async () => {
     const project = await demos[1].project();

@@ -111,6 +111,9 @@
           d="M{x(inside.xMin)} {y(at)}H{x(inside.xMax)}"
         />{/each}
     </g>
+    {#if layout.held && !layout.room}
+      <path d="M{x(frame.left)} {y(0.02)}H{x(frame.right)}" class="path" />
+    {/if}
     <clipPath id="set-floor"
       ><rect
         x={x(inside.xMin)}
@@ -342,6 +345,30 @@
       </SetPart>
     {/if}
 
+    {#each layout.others as other, at (other.angleId)}
+      {@const turn = (Math.atan2(-other.spot.y, -other.spot.x) * 180) / Math.PI}
+      <SetPart
+        movable={{ what: 'other camera', at }}
+        label="Camera {other.name}"
+        valueM={other.distanceM}
+        valueWords="{words(other.distanceM)} from the face, {Math.round(other.turnDeg)}° round"
+        spot={other.spot}
+        scale={partScale}
+        from="above"
+        {onmove}
+        {ondone}
+        {onkey}
+      >
+        <g transform="translate({x(other.spot.x)} {y(other.spot.y)}) rotate({turn})">
+          <rect x="-32" y="-12" width="20" height="24" rx="4" class="camera other body" />
+          <rect x="-12" y="-8" width="10" height="16" class="camera other" />
+        </g>
+        <text x={x(other.spot.x)} y={y(other.spot.y) + 28} text-anchor="middle"
+          >{other.name} {words(other.distanceM)}</text
+        >
+      </SetPart>
+    {/each}
+
     <SetPart
       movable={{ what: 'camera' }}
       label="Camera"
@@ -519,6 +546,20 @@
     stroke: var(--pocket-sound);
     stroke-opacity: 0.5;
     pointer-events: none;
+  }
+
+  .other {
+    fill: var(--canvas-deep);
+    stroke-dasharray: 4 2;
+  }
+
+  .path {
+    fill: none;
+    stroke: var(--tan-line);
+    stroke-width: 22px;
+    stroke-opacity: 0.35;
+    stroke-linecap: round;
+    stroke-dasharray: 2 34;
   }
 
   .cable {

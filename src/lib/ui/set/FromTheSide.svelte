@@ -267,6 +267,12 @@
         />
         <text x={width - 98} y="24">{weather}</text>
       {/if}
+      {#if layout.held}<text
+          x={x(layout.camera.x / 2)}
+          y={z(layout.subject.z - 0.55)}
+          text-anchor="middle"
+          >{layout.support ? 'arm and grip' : 'arm'} {words(-layout.camera.x)}</text
+        >{/if}
       {#if layout.room}<text x={x(layout.room.xMin) + 8} y={z(layout.room.heightM) + 14}
           >ceiling {words(layout.room.heightM)}</text
         >{/if}

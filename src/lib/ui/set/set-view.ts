@@ -37,7 +37,7 @@ export function frameFromAbove(layout: SetLayout): Frame {
   }
   if (layout.background) xs.push(Math.min(layout.background.x, FAR_M));
   if (window) ys.push(window.y);
-  for (const { spot } of lamps) {
+  for (const { spot } of [...lamps, ...layout.others]) {
     xs.push(spot.x);
     ys.push(spot.y);
   }

@@ -231,6 +231,8 @@ const fieldsOfBrief = Object.keys({
   limitMinor: true,
   reserveMinor: true,
   pocketLimitsMinor: true,
+  inHandMinor: true,
+  savedPerMonthMinor: true,
   itemLimitMinor: true,
   carriedLimitKg: true,
   setUpLimitMin: true,
