@@ -54,6 +54,10 @@ const places: Record<string, (page: Page) => Promise<void>> = {
     await page.getByRole('button', { name: 'Take it' }).click();
     await expect(page.getByRole('region', { name: 'How it went' })).toBeVisible();
   },
+  'the ledger': async (page) => {
+    await page.goto('/ledger');
+    await expect(page.getByRole('list', { name: 'The running account' })).toBeVisible();
+  },
   'an opened pocket': async (page) => {
     await page.goto('/satchel/lens');
     await expect(page.getByRole('option').first()).toBeVisible();

@@ -43,6 +43,7 @@ test('a word of two hundred letters wraps in every view, at every width and on p
       '/brief',
       '/satchel/sound',
       '/set',
+      '/ledger',
       '/shelf',
       part,
       '/buying'

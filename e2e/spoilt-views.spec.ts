@@ -37,6 +37,7 @@ test('whatever spoilt file the check takes, every view shows it without a fault 
       '/satchel/lens',
       '/satchel/power',
       '/set',
+      '/ledger',
       '/set/practise',
       '/shelf',
       '/buying'

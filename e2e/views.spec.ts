@@ -128,6 +128,7 @@ test('a phone has it all within its width', async ({ page }) => {
     '/brief',
     '/buying',
     '/set',
+    '/ledger',
     '/set/practise',
     '/satchel/power',
     '/shelf',

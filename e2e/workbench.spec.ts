@@ -204,7 +204,15 @@ test('forty lines, no limit and a huge one all draw a whole strap', async ({ pag
 test('at twice the size nothing runs off the page', async ({ page }) => {
   await page.setViewportSize({ width: 640, height: 400 });
   await openDemo(page);
-  for (const view of ['/satchel', '/brief', '/set', '/shelf', '/buying', '/satchel/sound']) {
+  for (const view of [
+    '/satchel',
+    '/brief',
+    '/set',
+    '/ledger',
+    '/shelf',
+    '/buying',
+    '/satchel/sound'
+  ]) {
     await page.goto(view);
     await expect(page.locator('main h1').first()).toBeAttached();
     const over = await page.evaluate(

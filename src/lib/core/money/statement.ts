@@ -103,6 +103,12 @@ const certain = (amountMinor: Minor): PriceRange => ({
   high: amountMinor
 });
 
+/** What a line was planned at: its price, whatever was paid since. Zero without a price in the project's money. */
+export function plannedMinor({ line, price }: Pick<StatementLine, 'line' | 'price'>): Minor {
+  if (!price || line.state === 'owned') return minor(0);
+  return payableMinor({ ...line, paidMinor: undefined, state: 'wanted' }, price, 'likely');
+}
+
 /** What a line costs at the low and at the high price of its part, where a spread is stated. */
 function rangeOfLine(line: PlanLine, price: Price, firmMinor: Minor): PriceRange {
   return {

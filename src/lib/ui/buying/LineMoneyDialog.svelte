@@ -1,6 +1,7 @@
 <script lang="ts">
-  import { Modal, NumberInput, TextInput } from 'carbon-components-svelte';
+  import { Modal, NumberInput, Select, SelectItem, TextInput } from 'carbon-components-svelte';
   import { fullName } from '../../core/model/gear';
+  import { lineStates } from '../../core/model/word-lists';
   import type { PlanLine } from '../../core/model/plan';
   import { formatMoney } from '../../core/money/format';
   import type { StatementLine } from '../../core/money/statement';
@@ -40,6 +41,55 @@
   {#if one}
     {@const { line } = one}
     <div class="fields">
+      <Select
+        size="sm"
+        labelText="State"
+        selected={line.state}
+        on:change={(event) =>
+          onchange({ state: (event.target as HTMLSelectElement).value as PlanLine['state'] })}
+      >
+        {#each lineStates as state (state)}<SelectItem value={state} text={state} />{/each}
+      </Select>
+      <NumberInput
+        size="sm"
+        labelText="Pieces"
+        min={1}
+        step={1}
+        value={line.quantity}
+        on:change={(event) => {
+          const pieces = event.detail;
+          if (pieces !== null && Number.isInteger(pieces) && pieces >= 1)
+            onchange({ quantity: pieces });
+        }}
+      />
+      {#if line.state === 'bought' || line.state === 'ordered' || line.state === 'returned'}
+        <MoneyInput
+          label="Paid in all"
+          hint="With shipping, less discount; it stands in place of the price."
+          value={line.paidMinor}
+          {currency}
+          onset={(paidMinor) => onchange({ paidMinor })}
+        />
+        <TextInput
+          size="sm"
+          type="date"
+          labelText="Paid on"
+          value={line.paidOn ?? ''}
+          on:change={(event) => {
+            const day = String(event.detail ?? '');
+            if (day === '' || DAY.test(day)) onchange({ paidOn: day === '' ? undefined : day });
+          }}
+        />
+      {/if}
+      {#if line.state === 'returned'}
+        <MoneyInput
+          label="Refunded"
+          hint="What did not come back still counts."
+          value={line.refundMinor}
+          {currency}
+          onset={(refundMinor) => onchange({ refundMinor })}
+        />
+      {/if}
       <MoneyInput
         label="Shipping"
         value={line.shippingMinor}

@@ -1,0 +1,271 @@
+<script lang="ts">
+  import { max } from 'd3-array';
+  import { scaleLinear, scaleTime } from 'd3-scale';
+  import { curveStepAfter, area } from 'd3-shape';
+  import { formatMoney } from '../../core/money/format';
+  import type { BuyingStep, Saved } from '../../core/ledger/steps';
+  import { dayWords } from '../shell/day-words';
+  import MoneyInput from '../buying/MoneyInput.svelte';
+  import { fullName } from '../../core/model/gear';
+  import { allowLineDrop, droppedLine, startLineDrag } from '../drag/line-drag';
+  import type { Step } from '../../core/model/plan';
+
+  /** Now, next and later: what each takes, the day there is money for it, and what one can film by then. */
+  interface Props {
+    buying: readonly BuyingStep[];
+    savings: readonly Saved[];
+    currency: string;
+    inHandMinor: number | undefined;
+    perMonthMinor: number | undefined;
+    today: string;
+    onset: (patch: { inHandMinor?: number; savedPerMonthMinor?: number }) => void;
+    onstep: (lineId: string, step: Step) => void;
+  }
+  const { buying, savings, currency, inHandMinor, perMonthMinor, today, onset, onstep }: Props =
+    $props();
+  const say = (minor: number) => formatMoney(minor, currency);
+  const stepNames = { now: 'Now', next: 'Next', later: 'Later' } as const;
+  const order = ['now', 'next', 'later'] as const;
+  let overStep = $state<Step | undefined>(undefined);
+
+  const WIDE = 330;
+  const HIGH = 130;
+  const x = $derived(
+    scaleTime([new Date(savings[0]!.day), new Date(savings.at(-1)!.day)], [8, WIDE - 70])
+  );
+  const y = $derived(
+    scaleLinear(
+      [
+        0,
+        Math.max(
+          1,
+          max(savings, ({ minor }) => minor) ?? 0,
+          max(buying, (one) => one.togetherMinor) ?? 0
+        )
+      ],
+      [HIGH - 18, 10]
+    )
+  );
+  const path = $derived(
+    area<Saved>()
+      .x(({ day }) => x(new Date(day)))
+      .y0(HIGH - 18)
+      .y1(({ minor }) => y(minor))
+      .curve(curveStepAfter)(savings) ?? ''
+  );
+  const words = $derived(
+    buying
+      .map(
+        ({ step, toPayMinor, reachedOn }) =>
+          `${step}: ${say(toPayMinor)}, ${reachedOn === undefined ? 'not reached' : reachedOn === today ? 'reached today' : `on ${dayWords(reachedOn)}`}`
+      )
+      .join('; ')
+  );
+</script>
+
+<section class="card" aria-label="In steps">
+  <h2>In steps: what is still to pay</h2>
+  <div class="fields">
+    <MoneyInput
+      label="I have"
+      value={inHandMinor}
+      {currency}
+      onset={(minor) => onset({ inHandMinor: minor })}
+    />
+    <MoneyInput
+      label="I save a month"
+      value={perMonthMinor}
+      {currency}
+      onset={(minor) => onset({ savedPerMonthMinor: minor })}
+    />
+  </div>
+  <ul class="bags">
+    {#each buying as one (one.step)}
+      <li
+        class={one.step}
+        class:over={overStep === one.step}
+        data-step={one.step}
+        ondragenter={(event) => void allowLineDrop(event)}
+        ondragover={(event) => {
+          if (allowLineDrop(event)) overStep = one.step;
+        }}
+        ondragleave={() => (overStep = undefined)}
+        ondrop={(event) => {
+          overStep = undefined;
+          const lineId = droppedLine(event);
+          if (lineId !== undefined) onstep(lineId, one.step);
+        }}
+      >
+        <b>{stepNames[one.step]}</b>
+        <span class="sum figures">{say(one.toPayMinor)}</span>
+        <span class="soft"
+          >{one.toPayMinor === 0
+            ? 'nothing to pay'
+            : one.reachedOn === undefined
+              ? 'not reached by saving'
+              : one.reachedOn === today
+                ? 'there is money for it'
+                : `on ${dayWords(one.reachedOn)}`}</span
+        >
+        {#if one.lines.length > 0}<span class="films"
+            >{one.works.length === 0
+              ? 'no scene works yet'
+              : `${one.works.join(', ')} ${one.works.length === 1 ? 'works' : 'work'}`}</span
+          >{/if}
+        <details>
+          <summary>{one.lines.length} {one.lines.length === 1 ? 'line' : 'lines'}</summary>
+          <ul class="lines">
+            {#each one.lines as { line, gear } (line.id)}
+              <li draggable="true" ondragstart={(event) => startLineDrag(event, line.id)}>
+                <span>{gear ? fullName(gear) : line.gearId}</span>
+                {#each order.filter((step) => step !== one.step) as step (step)}
+                  <button onclick={() => onstep(line.id, step)}
+                    ><span class="unseen">{gear ? gear.model : line.gearId}</span> to {step}</button
+                  >
+                {/each}
+              </li>
+            {/each}
+          </ul>
+        </details>
+      </li>
+    {/each}
+  </ul>
+  <svg
+    width="100%"
+    viewBox="0 0 {WIDE} {HIGH}"
+    role="img"
+    aria-label="Savings against the steps. {words}"
+  >
+    <path d={path} class="saved" />
+    {#each buying.filter(({ toPayMinor }) => toPayMinor > 0) as one (one.step)}
+      <path d="M8 {y(one.togetherMinor)}H{WIDE - 68}" class="level" />
+      <text x={WIDE - 64} y={y(one.togetherMinor) + 4}
+        >{stepNames[one.step]} {formatMoney(one.togetherMinor, currency, { short: true })}</text
+      >
+      {#if one.reachedOn !== undefined}<circle
+          cx={x(new Date(one.reachedOn))}
+          cy={y(one.togetherMinor)}
+          r="4.5"
+        />{/if}
+    {/each}
+    <text x="8" y={HIGH - 4}>{dayWords(today)}</text>
+    <text x={WIDE - 70} y={HIGH - 4} text-anchor="end">{dayWords(savings.at(-1)!.day)}</text>
+  </svg>
+</section>
+
+<style>
+  .card {
+    padding: 0.8rem 1rem;
+  }
+
+  h2 {
+    margin-bottom: 0.4rem;
+    font-size: 1.05rem;
+  }
+
+  .fields {
+    display: grid;
+    grid-template-columns: 1fr 1fr;
+    gap: 0.7rem;
+  }
+
+  .bags {
+    display: grid;
+    grid-template-columns: repeat(3, minmax(0, 1fr));
+    gap: 0.5rem;
+    margin: 0.8rem 0 0.5rem;
+    padding: 0;
+    list-style: none;
+  }
+
+  .bags > li {
+    display: grid;
+    gap: 0.1rem;
+    align-content: start;
+    padding: 0.9rem 0.5rem 0.6rem;
+    border: 2px solid var(--tan-line);
+    border-radius: 14px 14px 26px 26px / 10px 10px 20px 20px;
+    background: var(--tan);
+    font-size: 0.75rem;
+    text-align: center;
+    box-shadow: inset 0 9px 0 -7px var(--thread);
+  }
+
+  .bags > li.next {
+    background: color-mix(in srgb, var(--tan) 55%, var(--paper));
+  }
+
+  .bags > li.later {
+    border-style: dashed;
+    background: var(--paper);
+  }
+
+  .bags > li.over {
+    outline: 2px dashed var(--moss);
+  }
+
+  .bags b {
+    font-family: var(--display);
+    font-size: 0.95rem;
+  }
+
+  .sum {
+    font-family: var(--display);
+    font-size: 1.05rem;
+    font-weight: 600;
+  }
+
+  .films {
+    color: var(--moss);
+    font-weight: 600;
+  }
+
+  .lines {
+    display: grid;
+    gap: 0.3rem;
+    padding: 0.3rem 0;
+    text-align: left;
+    list-style: none;
+  }
+
+  .lines li {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.1rem 0.5rem;
+  }
+
+  .lines button {
+    padding: 0;
+    border: 0;
+    background: none;
+    color: var(--moss);
+    text-decoration: underline;
+    cursor: pointer;
+  }
+
+  .soft {
+    color: var(--ink);
+  }
+
+  .saved {
+    fill: var(--moss-wash);
+    stroke: var(--moss);
+    stroke-width: 1.6px;
+  }
+
+  .level {
+    stroke: var(--ink-soft);
+    stroke-dasharray: 4 3;
+  }
+
+  circle {
+    fill: var(--paper);
+    stroke: var(--moss);
+    stroke-width: 2px;
+  }
+
+  text {
+    fill: var(--ink);
+    font-size: 10.5px;
+  }
+</style>
