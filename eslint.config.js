@@ -8,6 +8,7 @@ import svelteConfig from './svelte.config.js';
 // docs/architecture.md draws the same list.
 const coreRooms = [
   'rehearse',
+  'cards',
   'ledger',
   'practise',
   'set',

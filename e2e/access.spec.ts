@@ -58,6 +58,11 @@ const places: Record<string, (page: Page) => Promise<void>> = {
     await page.goto('/ledger');
     await expect(page.getByRole('list', { name: 'The running account' })).toBeVisible();
   },
+  'the cards': async (page) => {
+    await page.goto('/cards');
+    await page.getByRole('tab', { name: 'Pre-roll' }).click();
+    await expect(page.getByRole('heading', { name: 'Pre-roll' })).toBeVisible();
+  },
   'an opened pocket': async (page) => {
     await page.goto('/satchel/lens');
     await expect(page.getByRole('option').first()).toBeVisible();

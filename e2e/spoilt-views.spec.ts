@@ -38,6 +38,7 @@ test('whatever spoilt file the check takes, every view shows it without a fault 
       '/satchel/power',
       '/set',
       '/ledger',
+      '/cards',
       '/set/practise',
       '/shelf',
       '/buying'

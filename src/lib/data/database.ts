@@ -76,6 +76,12 @@ export interface SettingRow {
 /** One attempt at setting a camera by hand. It belongs to the person, not to a project. */
 export type PracticeRow = Attempt & { number?: number };
 
+/** What is ticked on the cards of one project. */
+export interface TickRow {
+  projectId: string;
+  keys: string[];
+}
+
 /** A step of the log as versions 1 and 2 kept it. */
 interface StepRowBefore3 {
   sequence: number;
@@ -95,6 +101,7 @@ export class SatchelDatabase extends Dexie {
   copies!: EntityTable<CopyRow, 'number'>;
   settings!: EntityTable<SettingRow, 'key'>;
   practice!: Table<PracticeRow, number>;
+  ticks!: EntityTable<TickRow, 'projectId'>;
 
   /** @param memory stands in for the browser's own database where that is refused */
   constructor(name = 'hearty-satchel', memory?: Pick<DexieOptions, 'indexedDB' | 'IDBKeyRange'>) {
@@ -190,6 +197,6 @@ export class SatchelDatabase extends Dexie {
           copy.steps.forEach(steps);
         });
     });
-    this.version(6).stores({ practice: '++number, at' });
+    this.version(6).stores({ practice: '++number, at', ticks: 'projectId' });
   }
 }

@@ -13,6 +13,7 @@ import {
   type StepRow
 } from './database';
 import { PracticeRepository } from './practice-repository';
+import { TickRepository } from './tick-repository';
 import { type CopyHead, ProjectCopies } from './project-copies';
 import { type KeptProject, ProjectReader, type UndoState } from './project-reader';
 import { all, looksLikeProject, StoredProjectError } from './stored-project';
@@ -41,11 +42,14 @@ export class ProjectRepository extends ProjectReader {
   private readonly copiesKept: ProjectCopies;
   /** Attempts at setting a camera by hand: the person's, not a project's. */
   readonly practice: PracticeRepository;
+  /** What is ticked on the cards. */
+  readonly ticks: TickRepository;
 
   constructor(db: SatchelDatabase) {
     super(db);
     this.copiesKept = new ProjectCopies(db);
     this.practice = new PracticeRepository(db);
+    this.ticks = new TickRepository(db);
   }
 
   private get tables() {

@@ -54,6 +54,7 @@
         </p>
       </div>
       <div class="do">
+        <a class="cards" href="/cards">Packing, pre-roll and other cards →</a>
         <Button size="small" on:click={() => window.print()}>Print</Button>
         <Button
           size="small"
@@ -276,6 +277,17 @@
   h2 {
     margin: 1.1rem 0 0.3rem;
     font-size: 1.1rem;
+  }
+
+  .cards {
+    align-self: center;
+    font-size: 0.8125rem;
+  }
+
+  @media print {
+    .cards {
+      display: none;
+    }
   }
 
   .do {

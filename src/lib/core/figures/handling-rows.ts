@@ -59,7 +59,7 @@ export function massKg(parts: readonly KitPart[]): number | undefined {
   return grams / 1000;
 }
 
-function minutesFor(gear: GearItem, rig: PlacedRig): number {
+export function minutesFor(gear: GearItem, rig: PlacedRig): number {
   switch (gear.kind) {
     case 'body':
       return setUpMinutes.body;

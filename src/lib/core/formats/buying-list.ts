@@ -19,7 +19,7 @@ export function linesToBuy(money: MoneyStatement): StatementLine[] {
 }
 
 /** What stands in a Markdown line is text: pipes, brackets and line ends lose their meaning. */
-function markdownText(text: string): string {
+export function markdownText(text: string): string {
   return text.replace(/[\r\n]+/g, ' ').replace(/[\\`*_{}[\]<>()#+!|-]/g, '\\$&');
 }
 
