@@ -246,6 +246,16 @@
     outline-color: var(--hide-ink);
   }
 
+  @media (max-width: 1200px) {
+    nav a {
+      padding: 0.35rem 0.5rem;
+    }
+
+    kbd {
+      display: none;
+    }
+  }
+
   @media (max-width: 900px) {
     nav {
       display: none;
