@@ -63,6 +63,11 @@ const places: Record<string, (page: Page) => Promise<void>> = {
     await page.getByRole('tab', { name: 'Pre-roll' }).click();
     await expect(page.getByRole('heading', { name: 'Pre-roll' })).toBeVisible();
   },
+  'plans compared': async (page) => {
+    await page.goto('/compare');
+    await page.getByRole('button', { name: 'Branch plan B' }).click();
+    await expect(page.getByRole('main')).toContainText('Nothing differs');
+  },
   'an opened pocket': async (page) => {
     await page.goto('/satchel/lens');
     await expect(page.getByRole('option').first()).toBeVisible();

@@ -82,3 +82,21 @@ test('a sum done by hand is checked where it goes wrong', async ({ page }) => {
   // 1 018 − 165 = 853.
   await expect(card).toContainText('goes wrong here: £1,018.00 less £165.00 leaves £853.00');
 });
+
+test('two plans are compared by what differs, and a choice is taken across', async ({ page }) => {
+  await page.getByRole('link', { name: 'compare plans' }).click();
+  await expect(page.getByRole('main')).toContainText('Two plans are needed');
+  await page.getByRole('button', { name: 'Branch plan B' }).click();
+  await expect(page.getByRole('main')).toContainText('Nothing differs');
+  await page.goto('/ledger');
+  await page.getByRole('button', { name: 'Money of Pellamund Cellar 1 TB' }).click();
+  await page.getByLabel('Pieces').fill('2');
+  await page.getByLabel('Pieces').press('Tab');
+  await kept(page);
+  await page.goto('/compare');
+  const row = page.locator('[data-gear="pellamund-cellar-1-tb"]');
+  await expect(row).toContainText('2 pieces, new');
+  await expect(page.getByRole('img', { name: /Worth against cost/ })).toBeVisible();
+  await row.getByRole('button', { name: /take it/ }).click();
+  await expect(page.getByRole('main')).toContainText('Nothing differs');
+});

@@ -39,6 +39,7 @@ test('whatever spoilt file the check takes, every view shows it without a fault 
       '/set',
       '/ledger',
       '/cards',
+      '/compare',
       '/set/practise',
       '/shelf',
       '/buying'

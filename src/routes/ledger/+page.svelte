@@ -85,7 +85,7 @@
           <span class="soft"
             >in buying order · {paidLines === 1 ? '1 line' : `${paidLines} lines`} paid · {dayWords(
               today
-            )}</span
+            )} · <a href="/compare">compare plans</a></span
           >
         </header>
         <Guarded what="The running account"

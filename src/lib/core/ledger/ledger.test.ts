@@ -10,6 +10,7 @@ import type { Project } from '../model/project';
 import { lineStates, steps } from '../model/word-lists';
 import { statementOf } from '../money/statement';
 import { calendarOf } from './calendar';
+import { comparePlans, takeAcross } from './compare-plans';
 import { buyingSteps, dayReached, moneyDays, savingsByMonth } from './steps';
 
 const demo = demoProject();
@@ -116,6 +117,46 @@ describe('buying in steps', () => {
     expect(saved[0]).toEqual({ day: '2026-11-29', minor: 50_000 });
     expect(saved[1]).toEqual({ day: '2026-12-01', minor: 60_000 });
     expect(saved.at(-1)!.day > buying.at(-1)!.reachedOn!).toBe(true);
+  });
+});
+
+describe('plans side by side', () => {
+  it('tell only what differs, and take a choice across', () => {
+    const first = activePlan(demo);
+    const second = {
+      ...structuredClone(first),
+      id: 'other',
+      name: 'other',
+      lines: structuredClone(first.lines)
+        .filter(({ id }) => id !== 'line-13')
+        .map((line) => (line.id === 'line-5' ? { ...line, quantity: 2 } : line))
+    };
+    const project: Project = { ...demo, plans: [first, second] };
+    const { lines, alike, plans, findings } = comparePlans(project, shelf, [first, second]);
+    expect(lines.map(({ name }) => name).sort()).toEqual([
+      'Brackenholt Stand 2',
+      'Nibsworth Remote button'
+    ]);
+    expect(alike).toBe(first.lines.length - 2);
+    // One stand more at 22, one button less at 13.
+    expect(plans[1]!.judgement.money.firmMinor - plans[0]!.judgement.money.firmMinor).toBe(
+      2200 - 1300
+    );
+    for (const { stands } of findings) expect(new Set(stands).size).toBe(2);
+    let after: Project = project;
+    for (const row of lines) {
+      const act = takeAcross(first, row, row.lines[1]);
+      after = applyAct(after, act!);
+    }
+    expect(comparePlans(after, shelf, after.plans).lines).toEqual([]);
+    // And the other way round, where the button has to come.
+    const back = takeAcross(
+      second,
+      lines.find(({ name }) => name.endsWith('button'))!,
+      first.lines.find(({ id }) => id === 'line-13')
+    );
+    expect(back).toMatchObject({ type: 'add line', line: { quantity: 1, basis: 'new' } });
+    expect(takeAcross(first, lines[0]!, lines[0]!.lines[0])).toBeUndefined();
   });
 });
 
