@@ -73,6 +73,24 @@ const pictures = [
     }
   },
   {
+    name: 'ledger',
+    path: '/ledger',
+    before: async (page) => {
+      await page.getByLabel('I have').fill('320');
+      await page.getByLabel('I have').press('Tab');
+      await page.getByLabel('I save a month').fill('95');
+      await page.getByLabel('I save a month').press('Tab');
+      await page.getByText('all saved').waitFor();
+    }
+  },
+  {
+    name: 'cards',
+    path: '/cards',
+    before: async (page) => {
+      await page.getByRole('tab', { name: 'Pre-roll' }).click();
+    }
+  },
+  {
     name: 'practise',
     path: '/set/practise',
     before: async (page) => {
@@ -84,7 +102,6 @@ const pictures = [
   },
   { name: 'buying-list', path: '/buying' },
   { name: 'shelf', path: '/shelf' },
-  { name: 'part', path: '/shelf/orrowby-linnet-ii' },
   {
     name: 'reader',
     path: '/shelf/edit',
@@ -130,16 +147,6 @@ const pictures = [
     path: '/satchel',
     before: async (page) => {
       await page.getByRole('button', { name: 'Settings for Loom lesson' }).click();
-    }
-  },
-  {
-    name: 'disagreements',
-    path: '/satchel/lens',
-    before: async (page) => {
-      const summary = page.getByText('Where people disagree about the lens pocket');
-      await summary.click();
-      await page.locator('.side').first().waitFor();
-      await summary.evaluate((line) => scrollTo(0, line.getBoundingClientRect().top - 60));
     }
   }
 ];

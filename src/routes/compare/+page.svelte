@@ -157,7 +157,7 @@
                   >What stands in the way</th
                 ></tr
               >
-              {#each comparison.findings as finding (finding.title)}
+              {#each comparison.findings as finding, row (row)}
                 <tr>
                   <th scope="row">{finding.title}</th>
                   {#each finding.stands as stands, at (comparison.plans[at]!.plan.id)}

@@ -65,16 +65,17 @@ export function comparePlans(
     };
   });
   const lines = rows.filter(({ lines: of }) => new Set(of.map(choiceOf)).size > 1);
-  const titles = compared.map(
-    ({ judgement }) =>
-      new Map(judgement.findings.filter(tells).map((one) => [one.title(), one.severity] as const))
+  // The same thing said with another figure is the same thing: only what some plans lack altogether differs.
+  const found = compared.map(
+    ({ judgement }) => new Map(judgement.findings.filter(tells).map((one) => [one.key, one]))
   );
-  const findings = [...new Set(titles.flatMap((of) => [...of.keys()]))]
-    .map((title): DifferingFinding => {
-      const stands = titles.map((of) => of.has(title));
+  const findings = [...new Set(found.flatMap((of) => [...of.keys()]))]
+    .map((key): DifferingFinding => {
+      const stands = found.map((of) => of.has(key));
+      const all = found.flatMap((of) => of.get(key) ?? []);
       return {
-        title,
-        severity: titles.some((of) => of.get(title) === 'stop') ? 'stop' : 'warn',
+        title: all[0]!.title(),
+        severity: all.some(({ severity }) => severity === 'stop') ? 'stop' : 'warn',
         stands
       };
     })
