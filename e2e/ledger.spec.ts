@@ -100,3 +100,31 @@ test('two plans are compared by what differs, and a choice is taken across', asy
   await row.getByRole('button', { name: /take it/ }).click();
   await expect(page.getByRole('main')).toContainText('Nothing differs');
 });
+
+test('the shops are asked, a price is taken by hand alone, and bad questions get a sentence', async ({
+  page,
+  request
+}) => {
+  const asking = page.getByRole('region', { name: 'Ask the shops' });
+  await asking.getByRole('button', { name: /^Ask for \d+ parts$/ }).click();
+  await expect(asking.getByRole('button', { name: 'Stop' })).toBeVisible();
+  await expect(asking.getByRole('button', { name: /^Ask for/ })).toBeVisible({ timeout: 60_000 });
+  await expect(firm(page)).toContainText('£1,208.00');
+  await asking.getByRole('button', { name: 'take this price' }).first().click();
+  await kept(page);
+  await expect(asking.getByText('taken', { exact: true })).toHaveCount(1);
+  await expect(firm(page)).not.toContainText('£1,208.00');
+  await page.getByRole('button', { name: /^Undo:/ }).click();
+  await expect(firm(page)).toContainText('£1,208.00');
+
+  for (const [words, status] of [
+    ['shop=nobody&gear=dunmarrow-plover&day=2026-11-29', 400],
+    ['shop=corner&gear=dunmarrow-plover&day=yesterday', 400],
+    ['shop=corner&gear=dunmarrow-plover&day=2026-11-29&attempt=x', 400],
+    ['shop=corner&gear=no-such-part&day=2026-11-29', 404]
+  ] as const) {
+    const answer = await request.get(`/api/quotes?${words}`);
+    expect(answer.status(), words).toBe(status);
+    expect((await answer.json()).message).toMatch(/\.$/);
+  }
+});

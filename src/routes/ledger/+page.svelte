@@ -11,6 +11,8 @@
   import { rangeOf } from '$lib/core/money/price-range';
   import { isPaid } from '$lib/core/money/statement';
   import { satchel } from '$lib/state/project-store.svelte';
+  import { withQuote } from '$lib/core/ledger/shops';
+  import AskTheShops from '$lib/ui/ledger/AskTheShops.svelte';
   import LineMoneyDialog from '$lib/ui/buying/LineMoneyDialog.svelte';
   import RunningAccount from '$lib/ui/ledger/RunningAccount.svelte';
   import Steps from '$lib/ui/ledger/Steps.svelte';
@@ -40,6 +42,9 @@
       0
   );
   const paidLines = $derived(money?.lines.filter(({ line }) => isPaid(line)).length ?? 0);
+  const toPay = $derived(
+    (money?.lines ?? []).filter(({ line, inKit, gear }) => inKit && gear && line.state === 'wanted')
+  );
   const handSum = $derived(money && handSumOf(money));
   const slips = $derived(new Set(handSum?.slips.map(({ one }) => one.line.id)));
   const byHand = (minor: number) => (minor < 0 ? `${say(-minor)} over` : say(minor));
@@ -181,6 +186,14 @@
           <p class="soft">Past {STALE_AFTER_DAYS} days a price is asked for again.</p>
         {/if}
       </section>
+      <Guarded what="The shops"
+        ><AskTheShops
+          lines={toPay}
+          day={today}
+          ontake={(line, quote) =>
+            line.gear && void satchel.act({ type: 'put gear', gear: withQuote(line.gear, quote) })}
+        /></Guarded
+      >
       <section class="card" aria-label="A sum done by hand">
         <h2>A sum done by hand</h2>
         {#if !handSum}

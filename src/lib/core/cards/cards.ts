@@ -147,7 +147,8 @@ function preRoll(judged: AngleJudgement): CardItem[] {
         'boost',
         `Boost of ${mic.gear.model} ${rig.overrides?.boostOn === false ? 'off' : 'on'}`
       );
-    if (rig.cover !== 'none') tell('cover', `${rig.cover[0]!.toUpperCase()}${rig.cover.slice(1)} over ${mic.gear.model}`);
+    if (rig.cover !== 'none')
+      tell('cover', `${rig.cover[0]!.toUpperCase()}${rig.cover.slice(1)} over ${mic.gear.model}`);
     if (rig.micPlace === 'shoe' && body.gear.screen === 'flips up')
       tell('screen', 'Cable and microphone off the screen');
   } else if (rig.hearsByBody)

@@ -86,8 +86,7 @@ export const soundRows = {
     from: ['topAboveMouth', 'subjectDistance'],
     relation: '√(x² + y²), y = h + (y_top − h)(d − x)/d + 0.05',
     // Filmed from very near the boom hangs by the camera.
-    compute: (top, d) =>
-      boomDistanceM(top!, d!, boomForwardM(top!, d!), EYES_ABOVE_MOUTH_M)
+    compute: (top, d) => boomDistanceM(top!, d!, boomForwardM(top!, d!), EYES_ABOVE_MOUTH_M)
   },
   micDistance: {
     name: 'mouth to microphone',

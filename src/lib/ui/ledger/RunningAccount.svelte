@@ -166,7 +166,7 @@
 {/if}
 {#if later.length > 0}
   <p class="soft">
-    Put off, {say(money.laterMinor)}: {later
+    Moved to later, {say(money.laterMinor)}: {later
       .map(({ gear, line }) => (gear ? fullName(gear) : line.gearId))
       .join(', ')}.
   </p>

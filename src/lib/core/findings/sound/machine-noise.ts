@@ -77,7 +77,9 @@ export const machineNoiseFindings: readonly AngleFindingRow[] = [
           ),
           {
             label: `Set ${rig.keyLamp!.part.gear.model} farther off`,
-            act: setRig(context, { lamps: lampsMoved(rig, { key: { distanceM: rig.keyLamp!.distanceM * 1.5 } }) })
+            act: setRig(context, {
+              lamps: lampsMoved(rig, { key: { distanceM: rig.keyLamp!.distanceM * 1.5 } })
+            })
           }
         ];
       if (held.about === 'further lamps') {
