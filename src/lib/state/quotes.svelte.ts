@@ -65,9 +65,10 @@ async function askOne(
     try {
       const words = new URLSearchParams({ shop, gear: gearId, day, attempt: String(attempt) });
       const response = await fetch(`/api/quotes?${words}`, { signal });
-      if (response.ok) return (await response.json()) as Quote;
+      // 202 says that the shop is not ready: ask again.
+      if (response.status === 200) return (await response.json()) as Quote;
       why = ((await response.json()) as { message?: string }).message ?? String(response.status);
-      if (response.status !== 503) return why;
+      if (response.status !== 202) return why;
     } catch (error) {
       if (signal.aborted) return 'stopped';
       why =

@@ -109,6 +109,7 @@
   }
 
   .sheet {
+    overflow-wrap: anywhere;
     max-width: 46rem;
     margin: 0 auto;
     padding: 1.1rem 1.4rem 1.6rem;

@@ -196,6 +196,7 @@
 
   .choose {
     display: flex;
+    overflow-wrap: anywhere;
     flex-wrap: wrap;
     gap: 0.4rem 1.4rem;
     align-items: center;
@@ -203,8 +204,14 @@
     padding: 0.6rem 1rem;
   }
 
+  .choose :global(.bx--btn) {
+    max-width: 100%;
+    overflow-wrap: anywhere;
+    white-space: normal;
+  }
+
   .choose :global(.bx--form-item) {
-    flex: 0 0 auto;
+    flex: 0 1 auto;
   }
 
   .none {

@@ -244,6 +244,7 @@
 <style>
   .bench {
     display: grid;
+    overflow-wrap: anywhere;
     grid-template-columns: minmax(0, 2.6fr) minmax(18rem, 1fr);
     gap: 0.9rem;
     align-items: start;

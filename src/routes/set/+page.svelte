@@ -282,6 +282,12 @@
     margin-bottom: 0.4rem;
   }
 
+  .scenes :global(.bx--btn) {
+    max-width: 100%;
+    overflow-wrap: anywhere;
+    white-space: normal;
+  }
+
   .practise {
     margin-left: auto;
     font-size: 0.8125rem;
@@ -298,6 +304,7 @@
     grid-template-columns: minmax(0, 1.75fr) minmax(17rem, 1fr);
     gap: 0.9rem;
     align-items: start;
+    overflow-wrap: anywhere;
   }
 
   .drawings,

@@ -120,6 +120,10 @@
 </section>
 
 <style>
+  .name {
+    min-width: 0;
+  }
+
   .card {
     padding: 0.8rem 1rem;
   }

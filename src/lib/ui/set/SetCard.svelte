@@ -110,7 +110,7 @@
 
   dl div {
     display: grid;
-    grid-template-columns: minmax(7rem, 1fr) minmax(0, 1.4fr);
+    grid-template-columns: minmax(0, 1fr) minmax(0, 1.4fr);
     gap: 0.6rem;
     padding-bottom: 0.15rem;
     border-bottom: 1px dashed var(--tan-line);

@@ -7,7 +7,8 @@ const refuse = (status: number, message: string) => json({ message }, { status }
 
 /**
  * `GET /api/quotes?shop=…&gear=…&day=YYYY-MM-DD[&attempt=1]`: what a simulated shop asks for a part. Answers take as
- * long as that shop takes, and some first tries fail with 503, so that whoever asks has to be patient.
+ * long as that shop takes, and some first tries bring
+ * 202, not ready, so that whoever asks has to ask again.
  */
 export const GET: RequestHandler = async ({ url }) => {
   const shop = shops.find(({ id }) => id === url.searchParams.get('shop'));
@@ -23,6 +24,6 @@ export const GET: RequestHandler = async ({ url }) => {
   if (!gear) return refuse(404, 'No shop here sells a part of this id.');
   await new Promise((resolve) => setTimeout(resolve, shop.slowMs));
   if (breaksAt(gearId, shop.id as ShopId, day, attempt))
-    return refuse(503, `The ${shop.name} did not answer. Ask again.`);
+    return refuse(202, `The ${shop.name} did not answer. Ask again.`);
   return json(quoteOf(gear, shop.id as ShopId, day));
 };

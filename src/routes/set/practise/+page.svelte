@@ -295,8 +295,15 @@
     margin: 0.4rem 0 0.6rem;
   }
 
+  .scenes :global(.bx--btn) {
+    max-width: 100%;
+    overflow-wrap: anywhere;
+    white-space: normal;
+  }
+
   .bench {
     display: grid;
+    overflow-wrap: anywhere;
     grid-template-columns: minmax(0, 1.8fr) minmax(16rem, 1fr);
     gap: 0.9rem;
     align-items: start;
