@@ -87,7 +87,9 @@ export interface SetLayout {
   focus: { nearM: number; farM: number } | undefined;
   background: { x: number } | undefined;
   room: { xMin: number; xMax: number; yMin: number; yMax: number; heightM: number } | undefined;
-  window: { y: number; widthM: number; curtained: boolean } | undefined;
+  window: { y: number; widthM: number; hung: 'open' | 'curtained' | 'blocked' } | undefined;
+  /** Leans so far before it falls; undefined where nobody can say. */
+  tipDeg: number | undefined;
   lamps: readonly LampOnSet[];
   mic: MicOnSet | undefined;
   /** What does not fit, in sentences. */
@@ -102,6 +104,7 @@ const BEHIND_CAMERA_M = 0.5;
 const BEHIND_PERSON_M = 0.3;
 /** Below this share of what clear glass lets through a curtain hangs before the window. */
 const CURTAINED = 0.45;
+const BLOCKED = 0.06;
 
 /** Where everything of one angle stands, from what was measured, placed and said. */
 export function layOut({ rig, record }: AngleJudgement): SetLayout {
@@ -140,8 +143,14 @@ export function layOut({ rig, record }: AngleJudgement): SetLayout {
     window: scene.window && {
       y: scene.window.distanceM,
       widthM: Math.sqrt(scene.window.areaM2),
-      curtained: scene.window.transmittance < CURTAINED
+      hung:
+        scene.window.transmittance < BLOCKED
+          ? 'blocked'
+          : scene.window.transmittance < CURTAINED
+            ? 'curtained'
+            : 'open'
     },
+    tipDeg: figureOf(record, 'tipAngle'),
     lamps,
     mic: micOnSet({ rig, record }, subject, camera),
     faults: []

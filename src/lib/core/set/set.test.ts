@@ -190,6 +190,35 @@ describe('moving things on the set', () => {
   });
 });
 
+describe('windows', () => {
+  it('are open, curtained or blocked by what they let through', () => {
+    const hung = (transmittance: number) =>
+      layOut(
+        judgedIn(
+          applyAct(demo, {
+            type: 'change scene',
+            sceneId: 'loom-lesson',
+            patch: {
+              window: {
+                areaM2: 1.2,
+                distanceM: 1,
+                skyDimCdM2: 500,
+                skyBrightCdM2: 5000,
+                transmittance
+              }
+            }
+          }),
+          1
+        )
+      ).window;
+    expect(hung(0.8)).toMatchObject({ y: 1, hung: 'open' });
+    expect(hung(0.3)!.hung).toBe('curtained');
+    expect(hung(0.02)!.hung).toBe('blocked');
+    // √1.2 m of glass, and the wall it is in a metre to the right of the face.
+    expect(hung(0.8)!.widthM).toBeCloseTo(1.095, 3);
+  });
+});
+
 describe('a scene filmed from two angles', () => {
   const [first] = demo.scenes[1]!.angles;
   const two: Project = {

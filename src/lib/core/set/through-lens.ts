@@ -24,6 +24,8 @@ export interface LensPicture {
   /** How much larger the nose is drawn than the ears. */
   stretch: number;
   faceIsSharp: boolean;
+  /** The body does not follow a face in this mode, and nobody pulls focus. */
+  focusIsLost: boolean;
   /** Stops over, or under below zero, at the dim end. */
   offStops: number;
   iso: number | undefined;
@@ -62,6 +64,7 @@ export function pictureThroughLens(
     backgroundBlurPercent: figureOf(record, 'backgroundBlur') ?? 0,
     stretch: figureOf(record, 'nearStretch') ?? 1,
     faceIsSharp: layout.showsFace ? noseInFocus(record) : true,
+    focusIsLost: layout.showsFace && judged.rig.mode?.faceFocus === false,
     offStops: dim?.plan.offStops ?? 0,
     iso: dim?.plan.iso,
     usableIso: figureOf(record, 'highestUsableIso'),

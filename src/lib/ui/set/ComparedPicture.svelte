@@ -128,7 +128,8 @@
     {/if}
   </div>
   <p class="soft figures">
-    {said(judged.record)}{#if compared}&nbsp;| {other!.label}: {said(compared.record)}{/if}
+    {said(judged.record)}{#if picture.focusIsLost}, the focus does not follow a face in this mode{/if}{#if compared}&nbsp;|
+      {other!.label}: {said(compared.record)}{/if}
   </p>
   <div class="choose">
     <Select size="sm" labelText="Beside it" bind:selected={otherKey}>

@@ -173,7 +173,7 @@
       </SetPart>
     {/if}
     {#if layout.window}
-      {@const { y: at, widthM, curtained } = layout.window}
+      {@const { y: at, widthM, hung } = layout.window}
       <SetPart
         movable={{ what: 'window' }}
         label="Window"
@@ -192,11 +192,9 @@
           width={widthM * scale.k}
           height="10"
           class="window body"
-          class:curtained
+          class:curtained={hung !== 'open'}
         />
-        <text x={x(0)} y={y(at) + 18} text-anchor="middle"
-          >window, {curtained ? 'curtained' : 'open'}</text
-        >
+        <text x={x(0)} y={y(at) + 18} text-anchor="middle">window, {hung}</text>
       </SetPart>
     {/if}
 

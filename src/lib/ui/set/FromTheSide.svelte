@@ -260,7 +260,16 @@
         y={z(layout.camera.z) + (layout.looksDown ? -12 : 4)}
         text-anchor={layout.looksDown ? 'start' : 'end'}>{words(layout.camera.z)} high</text
       >
+      {#if layout.tipDeg !== undefined && layout.support && !layout.held && !layout.looksDown}
+        <text x={x(layout.camera.x) - 22} y={z(0.04)} text-anchor="middle"
+          >tips at {(Math.floor(layout.tipDeg * 10) / 10).toFixed(1)}°</text
+        >
+      {/if}
+      {#each layout.lamps.filter(({ role }) => role === 'overhead') as lamp, at (at)}
+        <text x={x(lamp.spot.x) + 12} y={z(lamp.spot.z) - 10}>safety line</text>
+      {/each}
       {#if weather}
+        <circle cx={width - 170} cy="20" r="8" class="sun" />
         <path
           d="M{width - 150} 16h44m-8 -5l8 5l-8 5M{width - 142} 26h30m-7 -4l7 4l-7 4"
           class="wind"
@@ -358,6 +367,11 @@
     fill: var(--paper);
     stroke: var(--ink);
     stroke-width: 2px;
+  }
+
+  .sun {
+    fill: #f3cf66;
+    stroke: var(--ochre);
   }
 
   .wind {

@@ -189,7 +189,11 @@
           {#each picture.people as person, at (at)}
             {@const k = width / person.widthM}
             {@const near = picture.stretch / 1.146}
-            <g transform="translate({person.x * width} {person.y * height})" data-person={at}>
+            <g
+              filter={picture.focusIsLost ? `url(#${id}-ears)` : undefined}
+              transform="translate({person.x * width} {person.y * height})"
+              data-person={at}
+            >
               <path
                 d="M{-0.25 * k} {0.62 * k}V{0.36 * k}Q{-0.25 * k} {0.23 * k} {-0.06 * k} {0.2 *
                   k}H{0.06 * k}Q{0.25 * k} {0.23 * k} {0.25 * k} {0.36 * k}V{2 * k}H{-0.25 * k}Z"
