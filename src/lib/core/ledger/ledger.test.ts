@@ -42,7 +42,7 @@ describe('what was paid', () => {
     expect(back(20_000)).toBe(0);
   });
 
-  it('adds up line by line, however lines are paid, sent back and put off', () => {
+  it('adds up line by line, however lines are paid, sent back and moved to later', () => {
     const anyPatch = fc.record(
       {
         state: fc.constantFrom(...lineStates),

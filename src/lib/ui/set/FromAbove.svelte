@@ -5,6 +5,7 @@
   import { pickupPatterns } from '../../core/relations/sound/directivity';
   import type { SetLayout, Spot } from '../../core/set/layout';
   import type { Movable } from '../../core/set/move-on-set';
+  import './set-drawing.css';
   import SetPart from './SetPart.svelte';
   import { type Frame, linesOfLight, scaleFor } from './set-view';
 
@@ -36,6 +37,7 @@
     // Where the pointer is, is told in the place of before the drag: every move is counted from there.
     x: (metres: number) => scale.x(metres + shiftX)
   });
+  const moving = $derived({ scale: partScale, from: 'above' as const, onmove, ondone, onkey });
   const words = (metres: number) => lengthWords(metres, units);
 
   const lines = $derived(linesOfLight(layout, frame, { x, y }));
@@ -94,11 +96,12 @@
   );
 </script>
 
-<div class="frame" bind:clientWidth={width}>
+<div class="set-frame" bind:clientWidth={width}>
   <svg
     {width}
     {height}
     viewBox="0 0 {width} {height}"
+    class="set-drawing"
     role="group"
     aria-label={summary}
     data-pixels-a-metre={scale.k.toFixed(2)}
@@ -162,11 +165,7 @@
         valueM={at}
         valueWords="{words(at)} behind the face"
         spot={{ x: at, y: 0, z: 1 }}
-        scale={partScale}
-        from="above"
-        {onmove}
-        {ondone}
-        {onkey}
+        {...moving}
       >
         <path d="M{x(at)} {y(inside.yMin)}V{y(inside.yMax)}" class="grip" />
         <path d="M{x(at)} {y(inside.yMin)}V{y(inside.yMax)}" class="back body" />
@@ -180,11 +179,7 @@
         valueM={at}
         valueWords="{words(at)} beside the face"
         spot={{ x: 0, y: at, z: 1.2 }}
-        scale={partScale}
-        from="above"
-        {onmove}
-        {ondone}
-        {onkey}
+        {...moving}
       >
         <rect
           x={x(-widthM / 2)}
@@ -234,11 +229,7 @@
         layout.looksDown ? layout.camera.z - layout.subject.z : -layout.camera.x
       )} from the lens"
       spot={layout.subject}
-      scale={partScale}
-      from="above"
-      {onmove}
-      {ondone}
-      {onkey}
+      {...moving}
     >
       {#if layout.people.length > 0}
         {#each layout.people as person, at (at)}
@@ -277,11 +268,7 @@
         valueM={lamp.distanceM}
         valueWords="{words(lamp.distanceM)} from the face, {lamp.angleDeg}° off the camera"
         spot={lamp.spot}
-        scale={partScale}
-        from="above"
-        {onmove}
-        {ondone}
-        {onkey}
+        {...moving}
       >
         {#if lamp.role === 'overhead'}
           <circle cx={x(lamp.spot.x)} cy={y(lamp.spot.y)} r={radius} class="lamp over body" />
@@ -325,11 +312,7 @@
         valueM={layout.mic.distanceM}
         valueWords="{words(layout.mic.distanceM)} from the mouth"
         spot={layout.mic.spot}
-        scale={partScale}
-        from="above"
-        {onmove}
-        {ondone}
-        {onkey}
+        {...moving}
       >
         <circle cx={x(layout.mic.spot.x)} cy={y(layout.mic.spot.y)} r="13" fill="transparent" />
         <rect
@@ -351,11 +334,7 @@
         valueM={other.distanceM}
         valueWords="{words(other.distanceM)} from the face, {Math.round(other.turnDeg)}° round"
         spot={other.spot}
-        scale={partScale}
-        from="above"
-        {onmove}
-        {ondone}
-        {onkey}
+        {...moving}
       >
         <g transform="translate({x(other.spot.x)} {y(other.spot.y)}) rotate({turn})">
           <rect x="-32" y="-12" width="20" height="24" rx="4" class="camera other body" />
@@ -375,11 +354,7 @@
         layout.looksDown ? layout.camera.z - layout.subject.z : -layout.camera.x
       )} from the {layout.showsFace ? 'face' : 'work'}"
       spot={layout.camera}
-      scale={partScale}
-      from="above"
-      {onmove}
-      {ondone}
-      {onkey}
+      {...moving}
     >
       {#if layout.looksDown}
         <rect x={x(0) - 15} y={y(0) - 11} width="30" height="22" rx="5" class="camera over body" />
@@ -425,18 +400,6 @@
 </div>
 
 <style>
-  .frame {
-    width: 100%;
-    min-width: 0;
-    overflow: hidden;
-  }
-
-  svg {
-    display: block;
-    max-width: 100%;
-    overflow: visible;
-  }
-
   .grid path {
     stroke: var(--line);
     stroke-opacity: 0.55;
@@ -469,11 +432,6 @@
     fill-opacity: 0.16;
   }
 
-  .back {
-    stroke: var(--ink-soft);
-    stroke-width: 4px;
-  }
-
   .grip {
     stroke: transparent;
     stroke-width: 22px;
@@ -504,26 +462,8 @@
     fill: var(--pocket-support);
   }
 
-  .coat {
-    fill: var(--tan);
-    stroke: var(--ink);
-    stroke-width: 1.6px;
-  }
-
-  .head {
-    fill: var(--paper);
-    stroke: var(--ink);
-    stroke-width: 1.6px;
-  }
-
   .nose {
     fill: none;
-    stroke: var(--ink);
-    stroke-width: 1.6px;
-  }
-
-  .lamp {
-    fill: #f3cf66;
     stroke: var(--ink);
     stroke-width: 1.6px;
   }
@@ -531,11 +471,6 @@
   .over {
     fill-opacity: 0.45;
     stroke-dasharray: 4 3;
-  }
-
-  .mic {
-    fill: var(--pocket-sound);
-    stroke: var(--ink);
   }
 
   .lobe {
@@ -546,7 +481,7 @@
     pointer-events: none;
   }
 
-  .other {
+  .camera.other {
     fill: var(--canvas-deep);
     stroke-dasharray: 4 2;
   }
@@ -568,12 +503,6 @@
     stroke-linecap: round;
   }
 
-  .camera {
-    fill: var(--paper);
-    stroke: var(--ink);
-    stroke-width: 2px;
-  }
-
   .ruler path {
     fill: none;
     stroke: var(--ink);
@@ -581,14 +510,5 @@
 
   .ruler text {
     font-weight: 600;
-  }
-
-  text {
-    fill: var(--ink);
-    paint-order: stroke;
-    stroke: var(--paper);
-    stroke-width: 3px;
-    font-size: 11px;
-    font-variant-numeric: tabular-nums;
   }
 </style>

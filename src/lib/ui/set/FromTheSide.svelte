@@ -3,6 +3,7 @@
   import type { UnitSystem } from '../../core/model/project';
   import type { SetLayout, Spot } from '../../core/set/layout';
   import type { Movable } from '../../core/set/move-on-set';
+  import './set-drawing.css';
   import SetPart from './SetPart.svelte';
   import { type Frame, scaleFor } from './set-view';
 
@@ -36,6 +37,7 @@
     // Where the pointer is, is told in the place of before the drag: every move is counted from there.
     x: (metres: number) => scale.x(metres + shiftX)
   });
+  const moving = $derived({ scale: partScale, from: 'side' as const, onmove, ondone, onkey });
   const words = (metres: number) => lengthWords(metres, units);
 
   const farX = $derived(layout.background?.x ?? layout.room?.xMax ?? frame.right - 0.1);
@@ -60,8 +62,15 @@
   );
 </script>
 
-<div class="frame" bind:clientWidth={width}>
-  <svg {width} {height} viewBox="0 0 {width} {height}" role="group" aria-label={summary}>
+<div class="set-frame" bind:clientWidth={width}>
+  <svg
+    {width}
+    {height}
+    viewBox="0 0 {width} {height}"
+    class="set-drawing"
+    role="group"
+    aria-label={summary}
+  >
     <path d="M{scale.x(frame.left)} {z(0)}H{scale.x(frame.right)}" class="floor" />
     {#if layout.room}
       <path
@@ -136,11 +145,7 @@
         valueM={lamp.distanceM}
         valueWords="{words(lamp.distanceM)} from the face"
         spot={lamp.spot}
-        scale={partScale}
-        from="side"
-        {onmove}
-        {ondone}
-        {onkey}
+        {...moving}
       >
         <ellipse
           cx={x(lamp.spot.x)}
@@ -167,11 +172,7 @@
         valueM={layout.mic.distanceM}
         valueWords="{words(layout.mic.distanceM)} from the mouth"
         {spot}
-        scale={partScale}
-        from="side"
-        {onmove}
-        {ondone}
-        {onkey}
+        {...moving}
       >
         <circle cx={x(spot.x)} cy={z(spot.z)} r="13" fill="transparent" />
         <rect x={x(spot.x) - 10} y={z(spot.z) - 5} width="20" height="10" rx="5" class="mic body" />
@@ -213,11 +214,7 @@
       valueM={distanceM}
       valueWords="{words(distanceM)} from the {layout.showsFace ? 'face' : 'work'}"
       spot={layout.camera}
-      scale={partScale}
-      from="side"
-      {onmove}
-      {ondone}
-      {onkey}
+      {...moving}
     >
       {#if layout.looksDown}
         <rect
@@ -290,18 +287,6 @@
 </div>
 
 <style>
-  .frame {
-    width: 100%;
-    min-width: 0;
-    overflow: hidden;
-  }
-
-  svg {
-    display: block;
-    max-width: 100%;
-    overflow: visible;
-  }
-
   .floor {
     stroke: var(--ink);
     stroke-width: 2.5px;
@@ -320,11 +305,6 @@
     stroke-dasharray: 5 4;
   }
 
-  .back {
-    stroke: var(--ink-soft);
-    stroke-width: 4px;
-  }
-
   .arm {
     fill: none;
     stroke: var(--tan-line);
@@ -340,35 +320,6 @@
     stroke-width: 2px;
   }
 
-  .coat {
-    fill: var(--tan);
-    stroke: var(--ink);
-    stroke-width: 1.6px;
-  }
-
-  .head {
-    fill: var(--paper);
-    stroke: var(--ink);
-    stroke-width: 1.6px;
-  }
-
-  .lamp {
-    fill: #f3cf66;
-    stroke: var(--ink);
-    stroke-width: 1.6px;
-  }
-
-  .mic {
-    fill: var(--pocket-sound);
-    stroke: var(--ink);
-  }
-
-  .camera {
-    fill: var(--paper);
-    stroke: var(--ink);
-    stroke-width: 2px;
-  }
-
   .sun {
     fill: #f3cf66;
     stroke: var(--ochre);
@@ -378,14 +329,5 @@
     fill: none;
     stroke: var(--pocket-body);
     stroke-width: 1.5px;
-  }
-
-  text {
-    fill: var(--ink);
-    paint-order: stroke;
-    stroke: var(--paper);
-    stroke-width: 3px;
-    font-size: 11px;
-    font-variant-numeric: tabular-nums;
   }
 </style>
