@@ -130,6 +130,10 @@
   const weather = $derived(
     !scene || scene.room ? '' : `wind ${figureWords(scene.windMps, 'm/s', units)}`
   );
+  const light = $derived({
+    dim: figureWords(scene?.lightDimLx ?? 0, 'lx', units),
+    bright: figureWords(scene?.lightBrightLx ?? 0, 'lx', units)
+  });
   const roomWords = $derived.by(() => {
     if (!scene) return '';
     const { room } = scene;
@@ -204,6 +208,7 @@
           ><FromTheSide
             {layout}
             {weather}
+            {light}
             frame={side}
             {shiftX}
             {units}

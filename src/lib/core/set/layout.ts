@@ -11,7 +11,7 @@ import type { Angle, Scene } from '../model/scene';
 import { isFlown, isHandheld, isSeated, looksDown, showsFace } from '../model/scene-facts';
 import { furtherLampsHeld, lampStandOf } from '../rigs/lamp-stand';
 import type { PlacedLamp, PlacedRig } from '../rigs/placed-rig';
-import { soundDestinationOf, soundNeeds } from '../rigs/sound-path';
+import { CABLE_SLACK, soundDestinationOf, soundNeeds } from '../rigs/sound-path';
 import { EYE_LEVEL_M, EYES_ABOVE_MOUTH_M, lampSideOf, TABLE_HEIGHT_M } from '../rigs/places';
 
 /**
@@ -40,6 +40,8 @@ export interface LampOnSet {
   /** Measured at 1 m on its axis. */
   at1mLx: number | undefined;
   stand: { name: string; footRadiusM: number | undefined } | undefined;
+  /** Mains cable to the nearest wall, the way round included; undefined where it burns by battery or no wall is known. */
+  mainsM: number | undefined;
 }
 
 export interface MicOnSet {
@@ -121,7 +123,7 @@ export function layOut({ rig, record }: AngleJudgement): SetLayout {
   const nearM = figureOf(record, 'nearLimit');
   const farM = figureOf(record, 'farLimit');
   const room = roomAround(rig, above);
-  const lamps = lampsOnSet(rig, subject, above);
+  const lamps = lampsOnSet(rig, subject, above, room);
   const layout: SetLayout = {
     camera,
     looksDown: above,
@@ -244,12 +246,18 @@ function spotOf(
     : { x: along, y: off * sideSign(side), z: subject.z };
 }
 
-function lampsOnSet(rig: PlacedRig, subject: Spot, above: boolean): LampOnSet[] {
+function lampsOnSet(
+  rig: PlacedRig,
+  subject: Spot,
+  above: boolean,
+  room: SetLayout['room']
+): LampOnSet[] {
   const held = furtherLampsHeld(rig);
   return lampsInScene(rig).flatMap((lamp): LampOnSet[] => {
     const { role, placed, part } = lamp;
     if (!role || !placed) return [];
     const side = placed.side ?? lampSideOf[role];
+    const spot = spotOf(placed, role, side, subject, above);
     const holder =
       role === 'key' ? lampStandOf(rig) : held.find((one) => one.lamp === placed)?.holder;
     return [
@@ -257,7 +265,7 @@ function lampsOnSet(rig: PlacedRig, subject: Spot, above: boolean): LampOnSet[] 
         lamp,
         role,
         name: fullName(part.gear),
-        spot: spotOf(placed, role, side, subject, above),
+        spot,
         side,
         distanceM: placed.distanceM,
         angleDeg: placed.angleDeg,
@@ -268,11 +276,19 @@ function lampsOnSet(rig: PlacedRig, subject: Spot, above: boolean): LampOnSet[] 
         stand: holder && {
           name: fullName(holder.gear),
           footRadiusM: holder.gear.footRadiusM
-        }
+        },
+        mainsM:
+          room && rig.hasSocket && part.gear.runsFromMains === true
+            ? toNearestWallM(room, spot) * CABLE_SLACK
+            : undefined
       }
     ];
   });
 }
+
+/** Sockets are in walls; which one, nobody asks, so the nearest is counted. */
+export const toNearestWallM = (room: NonNullable<SetLayout['room']>, { x, y }: Spot): number =>
+  Math.max(0, Math.min(x - room.xMin, room.xMax - x, y - room.yMin, room.yMax - y));
 
 /** Where a microphone of each place is: fixed by the place, by the camera or by the edge of the picture. */
 export function micSpot(

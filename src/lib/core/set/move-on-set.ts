@@ -5,6 +5,7 @@ import { lengthWords } from '../model/measure-words';
 import type { MicPlace } from '../model/plan';
 import { micPlacesFor } from '../rigs/place-mic';
 import {
+  isInPicture,
   type LampOnSet,
   micSpot,
   type OtherCamera,
@@ -153,10 +154,13 @@ function moveWindow({ scene }: AngleJudgement, { room }: SetLayout, to: Spot): M
 
 function moveLampTo(
   { rig }: AngleJudgement,
-  { room, subject, looksDown }: SetLayout,
-  { lamp, role, name }: LampOnSet,
-  to: Spot
+  layout: SetLayout,
+  moved: LampOnSet,
+  wanted: Spot
 ): Move {
+  const { room, subject, looksDown } = layout;
+  const { lamp, role, name } = moved;
+  const to = outOfPicture(layout, moved, wanted);
   const up = to.z - subject.z;
   const beside = to.y - subject.y;
   // Under a lens that looks down the angle is counted from straight above, and any way off it is beside.
@@ -181,6 +185,18 @@ function moveLampTo(
     })
   };
 }
+
+/** A lamp that lights the face is kept just beside the picture; one that is meant to be seen may stand in it. */
+function outOfPicture(layout: SetLayout, { role, radiusM = 0 }: LampOnSet, to: Spot): Spot {
+  if (layout.looksDown || !layout.picture) return to;
+  if (role === 'practical' || role === 'background' || role === 'overhead') return to;
+  if (!isInPicture(layout, to)) return to;
+  const share = (to.x - layout.camera.x) / (layout.subject.x - layout.camera.x);
+  const edge = (layout.picture.widthM / 2) * share + radiusM + BESIDE_PICTURE_M;
+  return { ...to, y: to.y < 0 ? -edge : edge };
+}
+/** Clear of the edge by so much. */
+const BESIDE_PICTURE_M = 0.03;
 
 /** Places open to the microphone in use, and where each is. */
 export function micSpots(

@@ -141,6 +141,24 @@ describe('moving things on the set', () => {
     expect(there.lamps[0]!.spot.y).toBeCloseTo(0.399, 3);
   });
 
+  it('keeps a lamp that lights the face beside the picture', () => {
+    // Behind the face and 10 cm off the axis it would be seen: it goes to the edge, and a little past it.
+    const { layout: there } = went({ what: 'lamp', at: 0 }, { x: 0.5, y: 0.1, z: 1.1 });
+    expect(there.faults.join(' ')).not.toContain('stands in the picture');
+    const [key] = there.lamps;
+    const half = ((layout.picture!.widthM / 2) * 1.4) / 0.9;
+    expect(key!.side).toBe('right');
+    expect(key!.spot.y).toBeCloseTo(half + key!.radiusM! + 0.03, 1);
+  });
+
+  it('counts the mains cable to the nearest wall, and tells the tape', () => {
+    // The key stands 1.50 − 0.566 m from the wall on the left; a cable hangs and bends by 15 %.
+    expect(layout.lamps[0]!.mainsM).toBeCloseTo((1.5 - 0.8 * Math.SQRT1_2) * 1.15, 6);
+    const tape = tapeList(judged, layout).find(({ what }) => what.startsWith('Mains cable'))!;
+    expect(tape.reads).toContain('1.07 m at least');
+    expect(layOut(judgedIn(demo, 0)).lamps).toEqual([]);
+  });
+
   it('refuses what lies in a wall, in a word', () => {
     expect(refusal({ what: 'camera' }, { x: -2.4, y: 0, z: 1 })).toContain(
       'wall behind the camera'
@@ -178,6 +196,8 @@ describe('moving things on the set', () => {
         fc.double({ min: -2, max: -0.11, noNaN: true }),
         fc.double({ min: -1.4, max: 1.4, noNaN: true }),
         (x, y) => {
+          // What would be seen is moved aside.
+          if (isInPicture(layout, { x, y, z: 1.1 })) return;
           const there = moveOnSet(judged, layout, { what: 'lamp', at: 0 }, { x, y, z: 1.1 });
           if ('refused' in there) return;
           const spot = layOut(judgedIn(applyAct(demo, there.act), 1)).lamps[0]!.spot;

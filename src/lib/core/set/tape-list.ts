@@ -51,6 +51,12 @@ export function tapeList({ rig, record }: AngleJudgement, layout: SetLayout): Ta
           ? `${length(lamp.distanceM)} from the ${whole}, ${lamp.angleDeg}° up`
           : `${length(lamp.distanceM)} from the ${whole}, ${lamp.angleDeg}° off the camera${lamp.side ? `, ${besideWords[lamp.side]}` : ''}`
     });
+  for (const { name, mainsM } of layout.lamps)
+    if (mainsM !== undefined)
+      lines.push({
+        what: `Mains cable of ${name}`,
+        reads: `${length(mainsM)} at least to the nearest wall, taped down where people walk`
+      });
   if (layout.mic)
     lines.push({
       what: layout.mic.name,

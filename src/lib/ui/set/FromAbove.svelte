@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { range } from 'd3-array';
+  import { minIndex, range } from 'd3-array';
   import { lengthWords } from '../../core/figures/figure-words';
   import type { UnitSystem } from '../../core/model/project';
   import { pickupPatterns } from '../../core/relations/sound/directivity';
@@ -88,6 +88,16 @@
       })
       .join('L')}Z`;
   });
+  /** Where the nearest wall is met: sockets are in walls. */
+  function nearestWall(room: NonNullable<SetLayout['room']>, { x: sx, y: sy }: Spot) {
+    const walls = [
+      { off: sx - room.xMin, x: room.xMin, y: sy },
+      { off: room.xMax - sx, x: room.xMax, y: sy },
+      { off: sy - room.yMin, x: sx, y: room.yMin },
+      { off: room.yMax - sy, x: sx, y: room.yMax }
+    ];
+    return walls[minIndex(walls, ({ off }) => off)]!;
+  }
   const rulerY = $derived(
     Math.min(y(frame.bottom) - 10, y(Math.max(0.42, (layout.people.length * 0.55) / 2 + 0.15)))
   );
@@ -193,6 +203,15 @@
       </SetPart>
     {/if}
 
+    {#if layout.room}
+      {#each layout.lamps.filter(({ mainsM }) => mainsM !== undefined) as lamp, at (at)}
+        {@const wall = nearestWall(layout.room, lamp.spot)}
+        <path d="M{x(lamp.spot.x)} {y(lamp.spot.y)}L{x(wall.x)} {y(wall.y)}" class="cable" />
+        <text x={(x(lamp.spot.x) + x(wall.x)) / 2 + 6} y={(y(lamp.spot.y) + y(wall.y)) / 2 + 4}
+          >mains {words(lamp.mainsM!)}</text
+        >
+      {/each}
+    {/if}
     {#each layout.lamps as lamp, at (`${lamp.role} ${at}`)}
       {#if lamp.stand && lamp.stand.footRadiusM}
         <circle

@@ -10,8 +10,10 @@
   /** The set from the side, to the same scale along the axis: heights, the edge of the picture, what hangs overhead. */
   interface Props {
     layout: SetLayout;
-    /** Wind and light that are met out of doors, in words. */
+    /** Wind that is met out of doors, in words; empty indoors. */
     weather: string;
+    /** Light with the sun low and high, in words. */
+    light: { dim: string; bright: string };
     frame: Frame;
     shiftX: number;
     units: UnitSystem;
@@ -19,7 +21,7 @@
     ondone: () => void;
     onkey: (movable: Movable, to: Spot) => void;
   }
-  const { layout, weather, frame, shiftX, units, onmove, ondone, onkey }: Props = $props();
+  const { layout, weather, light, frame, shiftX, units, onmove, ondone, onkey }: Props = $props();
 
   let width = $state(720);
   const height = $derived(
@@ -266,7 +268,11 @@
         <text x={x(lamp.spot.x) + 12} y={z(lamp.spot.z) - 10}>safety line</text>
       {/each}
       {#if weather}
-        <circle cx={width - 170} cy="20" r="8" class="sun" />
+        <path d="M{width - 320} 78A70 70 0 0 1 {width - 180} 78" class="arc" />
+        <circle cx={width - 312} cy="52" r="6" class="sun" />
+        <circle cx={width - 250} cy="10" r="9" class="sun" />
+        <text x={width - 312} y="94" text-anchor="middle">low {light.dim}</text>
+        <text x={width - 250} y="36" text-anchor="middle">high {light.bright}</text>
         <path
           d="M{width - 150} 16h44m-8 -5l8 5l-8 5M{width - 142} 26h30m-7 -4l7 4l-7 4"
           class="wind"
@@ -318,6 +324,12 @@
     fill: none;
     stroke: var(--ink);
     stroke-width: 2px;
+  }
+
+  .arc {
+    fill: none;
+    stroke: var(--ochre);
+    stroke-dasharray: 4 3;
   }
 
   .sun {

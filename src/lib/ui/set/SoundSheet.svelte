@@ -125,8 +125,9 @@
           <span class="soft"
             >voice {dB(one.voiceDbA)} against {dB(one.noiseDbA)} dB(A): {parts(
               one
-            )}{#if one.directToReverberantDb !== undefined}
-              · room {echoWord(one.directToReverberantDb)}{/if}</span
+            )}{#if one.directToReverberantDb !== undefined}{' '}· room {echoWord(
+                one.directToReverberantDb
+              )}{/if}</span
           >
         </li>
       {/each}
