@@ -268,11 +268,11 @@
         <text x={x(lamp.spot.x) + 12} y={z(lamp.spot.z) - 10}>safety line</text>
       {/each}
       {#if weather}
-        <path d="M{width - 320} 78A70 70 0 0 1 {width - 180} 78" class="arc" />
-        <circle cx={width - 312} cy="52" r="6" class="sun" />
-        <circle cx={width - 250} cy="10" r="9" class="sun" />
-        <text x={width - 312} y="94" text-anchor="middle">low {light.dim}</text>
-        <text x={width - 250} y="36" text-anchor="middle">high {light.bright}</text>
+        <path d="M{width - 145} 118A55 55 0 0 1 {width - 35} 118" class="arc" />
+        <circle cx={width - 142} cy="100" r="6" class="sun" />
+        <circle cx={width - 90} cy="63" r="9" class="sun" />
+        <text x={width - 152} y="132" text-anchor="middle">low {light.dim}</text>
+        <text x={width - 90} y="90" text-anchor="middle">high {light.bright}</text>
         <path
           d="M{width - 150} 16h44m-8 -5l8 5l-8 5M{width - 142} 26h30m-7 -4l7 4l-7 4"
           class="wind"
