@@ -3,7 +3,7 @@ import { figureOf } from '../figures/record';
 import { figureWords } from '../figures/figure-words';
 import { cautionsFor } from '../judge/cautions';
 import type { AngleJudgement } from '../judge/incremental';
-import type { SetLayout } from './layout';
+import { type SetLayout, tipWords } from './layout';
 
 /** What people usually take care of on this set: what it asks in figures first, then the usual cautions for its parts. */
 export function cautionsOnSet(judged: AngleJudgement, layout: SetLayout): string[] {
@@ -16,9 +16,7 @@ export function cautionsOnSet(judged: AngleJudgement, layout: SetLayout): string
     );
   const tip = figureOf(judged.record, 'tipAngle');
   if (tip !== undefined)
-    list.push(
-      `The support tips at ${figureWords(tip, '°', units)}: keep cables and passers-by off it.`
-    );
+    list.push(`The support tips at ${tipWords(tip)}: keep cables and passers-by off it.`);
   const parts = partsOfScene(judged.rig);
   for (const { topic, text } of cautionsFor({
     kit: { ...judged.rig.kit, parts: [...parts] },

@@ -286,6 +286,10 @@ function lampsOnSet(
   });
 }
 
+/** A tip angle in words, to the tenth and never rounded up: 9.96° is not the 10° it stands below. */
+export const tipWords = (degrees: number): string =>
+  `${(Math.floor(degrees * 10) / 10).toFixed(1)}°`;
+
 /** Sockets are in walls; which one, nobody asks, so the nearest is counted. */
 export const toNearestWallM = (room: NonNullable<SetLayout['room']>, { x, y }: Spot): number =>
   Math.max(0, Math.min(x - room.xMin, room.xMax - x, y - room.yMin, room.yMax - y));

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { lengthWords } from '../../core/figures/figure-words';
   import type { UnitSystem } from '../../core/model/project';
-  import type { SetLayout, Spot } from '../../core/set/layout';
+  import { type SetLayout, type Spot, tipWords } from '../../core/set/layout';
   import type { Movable } from '../../core/set/move-on-set';
   import './set-drawing.css';
   import SetPart from './SetPart.svelte';
@@ -261,7 +261,7 @@
       >
       {#if layout.tipDeg !== undefined && layout.support && !layout.held && !layout.looksDown}
         <text x={x(layout.camera.x) - 22} y={z(0.04)} text-anchor="middle"
-          >tips at {(Math.floor(layout.tipDeg * 10) / 10).toFixed(1)}°</text
+          >tips at {tipWords(layout.tipDeg)}</text
         >
       {/if}
       {#each layout.lamps.filter(({ role }) => role === 'overhead') as lamp, at (at)}

@@ -6,6 +6,7 @@ import { TIP_WARN_DEG } from '../../core/relations/support/tipping';
 import { softnessWord } from '../../core/relations/lighting/softness';
 import { echoWord } from '../../core/relations/sound/critical-distance';
 import { speechWord } from '../../core/relations/sound/speech-to-noise';
+import { tipWords } from '../../core/set/layout';
 import { isIndoors } from '../../core/model/scene-facts';
 
 interface Verdict {
@@ -107,10 +108,6 @@ export const readoutsFor: readonly Readout[] = [
   {
     figure: 'tipAngle',
     name: 'Support tips at',
-    // To the tenth and never rounded up: 9.96° is not the 10° it stands below.
-    verdict: (value) => ({
-      text: `${(Math.floor(value * 10) / 10).toFixed(1)}°`,
-      good: value >= TIP_WARN_DEG
-    })
+    verdict: (value) => ({ text: tipWords(value), good: value >= TIP_WARN_DEG })
   }
 ];
