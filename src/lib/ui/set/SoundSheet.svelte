@@ -125,7 +125,7 @@
           <span class="soft"
             >voice {dB(one.voiceDbA)} against {dB(one.noiseDbA)} dB(A): {parts(
               one
-            )}{#if one.directToReverberantDb !== undefined}{' '}· room {echoWord(
+            )}{#if one.directToReverberantDb !== undefined}&nbsp;· room {echoWord(
                 one.directToReverberantDb
               )}{/if}</span
           >
