@@ -9,9 +9,10 @@
   import { formatMoney } from '$lib/core/money/format';
   import { handSumOf } from '$lib/core/money/hand-sum';
   import { rangeOf } from '$lib/core/money/price-range';
-  import { isPaid } from '$lib/core/money/statement';
+  import { isPaid, type StatementLine } from '$lib/core/money/statement';
   import { satchel } from '$lib/state/project-store.svelte';
-  import { withQuote } from '$lib/core/ledger/shops';
+  import { catalogue } from '$lib/catalogue/load-catalogue';
+  import { type Quote, withQuote } from '$lib/core/ledger/shops';
   import AskTheShops from '$lib/ui/ledger/AskTheShops.svelte';
   import LineMoneyDialog from '$lib/ui/buying/LineMoneyDialog.svelte';
   import RunningAccount from '$lib/ui/ledger/RunningAccount.svelte';
@@ -65,6 +66,14 @@
           ? 'never over at these prices'
           : `over in ${Math.round(100 * range.chanceOver)} of 100 when prices move apart, ${Math.round(100 * range.chanceOverTogether)} when they move together`
   );
+
+  /** The part as it is kept: on the shelf of the project its prices are converted already. */
+  function takeQuote({ line }: StatementLine, quote: Quote) {
+    const gear =
+      satchel.project?.ownGear.find(({ id }) => id === line.gearId) ??
+      catalogue.byId.get(line.gearId);
+    if (gear) void satchel.act({ type: 'put gear', gear: withQuote(gear, quote) });
+  }
 
   function setStep(lineId: string, step: Step) {
     void satchel.act({ type: 'change line', lineId, patch: { step } });
@@ -187,12 +196,7 @@
         {/if}
       </section>
       <Guarded what="The shops"
-        ><AskTheShops
-          lines={toPay}
-          day={today}
-          ontake={(line, quote) =>
-            line.gear && void satchel.act({ type: 'put gear', gear: withQuote(line.gear, quote) })}
-        /></Guarded
+        ><AskTheShops lines={toPay} day={today} ontake={takeQuote} /></Guarded
       >
       <section class="card" aria-label="A sum done by hand">
         <h2>A sum done by hand</h2>
