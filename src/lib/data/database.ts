@@ -1,6 +1,7 @@
 import Dexie, { type DexieOptions, type EntityTable, type Table } from 'dexie';
 import type { Patch } from '../core/acts/drafts';
 import type { RecordedChange } from '../core/acts/record-act';
+import type { OwnedPiece } from '../core/model/owned-piece';
 import type { Project } from '../core/model/project';
 import type { Attempt } from '../core/practise/attempt';
 
@@ -37,7 +38,7 @@ export interface ProjectRow {
 }
 
 /** Raised whenever the checks of the model change. */
-export const CHECKS = 5;
+export const CHECKS = 6;
 
 /** One write since the snapshot, as a small patch. */
 export interface JournalRow {
@@ -102,6 +103,7 @@ export class SatchelDatabase extends Dexie {
   settings!: EntityTable<SettingRow, 'key'>;
   practice!: Table<PracticeRow, number>;
   ticks!: EntityTable<TickRow, 'projectId'>;
+  pieces!: EntityTable<OwnedPiece, 'id'>;
 
   /** @param memory stands in for the browser's own database where that is refused */
   constructor(name = 'hearty-satchel', memory?: Pick<DexieOptions, 'indexedDB' | 'IDBKeyRange'>) {
@@ -198,5 +200,6 @@ export class SatchelDatabase extends Dexie {
         });
     });
     this.version(6).stores({ practice: '++number, at', ticks: 'projectId' });
+    this.version(7).stores({ pieces: 'id, gearId' });
   }
 }

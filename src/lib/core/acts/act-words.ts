@@ -36,6 +36,14 @@ export function actWords(act: Act, project: Project, shelf: Shelf): string {
       return `keep the money in ${act.currency}`;
     case 'set pocket limit':
       return `set the ${act.pocket} pocket limit`;
+    case 'note prices':
+      return `note ${act.observations.length} ${act.observations.length === 1 ? 'price' : 'prices'}`;
+    case 'set price alert':
+      return act.alert.atMostMinor === undefined ? 'take a price alert away' : 'set a price alert';
+    case 'put income':
+      return `note ${act.income.label}`;
+    case 'remove income':
+      return `delete ${project.incomes?.find(({ id }) => id === act.incomeId)?.label ?? 'an income'}`;
     case 'add scene':
       return `add scene ${act.scene.name}`;
     case 'change scene':

@@ -2,6 +2,7 @@ import type { Scene, Angle } from '../model/scene';
 import type { GearItem } from '../model/gear';
 import type { Plan, PlanLine, Rig } from '../model/plan';
 import type { Pocket } from '../model/pocket';
+import type { Income, PriceAlert, PriceObservation } from '../model/price-observation';
 import type { Project } from '../model/project';
 
 /** Settings of the project that change together with nothing else. */
@@ -19,6 +20,10 @@ export type ProjectSettings = Pick<
   | 'inHandMinor'
   | 'savedPerMonthMinor'
   | 'itemLimitMinor'
+  | 'videosPlanned'
+  | 'consumablesMinor'
+  | 'resaleFeePercent'
+  | 'staleAfterDays'
   | 'carriedLimitKg'
   | 'setUpLimitMin'
   | 'switchLimit'
@@ -45,6 +50,11 @@ export type Act =
   /** Keeps the project in another currency; what a person typed in the old one is converted. */
   | { type: 'change currency'; currency: string; perUnit: number; date: string }
   | { type: 'set pocket limit'; pocket: Pocket; limitMinor: number | undefined }
+  /** Prices that were seen are written down; the plan goes on with its own. */
+  | { type: 'note prices'; observations: PriceObservation[] }
+  | { type: 'set price alert'; alert: Omit<PriceAlert, 'atMostMinor'> & Partial<PriceAlert> }
+  | { type: 'put income'; income: Income }
+  | { type: 'remove income'; incomeId: string }
   | { type: 'add scene'; scene: Scene }
   | { type: 'change scene'; sceneId: string; patch: Partial<Omit<Scene, 'id' | 'angles'>> }
   | { type: 'change angle'; sceneId: string; angleId: string; patch: Partial<Omit<Angle, 'id'>> }

@@ -1,7 +1,10 @@
 import { produce } from './drafts';
 import {
+  MOST_ALERTS,
   MOST_ANGLES,
+  MOST_INCOMES,
   MOST_LINES,
+  MOST_OBSERVATIONS,
   MOST_OWN_PARTS,
   MOST_PIECES,
   MOST_PLANS,
@@ -10,6 +13,7 @@ import {
 import type { Rig } from '../model/plan';
 import type { Pocket } from '../model/pocket';
 import type { Project } from '../model/project';
+import { sameSight } from '../money/same-sight';
 import { activePlan } from '../model/active-plan';
 import { minorPerMajor } from '../money/format';
 import { asStatedGear } from '../money/priced-shelf';
@@ -78,10 +82,12 @@ function changeCurrency(
   draft.limitMinor = round(draft.limitMinor);
   draft.reserveMinor = round(draft.reserveMinor);
   if (draft.itemLimitMinor !== undefined) draft.itemLimitMinor = round(draft.itemLimitMinor);
-  for (const field of ['inHandMinor', 'savedPerMonthMinor'] as const)
+  for (const field of ['inHandMinor', 'savedPerMonthMinor', 'consumablesMinor'] as const)
     if (draft[field] !== undefined) draft[field] = convert(draft[field]);
   for (const [pocket, limit] of Object.entries(draft.pocketLimitsMinor ?? {}))
     draft.pocketLimitsMinor![pocket as Pocket] = round(limit);
+  for (const income of draft.incomes ?? []) income.amountMinor = convert(income.amountMinor);
+  for (const alert of draft.priceAlerts ?? []) alert.atMostMinor = convert(alert.atMostMinor);
   for (const { lines } of draft.plans)
     for (const line of lines)
       for (const key of [
@@ -145,6 +151,41 @@ export function applyActTo(draft: Project, act: Act): void {
       else limits[act.pocket] = act.limitMinor;
       return;
     }
+    case 'note prices': {
+      const noted = (draft.priceObservations ??= []);
+      for (const seen of act.observations) {
+        const at = noted.findIndex((one) => sameSight(one, seen));
+        if (at >= 0) noted[at] = seen;
+        else {
+          roomFor(noted, MOST_OBSERVATIONS, 'price observations');
+          noted.push(seen);
+        }
+      }
+      return;
+    }
+    case 'set price alert': {
+      const { gearId, basis, atMostMinor } = act.alert;
+      const alerts = (draft.priceAlerts ??= []);
+      const at = alerts.findIndex((one) => one.gearId === gearId && one.basis === basis);
+      if (at >= 0) alerts.splice(at, 1);
+      if (atMostMinor === undefined) return;
+      roomFor(alerts, MOST_ALERTS, 'price alerts');
+      alerts.push({ gearId, basis, atMostMinor });
+      return;
+    }
+    case 'put income': {
+      const incomes = (draft.incomes ??= []);
+      const at = incomes.findIndex(({ id }) => id === act.income.id);
+      if (at >= 0) incomes[at] = act.income;
+      else {
+        roomFor(incomes, MOST_INCOMES, 'incomes');
+        incomes.push(act.income);
+      }
+      return;
+    }
+    case 'remove income':
+      take((draft.incomes ??= []), act.incomeId, 'income');
+      return;
     case 'add scene':
       roomFor(draft.scenes, MOST_SCENES, 'scenes');
       draft.scenes.push(act.scene);

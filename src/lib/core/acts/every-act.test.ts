@@ -31,6 +31,16 @@ const withPlan = applyAct(demo, {
   plan: { id: 'plan-c', name: 'plan C', lines: [], rigs: [] }
 });
 const ignored = applyAct(demo, { type: 'ignore', key: 'A4 marsh-path a', reason: 'I look' });
+const seen = {
+  gearId: 'dunmarrow-plover',
+  basis: 'new',
+  priceMinor: 12_100,
+  currency: 'GBP',
+  date: '2026-11-28',
+  source: 'corner counter'
+} as const;
+const alertOn = { gearId: 'dunmarrow-plover', basis: 'new' } as const;
+const income = { id: 'income-1', label: 'a commission', date: '2027-01-15', amountMinor: 40_000 };
 const lines = (project: Project) => activePlan(project).lines.map(({ id }) => id);
 const scene = (project: Project, id = 'marsh-path') => project.scenes.find((one) => one.id === id)!;
 
@@ -135,6 +145,41 @@ const cases: Case[] = [
     says: 'set the light pocket limit',
     makes: (p) => 'light' in (p.pocketLimitsMinor ?? {}),
     to: false
+  },
+  {
+    act: { type: 'note prices', observations: [seen, { ...seen, priceMinor: 11_900 }] },
+    says: 'note 2 prices',
+    // The same day at the same shop: the later one stands.
+    makes: (p) => p.priceObservations?.map(({ priceMinor }) => priceMinor),
+    to: [11_900]
+  },
+  {
+    act: { type: 'set price alert', alert: { ...alertOn, atMostMinor: 12_000 } },
+    on: applyAct(demo, { type: 'set price alert', alert: { ...alertOn, atMostMinor: 9_000 } }),
+    says: 'set a price alert',
+    makes: (p) => p.priceAlerts,
+    to: [{ ...alertOn, atMostMinor: 12_000 }]
+  },
+  {
+    act: { type: 'set price alert', alert: alertOn },
+    on: applyAct(demo, { type: 'set price alert', alert: { ...alertOn, atMostMinor: 9_000 } }),
+    says: 'take a price alert away',
+    makes: (p) => p.priceAlerts,
+    to: []
+  },
+  {
+    act: { type: 'put income', income },
+    on: applyAct(demo, { type: 'put income', income: { ...income, amountMinor: 1 } }),
+    says: 'note a commission',
+    makes: (p) => p.incomes,
+    to: [income]
+  },
+  {
+    act: { type: 'remove income', incomeId: 'income-1' },
+    on: applyAct(demo, { type: 'put income', income }),
+    says: 'delete a commission',
+    makes: (p) => p.incomes,
+    to: []
   },
   {
     act: { type: 'add scene', scene: newScene },
@@ -306,6 +351,10 @@ describe('every act', () => {
       'set project': true,
       'change currency': true,
       'set pocket limit': true,
+      'note prices': true,
+      'set price alert': true,
+      'put income': true,
+      'remove income': true,
       'add scene': true,
       'change scene': true,
       'change angle': true,
@@ -347,6 +396,7 @@ describe('an act that names what is not there', () => {
       /no angle "gone"/,
       withTwoAngles
     ],
+    [{ type: 'remove income', incomeId: 'gone' }, /no income "gone"/],
     [{ type: 'remove gear', gearId: 'gone' }, /no part of your own "gone"/],
     [{ type: 'show plan', planId: 'gone' }, /no plan "gone"/],
     [{ type: 'rename plan', planId: 'gone', name: 'x' }, /no plan "gone"/],

@@ -8,17 +8,21 @@ import { LampPlacing, Plan, PlanLine, Rig } from '../model/plan';
 import { pockets } from '../model/pocket';
 import { Port } from '../model/ports';
 import { ExchangeRate } from '../model/exchange-rate';
+import { Income, PriceAlert, PriceObservation } from '../model/price-observation';
 import { Ignored, OwnRules, Project } from '../model/project';
 import { Angle, Room, Scene, Window } from '../model/scene';
 import { type FieldAsk, fieldsOfClass } from '../model/stated';
 import {
+  MOST_ALERTS,
   MOST_ANGLES,
   MOST_DISMISSED,
+  MOST_INCOMES,
   MOST_RATES,
   MOST_LAMPS,
   MOST_LINES,
   MOST_MINOR,
   MOST_MODES,
+  MOST_OBSERVATIONS,
   MOST_OWN_PARTS,
   MOST_PIECES,
   MOST_PLANS,
@@ -76,6 +80,7 @@ const minor: Json = {
   description: 'minor units'
 };
 const day: Json = { type: 'string', pattern: '^\\d{4}-\\d{2}-\\d{2}$', description: 'a day' };
+const currency: Json = { type: 'string', pattern: '^[A-Z]{3}$' };
 const yesNo: Json = { type: 'boolean' };
 
 /** The JSON Schema (draft 2020-12) of a satchel file, made from the same classes that check it. */
@@ -97,7 +102,7 @@ export function satchelSchema(): Json {
       project: objectOf(
         Project,
         {
-          currency: { type: 'string', pattern: '^[A-Z]{3}$' },
+          currency,
           mainsHz: { enum: [50, 60] },
           limitMinor: minor,
           reserveMinor: minor,
@@ -108,6 +113,22 @@ export function satchelSchema(): Json {
           },
           inHandMinor: minor,
           savedPerMonthMinor: minor,
+          consumablesMinor: minor,
+          incomes: listOf(
+            objectOf(Income, { date: day, amountMinor: minor }, ['date', 'amountMinor']),
+            { maxItems: MOST_INCOMES }
+          ),
+          priceObservations: listOf(
+            objectOf(PriceObservation, { priceMinor: minor, currency, date: day, dealEnds: day }, [
+              'priceMinor',
+              'currency',
+              'date'
+            ]),
+            { maxItems: MOST_OBSERVATIONS }
+          ),
+          priceAlerts: listOf(objectOf(PriceAlert, { atMostMinor: minor }, ['atMostMinor']), {
+            maxItems: MOST_ALERTS
+          }),
           itemLimitMinor: minor,
           pricesAsOf: day,
           ownWeights: {
@@ -127,6 +148,7 @@ export function satchelSchema(): Json {
         Scene,
         {
           mustDo: yesNo,
+          filmedOn: day,
           live: yesNo,
           wantsSeeSelf: yesNo,
           wantsFaceSharp: yesNo,
@@ -173,7 +195,7 @@ export function satchelSchema(): Json {
           likely: minor,
           low: minor,
           high: minor,
-          currency: { type: 'string', pattern: '^[A-Z]{3}$' },
+          currency,
           date: day,
           dealEnds: day
         },

@@ -1,3 +1,4 @@
+import { costPerVideo } from '../money/cost-per-video';
 import { rangeOf } from '../money/price-range';
 import { figureWords } from '../figures/figure-words';
 import { absent, known } from '../figures/record';
@@ -66,6 +67,9 @@ export function evaluationOf(project: Project, plan: Plan, shelf: Shelf, judgeme
       laterMinor: money.laterMinor,
       afterCashBackMinor: money.afterCashBackMinor,
       afterResaleMinor: money.afterResaleMinor,
+      // Left out where no line states a tax and nobody says how many videos there will be.
+      taxMinor: money.taxMinor || undefined,
+      costPerVideoMinor: costPerVideo(project, money)?.eachMinor,
       range: rangeOf(money),
       pockets: money.pockets,
       lines: money.lines.map((one) => ({
@@ -75,6 +79,7 @@ export function evaluationOf(project: Project, plan: Plan, shelf: Shelf, judgeme
         unitMinor: one.unitMinor,
         quantity: one.line.quantity,
         firmMinor: one.firmMinor,
+        taxMinor: one.taxMinor || undefined,
         runningMinor: one.runningMinor,
         remainingMinor: one.remainingMinor,
         handRemainingMinor: one.line.handRemainingMinor

@@ -13,5 +13,9 @@ export const MOST_MODES = 100;
 export const MOST_PROFILES = 30;
 export const MOST_DISMISSED = 500;
 export const MOST_RATES = 60;
+export const MOST_INCOMES = 100;
+export const MOST_ALERTS = 500;
+/** As long as a price list may be. */
+export const MOST_OBSERVATIONS = 20_000;
 /** No amount of money is larger: ten thousand million pounds. */
 export const MOST_MINOR = 1e12;

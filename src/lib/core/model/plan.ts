@@ -48,6 +48,9 @@ export class PlanLine {
   @MayBeLeftOut() @MinorUnits() refundMinor?: number;
   /** Taken off by the seller at once, in percent of the line's price. */
   @StatedNumber('%', 0, 100) discountPercent?: number;
+  /** Tax on the price and its shipping, in percent: in them already, or added when it is paid. */
+  @StatedNumber('%', 0, 100) taxPercent?: number;
+  @StatedYesNo() taxAdded?: boolean;
   /** Paid back later by the maker; shown beside the firm total, never counted in it. */
   @MayBeLeftOut() @MinorUnits() cashBackMinor?: number;
   /** The last day the cash-back can be claimed. */

@@ -3,6 +3,7 @@ import type { GearItem } from './gear';
 import { ExchangeRate } from './exchange-rate';
 import { Plan } from './plan';
 import { type Pocket, pockets } from './pocket';
+import { Income, PriceAlert, PriceObservation } from './price-observation';
 import { Scene } from './scene';
 import {
   CurrencyCode,
@@ -20,8 +21,11 @@ import {
   StatedYesNo
 } from './stated';
 import {
+  MOST_ALERTS,
   MOST_DISMISSED,
+  MOST_INCOMES,
   MOST_MINOR,
+  MOST_OBSERVATIONS,
   MOST_OWN_PARTS,
   MOST_PLANS,
   MOST_RATES,
@@ -72,6 +76,23 @@ export class Project {
   /** Money that is there for the kit today, and what is put aside for it each month. */
   @MayBeLeftOut() @MinorUnits() inHandMinor?: number;
   @MayBeLeftOut() @MinorUnits() savedPerMonthMinor?: number;
+  /** Money that comes in once, beside what is put aside. */
+  @MayBeLeftOut()
+  @HoldsList(() => Income, { what: 'incomes', max: MOST_INCOMES })
+  incomes?: Income[];
+  /** Finished videos this kit is to make, what they use up in all, and what a sale costs: for the cost of one video. */
+  @StatedNumber('count', 1, 100_000) videosPlanned?: number;
+  @MayBeLeftOut() @MinorUnits() consumablesMinor?: number;
+  @StatedNumber('%', 0, 100) resaleFeePercent?: number;
+  /** Prices seen, oldest first by the time they were written down. */
+  @MayBeLeftOut()
+  @HoldsList(() => PriceObservation, { what: 'price observations', max: MOST_OBSERVATIONS })
+  priceObservations?: PriceObservation[];
+  @MayBeLeftOut()
+  @HoldsList(() => PriceAlert, { what: 'price alerts', max: MOST_ALERTS })
+  priceAlerts?: PriceAlert[];
+  /** A price older than this is looked up again; 90 days unless said. */
+  @StatedNumber('days', 1, 1000) staleAfterDays?: number;
   /** No single part may cost more. */
   @MayBeLeftOut() @MinorUnits() itemLimitMinor?: number;
   /** What one is willing to carry in a day, cases and computer not counted. */
@@ -151,6 +172,8 @@ export function projectFaults(project: Project): { field: string; says: string }
     ['rates', (project.rates ?? []).map(({ currency }) => currency)],
     ['plans', project.plans.map((plan) => plan.id)],
     ['ownGear', project.ownGear.map((gear) => gear.id)],
+    ['incomes', (project.incomes ?? []).map(({ id }) => id)],
+    ['priceAlerts', (project.priceAlerts ?? []).map(({ gearId, basis }) => `${gearId} ${basis}`)],
     ['ignored', (project.ignored ?? []).map(({ key }) => key)],
     ...project.scenes.map(
       (scene) => [`scene "${scene.name}" angles`, scene.angles.map((angle) => angle.id)] as const

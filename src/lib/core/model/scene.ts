@@ -4,6 +4,7 @@ import {
   Holds,
   HoldsList,
   Id,
+  Day,
   MayBeLeftOut,
   NeededNumber,
   NeededText,
@@ -145,6 +146,8 @@ export class Scene {
   @StatedNumber('×', 1, 64, [1, 16]) wantsKeyToFill?: number;
   /** Scenes with the same number are filmed on one day and share its batteries and cards; without one it has a day of its own. */
   @StatedNumber('count', 1, 366) day?: number;
+  /** The day on which it is filmed, for the evenings before and after. */
+  @MayBeLeftOut() @Day() filmedOn?: string;
   /** For days away: sun on a panel and hours with a car's socket. */
   @StatedNumber('h', 0, 16, [0, 12]) sunHoursPerDay?: number;
   @StatedNumber('h', 0, 16, [0, 12]) drivenHoursPerDay?: number;

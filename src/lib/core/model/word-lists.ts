@@ -168,3 +168,6 @@ export const supportForms = [
 ] as const;
 
 export const headForms = ['none', 'ball', 'fluid', 'fixed'] as const;
+
+/** Where something one owns is: at hand, with somebody else, worn out, or gone. */
+export const pieceStates = ['here', 'lent', 'retired', 'sold'] as const;

@@ -1,6 +1,6 @@
 import { differenceInCalendarDays, parseISO } from 'date-fns';
 
-/** Prices older than this are looked at again before one pays. */
+/** Prices older than this are looked at again before one pays, unless the project says otherwise. */
 export const STALE_AFTER_DAYS = 90;
 /** A deal that ends within this many days is spoken of. */
 export const DEAL_SOON_DAYS = 14;

@@ -9,7 +9,7 @@ import type { PriceRange } from './chance-over';
 import { priceOf } from './payable-price';
 import { statedElsewhere } from './priced-shelf';
 import { convertedMinor } from './rates';
-import { type Minor, minor, percentOf } from './minor';
+import { type Minor, minor, percentOf, roundHalfAwayFromZero } from './minor';
 
 /** One chosen part with what it costs and what is left once it is paid. */
 export interface StatementLine {
@@ -29,6 +29,8 @@ export interface StatementLine {
   inKit: boolean;
   /** Moved to later: what it would cost. */
   laterMinor: Minor;
+  /** Of the firm amount, what is tax as far as a rate is stated. */
+  taxMinor: Minor;
   /** The price of the line as a range; low and high are the likely price where no spread is stated. */
   range: PriceRange;
 }
@@ -49,6 +51,8 @@ export interface MoneyStatement {
   /** What comes back later, shown beside the firm total and never counted in it. */
   afterCashBackMinor: Minor;
   afterResaleMinor: Minor;
+  /** Of the firm total, what is tax as far as rates are stated. */
+  taxMinor: Minor;
   /** Every line at its low and at its high price. */
   lowestMinor: Minor;
   worstMinor: Minor;
@@ -68,16 +72,33 @@ export function lostMinor({ state, paidMinor = 0, refundMinor = paidMinor }: Pla
 }
 
 /**
- * What a line costs: discount first (the discount is what is rounded), then shipping. Owned and
- * returned lines cost nothing.
- * Relation: firm = unit × pieces − round(unit × pieces × discount) + shipping.
+ * Tax in a line: added to what is asked, or held in it; zero where no rate is stated.
+ * Relation: added = round(net × rate); held = gross − round(gross ÷ (1 + rate)).
+ */
+export function taxMinor(
+  { taxPercent = 0, taxAdded = false }: Pick<PlanLine, 'taxPercent' | 'taxAdded'>,
+  amount: Minor
+): Minor {
+  return taxAdded
+    ? percentOf(amount, taxPercent)
+    : minor(amount - roundHalfAwayFromZero(amount / (1 + taxPercent / 100)));
+}
+
+/** What is asked, with the tax that comes on top of it where the line says so. */
+const withTax = (line: PlanLine, asked: Minor): Minor =>
+  line.taxAdded ? minor(asked + taxMinor(line, asked)) : asked;
+
+/**
+ * What a line costs: discount first (the discount is what is rounded), then shipping, then tax where it is added.
+ * Owned and returned lines cost nothing.
+ * Relation: firm = asked + round(asked × tax), asked = unit × pieces − round(unit × pieces × discount) + shipping.
  */
 export function lineCostMinor(line: PlanLine, unitMinor: Minor): Minor {
   if (line.state === 'owned' || line.state === 'returned') return minor(0);
   if (line.paidMinor !== undefined && isPaid(line)) return minor(line.paidMinor);
   const pieces = minor(unitMinor * line.quantity);
   const discount = line.discountPercent === undefined ? 0 : percentOf(pieces, line.discountPercent);
-  return minor(pieces - discount + (line.shippingMinor ?? 0));
+  return withTax(line, minor(pieces - discount + (line.shippingMinor ?? 0)));
 }
 
 /** What is paid for a line, in the project's currency: the discount in the price's own, then the rate, then the shipping. */
@@ -87,9 +108,10 @@ function payableMinor(line: PlanLine, price: Price, end: 'low' | 'likely' | 'hig
   if (line.state === 'owned' || line.state === 'returned') return minor(0);
   if (line.paidMinor !== undefined && isPaid(line)) return minor(line.paidMinor);
   const { shippingMinor = 0, ...unsent } = line;
-  const goods = lineCostMinor(unsent, minor(stated[end]!, 'price'));
-  return minor(
-    convertedMinor(goods, stated.currency, price.currency, stated.perUnit) + shippingMinor
+  const goods = lineCostMinor({ ...unsent, taxAdded: false }, minor(stated[end]!, 'price'));
+  return withTax(
+    line,
+    minor(convertedMinor(goods, stated.currency, price.currency, stated.perUnit) + shippingMinor)
   );
 }
 
@@ -108,6 +130,10 @@ export function plannedMinor({ line, price }: Pick<StatementLine, 'line' | 'pric
   if (!price || line.state === 'owned') return minor(0);
   return payableMinor({ ...line, paidMinor: undefined, state: 'wanted' }, price, 'likely');
 }
+
+/** What of a paid or payable amount is tax: it is in the amount either way. */
+const taxWithin = ({ taxPercent }: PlanLine, firmMinor: Minor): Minor =>
+  taxMinor({ taxPercent }, firmMinor);
 
 /** What a line costs at the low and at the high price of its part, where a spread is stated. */
 function rangeOfLine(line: PlanLine, price: Price, firmMinor: Minor): PriceRange {
@@ -177,6 +203,7 @@ export function statementOf(project: Project, plan: Plan, shelf: Shelf): MoneySt
       remainingMinor: minor(spendableMinor - running),
       inKit,
       laterMinor,
+      taxMinor: taxWithin(line, firmMinor),
       range
     };
     lines.push(statement);
@@ -196,6 +223,7 @@ export function statementOf(project: Project, plan: Plan, shelf: Shelf): MoneySt
     unpriced,
     afterCashBackMinor: minor(running - cashBack),
     afterResaleMinor: minor(running - cashBack - resale),
+    taxMinor: minor(lines.reduce((sum, one) => sum + one.taxMinor, 0)),
     lowestMinor: minor(lowest),
     worstMinor: minor(worst)
   };

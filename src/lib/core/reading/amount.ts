@@ -91,7 +91,7 @@ export function readAmount(text: string, own: string): Amount {
     .replace(/[.,][\u2013\u2014-]+/u, '')
     .replace(/[^\d]+$/u, '');
   const plain = figures.replace(/[\s\u00a0\u2009\u202f'’]/gu, '');
-  const major = majorIn(plain);
+  const major = majorIn(plain, minorPerMajor(currency));
   if (major === undefined || /\d\s+[^\d\s.,'’]+\s*\d/u.test(figures))
     throw new MeasureError(`“${text.trim()}” is no amount; write one such as 129.00.`);
   if (/^[+]?-|^\u2212/u.test(plain) || major > MOST_MAJOR)
@@ -105,7 +105,7 @@ export function readAmount(text: string, own: string): Amount {
   };
 }
 
-function majorIn(plain: string): number | undefined {
+function majorIn(plain: string, perMajor: number): number | undefined {
   if (!/^[-+\u2212]?\d[\d.,]*$|^[.,]\d+$/u.test(plain)) return undefined;
   const unsigned = plain.replace(/^[-+\u2212]/u, '');
   const last = Math.max(unsigned.lastIndexOf('.'), unsigned.lastIndexOf(','));
@@ -114,8 +114,12 @@ function majorIn(plain: string): number | undefined {
   const other = separator === '.' ? ',' : '.';
   const after = unsigned.slice(last + 1);
   const before = unsigned.slice(0, last);
+  // Where a unit has a thousand parts, three figures after a point are those.
   const thousandsOnly =
-    after.length === 3 && !before.includes(other) && /^[1-9]\d{0,2}([.,]\d{3})*$/.test(before);
+    after.length === 3 &&
+    !(perMajor === 1000 && separator === '.' && unsigned.indexOf('.') === last) &&
+    !before.includes(other) &&
+    /^[1-9]\d{0,2}([.,]\d{3})*$/.test(before);
   const grouped = (whole: string, by: string) =>
     whole === '' || /^\d+$/.test(whole) || new RegExp(`^\\d{1,3}(\\${by}\\d{3})+$`).test(whole);
   if (thousandsOnly)

@@ -45,7 +45,19 @@ export interface FurtherLamp extends PlacedLamp {
 }
 
 /** What a project says of all its angles alike. Plans and parts reach a rig by its own corners. */
-export type RigProject = Omit<Project, 'plans' | 'activePlanId' | 'ownGear' | 'ignored'>;
+export type RigProject = Omit<
+  Project,
+  | 'plans'
+  | 'activePlanId'
+  | 'ownGear'
+  | 'ignored'
+  | 'incomes'
+  | 'priceObservations'
+  | 'priceAlerts'
+  | 'videosPlanned'
+  | 'consumablesMinor'
+  | 'resaleFeePercent'
+>;
 
 /** One angle with every part in its place: what the figures are computed from. */
 export interface PlacedRig extends Remembering {

@@ -1,6 +1,7 @@
 import type { Act } from '../../acts/act';
 import { type GearItem, fullName } from '../../model/gear';
 import type { PriceBasis } from '../../model/plan';
+import type { Project } from '../../model/project';
 import { DEAL_SOON_DAYS, STALE_AFTER_DAYS, daysBetween } from '../../money/days';
 import { formatMoney } from '../../money/format';
 import type { MoneyStatement } from '../../money/statement';
@@ -8,12 +9,18 @@ import type { Held, PlanFindingRow } from '../finding';
 import { waysToSave } from './ways-to-save';
 
 /** Prices nobody has looked at for long. */
-function stalePrices(money: MoneyStatement, asOf: string | undefined): Held[] {
+function stalePrices(
+  money: MoneyStatement,
+  {
+    pricesAsOf: asOf,
+    staleAfterDays = STALE_AFTER_DAYS
+  }: Pick<Project, 'pricesAsOf' | 'staleAfterDays'>
+): Held[] {
   if (asOf === undefined) return [];
   return money.lines.flatMap(({ line, gear, price, firmMinor }): Held[] => {
     if (!price || firmMinor === 0) return [];
     const days = daysBetween(price.date, asOf);
-    return days <= STALE_AFTER_DAYS
+    return days <= staleAfterDays
       ? []
       : [
           {
@@ -21,7 +28,7 @@ function stalePrices(money: MoneyStatement, asOf: string | undefined): Held[] {
             about: `${line.id} stale`,
             lineIds: [line.id],
             has: days,
-            needs: STALE_AFTER_DAYS,
+            needs: staleAfterDays,
             unit: 'days',
             title: () => `The price of ${gear!.model} is ${days} days old`,
             why: () =>
@@ -136,7 +143,7 @@ export const pricesFindings: readonly PlanFindingRow[] = [
     scope: 'plan',
     about: 'a price is missing or stale',
     judge: ({ money, project }) => [
-      ...stalePrices(money, project.pricesAsOf),
+      ...stalePrices(money, project),
       ...money.unpriced.map(({ line, gear }): Held => ({
         severity: 'warn',
         has: 0,

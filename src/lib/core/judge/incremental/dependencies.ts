@@ -234,6 +234,7 @@ const fieldsOfBrief = Object.keys({
   inHandMinor: true,
   savedPerMonthMinor: true,
   itemLimitMinor: true,
+  staleAfterDays: true,
   carriedLimitKg: true,
   setUpLimitMin: true,
   switchLimit: true,
