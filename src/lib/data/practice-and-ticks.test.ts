@@ -2,6 +2,7 @@ import 'fake-indexeddb/auto';
 import { describe, expect, it } from 'vitest';
 import type { Attempt } from '../core/practise/attempt';
 import { SatchelDatabase } from './database';
+import { OwnedPiecesRepository } from './owned-pieces-repository';
 import { PracticeRepository } from './practice-repository';
 import { TickRepository } from './tick-repository';
 
@@ -72,5 +73,39 @@ describe('ticks', () => {
     expect(await db.settings.get('open project')).toMatchObject({ value: 'loom' });
     expect(await new TickRepository(db).of('loom')).toEqual([]);
     expect(await new PracticeRepository(db).list()).toEqual([]);
+  });
+});
+
+describe('owned pieces', () => {
+  const piece = {
+    id: 'piece-1',
+    gearId: 'pellamund-17-f-1-5',
+    name: 'Pellamund 17 f/1.5',
+    quantity: 1,
+    state: 'lent' as const,
+    lentTo: 'a neighbour'
+  };
+
+  it('are kept and forgotten, and garbage is none', async () => {
+    const db = fresh();
+    const pieces = new OwnedPiecesRepository(db);
+    await pieces.put(piece);
+    await db.pieces.put({ id: 'x', state: 'eaten' } as never);
+    expect(await pieces.list()).toEqual([piece]);
+    await pieces.remove('piece-1');
+    expect(await pieces.list()).toEqual([]);
+  });
+
+  it('of a backup come in where they are not here, and change nothing that is', async () => {
+    const pieces = new OwnedPiecesRepository(fresh());
+    await pieces.put(piece);
+    const other = { ...piece, id: 'piece-2', state: 'here' as const, lentTo: undefined };
+    expect(
+      await pieces.addMissing([{ ...piece, lentTo: 'nobody' }, other, { id: 'y' } as never])
+    ).toBe(1);
+    expect((await pieces.list()).map(({ id, lentTo }) => [id, lentTo])).toEqual([
+      ['piece-1', 'a neighbour'],
+      ['piece-2', undefined]
+    ]);
   });
 });

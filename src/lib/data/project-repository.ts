@@ -12,6 +12,7 @@ import {
   type SatchelDatabase,
   type StepRow
 } from './database';
+import { OwnedPiecesRepository } from './owned-pieces-repository';
 import { PracticeRepository } from './practice-repository';
 import { TickRepository } from './tick-repository';
 import { type CopyHead, ProjectCopies } from './project-copies';
@@ -44,12 +45,15 @@ export class ProjectRepository extends ProjectReader {
   readonly practice: PracticeRepository;
   /** What is ticked on the cards. */
   readonly ticks: TickRepository;
+  /** What the person owns, beside all projects. */
+  readonly pieces: OwnedPiecesRepository;
 
   constructor(db: SatchelDatabase) {
     super(db);
     this.copiesKept = new ProjectCopies(db);
     this.practice = new PracticeRepository(db);
     this.ticks = new TickRepository(db);
+    this.pieces = new OwnedPiecesRepository(db);
   }
 
   private get tables() {

@@ -90,6 +90,7 @@ export class Library {
     const { readBackup } = await import('../core/formats/backup');
     const reading = readBackup(bytes);
     if (!reading.ok) return reading.faults.map(faultSentence);
+    await this.store.repository.pieces.addMissing(reading.owned);
     return this.#arrive(reading.files);
   }
 
@@ -201,7 +202,7 @@ export class Library {
       const history = await this.store.repository.mark(id, mark);
       satchels.push(makeSatchel(kept.project, shelfOf(kept.project), history));
     }
-    return writeBackup(satchels, asTheyLie);
+    return writeBackup(satchels, asTheyLie, await this.store.repository.pieces.list());
   }
 }
 

@@ -20,7 +20,8 @@ class Quotes {
   unanswered = $state.raw<readonly Unanswered[]>([]);
   #stop: AbortController | undefined;
 
-  async ask(gearIds: readonly string[], day: string): Promise<void> {
+  /** @returns whether every question was gone through, and none stopped it */
+  async ask(gearIds: readonly string[], day: string): Promise<boolean> {
     this.stop();
     const stop = (this.#stop = new AbortController());
     const questions = gearIds.flatMap((gearId) => shops.map(({ id }) => ({ gearId, shop: id })));
@@ -43,7 +44,9 @@ class Quotes {
       }
     };
     await Promise.all(Array.from({ length: AT_ONCE }, worker));
-    if (this.#stop === stop) this.running = false;
+    if (this.#stop !== stop) return false;
+    this.running = false;
+    return true;
   }
 
   stop(): void {

@@ -6,7 +6,7 @@ import { catalogue } from '../../catalogue/load-catalogue';
 import { readBackup, writeBackup } from './backup';
 import { CSV_MOST_ROWS, guessColumns, readGearRows } from './csv-columns';
 import { readCsvText, writeShelfCsv } from './csv-file';
-import { makeSatchel } from './satchel-file';
+import { makeSatchel, writeSatchel } from './satchel-file';
 
 const defaults = { currency: 'GBP', day: '2026-11-25', source: 'a list', kind: undefined };
 
@@ -168,6 +168,38 @@ describe('a backup', () => {
     expect(writeBackup([file])).toEqual(writeBackup([file]));
     const reading = readBackup(writeBackup([file]));
     expect(reading).toMatchObject({ ok: true, files: [{ project: { id: 'saltmarsh-loom' } }] });
+  });
+
+  it('holds what is written down of owned things, and refuses what is none', () => {
+    const piece = {
+      id: 'piece-1',
+      gearId: 'orrowby-linnet',
+      name: 'Orrowby Linnet',
+      quantity: 1,
+      state: 'lent' as const
+    };
+    expect(readBackup(writeBackup([file], [], [piece]))).toMatchObject({
+      ok: true,
+      owned: [piece]
+    });
+    for (const [text, says] of [
+      ['{', /no JSON/],
+      ['{}', /must be a list/],
+      ['[7]', /must be an object/],
+      [JSON.stringify([{ ...piece, state: 'eaten' }]), /./]
+    ] as const) {
+      const reading = readBackup(
+        zipSync({
+          'good.satchel.json': strToU8(writeSatchel(file)),
+          'inventory.json': strToU8(text)
+        })
+      );
+      expect(reading.ok).toBe(false);
+      if (!reading.ok) {
+        expect(reading.faults[0]!.field).toMatch(/^inventory\.json/);
+        expect(reading.faults[0]!.says).toMatch(says);
+      }
+    }
   });
 
   it('with one faulty file gives nothing, and says which', () => {

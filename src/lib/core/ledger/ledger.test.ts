@@ -92,11 +92,21 @@ describe('what was paid', () => {
 describe('buying in steps', () => {
   it('is reached on the first of the month in which there is enough', () => {
     // 320 in hand, 95 a month: 306.30 today; 555.34 takes three months; 704.34 five.
-    expect(dayReached(30_630, 32_000, 9_500, '2026-11-16')).toBe('2026-11-16');
-    expect(dayReached(55_534, 32_000, 9_500, '2026-11-16')).toBe('2027-02-01');
-    expect(dayReached(70_434, 32_000, 9_500, '2026-11-16')).toBe('2027-04-01');
-    expect(dayReached(32_001, 32_000, 0, '2026-11-16')).toBeUndefined();
-    expect(dayReached(1_000_000, 0, 1, '2026-11-16')).toBeUndefined();
+    expect(
+      dayReached(30_630, { inHandMinor: 32_000, savedPerMonthMinor: 9_500 }, '2026-11-16')
+    ).toBe('2026-11-16');
+    expect(
+      dayReached(55_534, { inHandMinor: 32_000, savedPerMonthMinor: 9_500 }, '2026-11-16')
+    ).toBe('2027-02-01');
+    expect(
+      dayReached(70_434, { inHandMinor: 32_000, savedPerMonthMinor: 9_500 }, '2026-11-16')
+    ).toBe('2027-04-01');
+    expect(
+      dayReached(32_001, { inHandMinor: 32_000, savedPerMonthMinor: 0 }, '2026-11-16')
+    ).toBeUndefined();
+    expect(
+      dayReached(1_000_000, { inHandMinor: 0, savedPerMonthMinor: 1 }, '2026-11-16')
+    ).toBeUndefined();
   });
 
   it('says what is still to pay, and what can be filmed by then', () => {

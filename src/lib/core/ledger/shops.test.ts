@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { catalogue } from '$lib/catalogue/load-catalogue';
-import { breaksAt, quoteOf, shops, withQuote } from './shops';
+import { withObservation } from '../money/price-history';
+import { breaksAt, observationOf, quoteOf, shops } from './shops';
 
 const days = Array.from({ length: 120 }, (_, at) =>
   new Date(Date.UTC(2026, 10, 1) + at * 86_400_000).toISOString().slice(0, 10)
@@ -58,13 +59,13 @@ describe('the simulated shops', () => {
       priceMinor: 12_345,
       saleEnds: '2026-12-02'
     };
-    expect(withQuote(plover, quote).priceNew).toEqual({
+    expect(withObservation(plover, observationOf(quote)!).priceNew).toEqual({
       likely: 12_345,
       currency: 'GBP',
       date: '2026-11-29',
       source: 'parcel house',
       dealEnds: '2026-12-02'
     });
-    expect(withQuote(plover, quote).priceUsed).toEqual(plover.priceUsed);
+    expect(withObservation(plover, observationOf(quote)!).priceUsed).toEqual(plover.priceUsed);
   });
 });

@@ -1,6 +1,7 @@
 import { addDays, formatISO, parseISO } from 'date-fns';
 import type { GearItem } from '../model/gear';
 import type { PriceBasis } from '../model/plan';
+import type { PriceObservation } from '../model/price-observation';
 
 /** Shops that ship with the app: invented, and answering as shops do, late or not at all now and then. */
 export const shops = [
@@ -94,14 +95,17 @@ const FAILS_FIRST = 0.15;
 export const breaksAt = (gearId: string, shopId: ShopId, day: string, attempt: number): boolean =>
   attempt < 3 && chanceOf(shopId, gearId, day, 'line', attempt) < FAILS_FIRST;
 
-/** The part with a quote as its price: what was seen, where and when; the range closes on it. */
-export function withQuote(gear: GearItem, quote: Quote): GearItem {
-  const price = {
-    likely: quote.priceMinor!,
-    currency: quote.currency,
-    date: quote.day,
-    source: shops.find(({ id }) => id === quote.shop)!.name,
-    ...(quote.saleEnds === undefined ? {} : { dealEnds: quote.saleEnds })
+/** What a shop answered as a price that was seen; undefined where it has none. */
+export function observationOf(quote: Quote): PriceObservation | undefined {
+  const { gearId, basis, priceMinor, currency, day, shop, saleEnds } = quote;
+  if (priceMinor === undefined) return undefined;
+  return {
+    gearId,
+    basis,
+    priceMinor,
+    currency,
+    date: day,
+    source: shops.find(({ id }) => id === shop)!.name,
+    ...(saleEnds === undefined ? {} : { dealEnds: saleEnds })
   };
-  return quote.basis === 'used' ? { ...gear, priceUsed: price } : { ...gear, priceNew: price };
 }

@@ -33,7 +33,9 @@ describe('the day there is enough', () => {
             purse += perMonth;
             months += 1;
           }
-          expect(dayReached(needed, inHand, perMonth, TODAY)).toBe(months > 600 ? undefined : day);
+          expect(
+            dayReached(needed, { inHandMinor: inHand, savedPerMonthMinor: perMonth }, TODAY)
+          ).toBe(months > 600 ? undefined : day);
         }
       ),
       { numRuns: 300 }

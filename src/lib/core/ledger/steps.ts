@@ -24,23 +24,46 @@ export interface BuyingStep {
 /** Savings that take longer than this are never. */
 const MOST_MONTHS = 600;
 
+/** Money as it comes in: what is there, what is put aside on each first of a month, and what comes once. */
+export type ComingIn = Pick<Project, 'inHandMinor' | 'savedPerMonthMinor' | 'incomes'>;
+
+/** Each day on which money comes in, with what there is from then on; the first is today. */
+function* comingIn(
+  { inHandMinor = 0, savedPerMonthMinor = 0, incomes = [] }: ComingIn,
+  today: string
+): Generator<Saved, void> {
+  const once = [...incomes].sort((one, other) => (one.date < other.date ? -1 : 1));
+  let at = 0;
+  let minor = inHandMinor;
+  // What was to come by today is in hand already, or never came.
+  while (at < once.length && once[at]!.date <= today) at += 1;
+  yield { day: today, minor };
+  const first = startOfMonth(parseISO(today));
+  for (let month = 1; month <= MOST_MONTHS; month++) {
+    const day = formatISO(addMonths(first, month), { representation: 'date' });
+    for (; at < once.length && once[at]!.date < day; at++) {
+      minor += once[at]!.amountMinor;
+      yield { day: once[at]!.date, minor };
+    }
+    minor += savedPerMonthMinor;
+    for (; at < once.length && once[at]!.date === day; at++) minor += once[at]!.amountMinor;
+    yield { day, minor };
+  }
+}
+
 /**
- * The day on which there is so much money: today if it is in hand, else the first of a month, when what is put aside
- * comes in.
+ * The day on which there is so much money: today if it is in hand, else a first of a month, when what is put aside
+ * comes in, or the day of an income; undefined where fifty years do not bring it.
  *
  * @param today YYYY-MM-DD
  */
 export function dayReached(
   neededMinor: number,
-  inHandMinor: number,
-  perMonthMinor: number,
+  coming: ComingIn,
   today: string
 ): string | undefined {
-  if (neededMinor <= inHandMinor) return today;
-  if (perMonthMinor <= 0) return undefined;
-  const months = Math.ceil((neededMinor - inHandMinor) / perMonthMinor);
-  if (months > MOST_MONTHS) return undefined;
-  return formatISO(addMonths(startOfMonth(parseISO(today)), months), { representation: 'date' });
+  for (const { day, minor } of comingIn(coming, today)) if (minor >= neededMinor) return day;
+  return undefined;
 }
 
 const toPay = ({ line, firmMinor, laterMinor }: StatementLine): number =>
@@ -79,12 +102,7 @@ export function buyingSteps(
       lines,
       toPayMinor,
       togetherMinor: together,
-      reachedOn: dayReached(
-        together,
-        project.inHandMinor ?? 0,
-        project.savedPerMonthMinor ?? 0,
-        today
-      ),
+      reachedOn: dayReached(together, project, today),
       works: named(true),
       blocked: named(false)
     };
@@ -97,23 +115,21 @@ export interface Saved {
   minor: number;
 }
 
-/** Savings month by month until every step is reached, for a year at least. */
+/** What there is, day by day as it comes in, until every step is reached, for some months at least. */
 export function savingsByMonth(
-  project: Project,
+  project: ComingIn,
   buying: readonly BuyingStep[],
   today: string
 ): Saved[] {
-  const { inHandMinor = 0, savedPerMonthMinor = 0 } = project;
   const last = buying
     .map(({ reachedOn }) => reachedOn ?? today)
     .sort()
     .at(-1)!;
-  const saved: Saved[] = [{ day: today, minor: inHandMinor }];
-  const first = startOfMonth(parseISO(today));
-  for (let month = 1; month <= MOST_MONTHS; month++) {
-    const day = formatISO(addMonths(first, month), { representation: 'date' });
-    saved.push({ day, minor: inHandMinor + month * savedPerMonthMinor });
-    if (month >= LEAST_MONTHS && day > last) break;
+  const least = formatISO(addMonths(parseISO(today), LEAST_MONTHS), { representation: 'date' });
+  const saved: Saved[] = [];
+  for (const one of comingIn(project, today)) {
+    saved.push(one);
+    if (one.day >= least && one.day > last) break;
   }
   return saved;
 }
@@ -126,12 +142,13 @@ export interface MoneyDay {
   what: string;
 }
 
-/** Cash-back to claim and steps reached, by the day; what is past is left out. */
+/** Cash-back to claim, deals that end, money that comes in and steps reached, by the day; what is past is left out. */
 export function moneyDays(
   money: MoneyStatement,
   buying: readonly BuyingStep[],
   today: string,
-  say: (minor: number) => string
+  say: (minor: number) => string,
+  project: Pick<Project, 'incomes'> = {}
 ): MoneyDay[] {
   const claims = money.lines.flatMap(({ line, gear, inKit }): MoneyDay[] =>
     inKit && line.cashBackUntil !== undefined && line.cashBackMinor !== undefined
@@ -148,7 +165,21 @@ export function moneyDays(
       ? [{ day: reachedOn, what: `enough saved for what is ${step}: ${say(toPayMinor)}` }]
       : []
   );
-  return [...claims, ...reached]
+  const deals = money.lines.flatMap(({ line, gear, price, inKit }): MoneyDay[] =>
+    inKit && line.state === 'wanted' && price?.dealEnds !== undefined
+      ? [
+          {
+            day: price.dealEnds,
+            what: `last day ${gear?.model ?? line.gearId} is ${say(price.likely)} at the ${price.source}`
+          }
+        ]
+      : []
+  );
+  const incomes = (project.incomes ?? []).map(({ date, label, amountMinor }) => ({
+    day: date,
+    what: `${label} brings ${say(amountMinor)}`
+  }));
+  return [...claims, ...deals, ...incomes, ...reached]
     .filter(({ day }) => day >= today)
     .sort((one, other) => (one.day < other.day ? -1 : one.day > other.day ? 1 : 0));
 }
