@@ -63,6 +63,14 @@ const places: Record<string, (page: Page) => Promise<void>> = {
     await page.getByRole('tab', { name: 'Pre-roll' }).click();
     await expect(page.getByRole('heading', { name: 'Pre-roll' })).toBeVisible();
   },
+  'the inventory': async (page) => {
+    await page.goto('/inventory');
+    await page
+      .getByRole('button', { name: /^What is known of/ })
+      .first()
+      .click();
+    await expect(page.getByRole('dialog')).toBeVisible();
+  },
   'plans compared': async (page) => {
     await page.goto('/compare');
     await page.getByRole('button', { name: 'Branch plan B' }).click();

@@ -102,7 +102,7 @@ test('two scenes filmed on one day share its batteries', async ({ page }) => {
   await openDemo(page);
   await page.goto('/brief');
   for (const name of ['Marsh path', 'Loom lesson']) {
-    const slip = await ask(page, name, 'Which scenes share a day?');
+    const slip = await ask(page, name, 'Which scenes share a day, and when is it?');
     await slip.getByText('day 1', { exact: true }).click();
     await page.keyboard.press('Escape');
   }

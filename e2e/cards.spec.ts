@@ -25,6 +25,12 @@ test('cards are ticked on a phone, kept over a reload, saved and put back', asyn
     await expect(page.getByRole('heading', { name: tab, level: 1 })).toBeVisible();
     await expect(page.getByRole('checkbox').first()).toBeAttached();
   }
+  // On paper there is the card and nothing else, on both sheets of the world.
+  for (const format of ['A4', 'Letter'] as const) {
+    const pdf = await page.pdf({ format });
+    expect(pdf.subarray(0, 5).toString()).toBe('%PDF-');
+    expect(pdf.toString('latin1').match(/\/Type\s*\/Page\b/g)!.length).toBeLessThanOrEqual(2);
+  }
   const over = await page.evaluate(() => document.documentElement.scrollWidth - innerWidth);
   expect(over).toBeLessThanOrEqual(0);
 });

@@ -129,6 +129,7 @@ test('a phone has it all within its width', async ({ page }) => {
     '/buying',
     '/set',
     '/ledger',
+    '/inventory',
     '/set/practise',
     '/satchel/power',
     '/shelf',

@@ -209,6 +209,7 @@ test('at twice the size nothing runs off the page', async ({ page }) => {
     '/brief',
     '/set',
     '/ledger',
+    '/inventory',
     '/shelf',
     '/buying',
     '/satchel/sound'

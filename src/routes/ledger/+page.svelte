@@ -5,14 +5,22 @@
   import { buyingSteps, moneyDays, savingsByMonth } from '$lib/core/ledger/steps';
   import { fullName } from '$lib/core/model/gear';
   import type { Step } from '$lib/core/model/plan';
-  import { daysBetween, STALE_AFTER_DAYS } from '$lib/core/money/days';
   import { formatMoney } from '$lib/core/money/format';
   import { handSumOf } from '$lib/core/money/hand-sum';
   import { rangeOf } from '$lib/core/money/price-range';
   import { isPaid, type StatementLine } from '$lib/core/money/statement';
   import { satchel } from '$lib/state/project-store.svelte';
   import { catalogue } from '$lib/catalogue/load-catalogue';
-  import { type Quote, withQuote } from '$lib/core/ledger/shops';
+  import { shootEvenings } from '$lib/core/ledger/evenings';
+  import { observationOf, type Quote } from '$lib/core/ledger/shops';
+  import { costPerVideo } from '$lib/core/money/cost-per-video';
+  import { withObservation } from '$lib/core/money/price-history';
+  import { ownedThings } from '$lib/state/inventory.svelte';
+  import Incomes from '$lib/ui/ledger/Incomes.svelte';
+  import Limits from '$lib/ui/ledger/Limits.svelte';
+  import PricesByAge from '$lib/ui/ledger/PricesByAge.svelte';
+  import MoneyInput from '$lib/ui/buying/MoneyInput.svelte';
+  import { NumberInput } from 'carbon-components-svelte';
   import AskTheShops from '$lib/ui/ledger/AskTheShops.svelte';
   import LineMoneyDialog from '$lib/ui/buying/LineMoneyDialog.svelte';
   import RunningAccount from '$lib/ui/ledger/RunningAccount.svelte';
@@ -36,7 +44,16 @@
   const savings = $derived(
     satchel.asJudged && buying.length > 0 ? savingsByMonth(satchel.asJudged, buying, today) : []
   );
-  const days = $derived(money ? moneyDays(money, buying, today, say) : []);
+  const days = $derived(
+    money && satchel.project
+      ? [
+          ...moneyDays(money, buying, today, say, satchel.project),
+          ...shootEvenings(satchel.project, today)
+        ].sort((one, other) => (one.day < other.day ? -1 : one.day > other.day ? 1 : 0))
+      : []
+  );
+  const perVideo = $derived(money && satchel.project && costPerVideo(satchel.project, money));
+  $effect(() => void ownedThings.open(false));
   const range = $derived(money && rangeOf(money));
   const paidMinor = $derived(
     money?.lines.reduce((sum, { line, firmMinor }) => (isPaid(line) ? sum + firmMinor : sum), 0) ??
@@ -49,14 +66,6 @@
   const handSum = $derived(money && handSumOf(money));
   const slips = $derived(new Set(handSum?.slips.map(({ one }) => one.line.id)));
   const byHand = (minor: number) => (minor < 0 ? `${say(-minor)} over` : say(minor));
-  /** Prices of what is still to pay, oldest first. */
-  const ages = $derived(
-    (money?.lines ?? [])
-      .filter(({ line, price, inKit }) => inKit && price && !isPaid(line) && line.state !== 'owned')
-      .map((one) => ({ one, age: daysBetween(one.price!.date, today) }))
-      .sort((a, b) => b.age - a.age)
-      .slice(0, 6)
-  );
   const chance = $derived(
     !range || !money
       ? ''
@@ -72,7 +81,13 @@
     const gear =
       satchel.project?.ownGear.find(({ id }) => id === line.gearId) ??
       catalogue.byId.get(line.gearId);
-    if (gear) void satchel.act({ type: 'put gear', gear: withQuote(gear, quote) });
+    const seen = observationOf(quote);
+    if (gear && seen) void satchel.act({ type: 'put gear', gear: withObservation(gear, seen) });
+  }
+  /** What the shops said is written down; the plan goes on with its own prices. */
+  function noteQuotes(quotes: readonly Quote[]) {
+    const observations = quotes.flatMap((quote) => observationOf(quote) ?? []);
+    if (observations.length > 0) void satchel.act({ type: 'note prices', observations });
   }
 
   function setStep(lineId: string, step: Step) {
@@ -99,11 +114,16 @@
           <span class="soft"
             >in buying order · {paidLines === 1 ? '1 line' : `${paidLines} lines`} paid · {dayWords(
               today
-            )} · <a href="/compare">compare plans</a></span
+            )} · <a href="/compare">compare plans</a> · <a href="/inventory">inventory</a></span
           >
         </header>
         <Guarded what="The running account"
-          ><RunningAccount {money} onopen={(lineId) => (openLineId = lineId)} /></Guarded
+          ><RunningAccount
+            {money}
+            pieces={ownedThings.pieces}
+            itemLimitMinor={satchel.project.itemLimitMinor}
+            onopen={(lineId) => (openLineId = lineId)}
+          /></Guarded
         >
         {#if money.lines.length === 0}
           <p>Nothing is chosen yet. <a href="/satchel">Open the satchel</a>.</p>
@@ -114,7 +134,9 @@
           <h3>Firm: the verdict is on this</h3>
           <b class="figures">{say(money.firmMinor)}</b>
           <p class="soft figures">
-            {say(paidMinor)} paid, {say(money.firmMinor - paidMinor)} not yet
+            {say(paidMinor)} paid, {say(money.firmMinor - paidMinor)} not yet{money.taxMinor > 0
+              ? `; ${say(money.taxMinor)} of it is tax`
+              : ''}
           </p>
           <p class="figures verdict">
             {say(Math.abs(money.remainingMinor))}
@@ -136,7 +158,75 @@
           <b class="figures">{say(money.afterResaleMinor)}</b>
           <p class="soft">if it sells again as hoped; never counted</p>
         </section>
+        <section class="card video" aria-label="Per finished video">
+          <h3>Per finished video</h3>
+          {#if perVideo}
+            <b class="figures">{say(perVideo.eachMinor)}</b>
+            <p class="soft figures">
+              {say(money.firmMinor)}{perVideo.resaleMinor > 0
+                ? ` less ${say(perVideo.resaleMinor - perVideo.feeMinor)} of resale`
+                : ''}{perVideo.consumablesMinor > 0
+                ? ` and ${say(perVideo.consumablesMinor)} used up`
+                : ''}, over {perVideo.videos}
+              {perVideo.videos === 1 ? 'video' : 'videos'}
+            </p>
+          {:else}<p class="soft">Say how many videos it is to make.</p>{/if}
+          <div class="fields">
+            <NumberInput
+              size="sm"
+              labelText="Videos"
+              allowEmpty
+              hideSteppers
+              min={1}
+              max={100000}
+              value={satchel.project.videosPlanned ?? null}
+              on:change={({ detail }) => {
+                if (
+                  detail === null ||
+                  (Number.isInteger(detail) && detail >= 1 && detail <= 100000)
+                )
+                  void satchel.act({
+                    type: 'set project',
+                    patch: { videosPlanned: detail ?? undefined }
+                  });
+              }}
+            />
+            <MoneyInput
+              label="Used up in all"
+              value={satchel.project.consumablesMinor}
+              {currency}
+              onset={(consumablesMinor) =>
+                void satchel.act({ type: 'set project', patch: { consumablesMinor } })}
+            />
+            <NumberInput
+              size="sm"
+              labelText="Fee on resale, %"
+              allowEmpty
+              hideSteppers
+              min={0}
+              max={100}
+              value={satchel.project.resaleFeePercent ?? null}
+              on:change={({ detail }) => {
+                if (detail === null || (detail >= 0 && detail <= 100))
+                  void satchel.act({
+                    type: 'set project',
+                    patch: { resaleFeePercent: detail ?? undefined }
+                  });
+              }}
+            />
+          </div>
+        </section>
+        <Limits {money} itemLimitMinor={satchel.project.itemLimitMinor} />
       </div>
+      <Guarded what="The shops"
+        ><AskTheShops
+          lines={toPay}
+          day={today}
+          project={satchel.project}
+          ontake={takeQuote}
+          onanswered={noteQuotes}
+        /></Guarded
+      >
     </div>
     <div class="beside">
       <Guarded what="The steps"
@@ -149,7 +239,14 @@
           {today}
           onset={(patch) => void satchel.act({ type: 'set project', patch })}
           onstep={setStep}
-        /></Guarded
+        >
+          <Incomes
+            incomes={satchel.project.incomes ?? []}
+            {currency}
+            {today}
+            onact={(act) => void satchel.act(act)}
+          />
+        </Steps></Guarded
       >
       <section class="card" aria-label="Days that matter">
         <header>
@@ -160,8 +257,8 @@
         </header>
         {#if days.length === 0}
           <p class="soft">
-            No cash-back ends and no step lies ahead. Say what you put aside each month, or when a
-            claim ends, in the money of a line.
+            No deal or cash-back ends, no step lies ahead and no scene has its day. Say what you put
+            aside each month, when a claim ends, or in the brief when a scene is filmed.
           </p>
         {:else}
           <ul class="days">
@@ -171,32 +268,15 @@
           </ul>
         {/if}
       </section>
-      <section class="card" aria-label="Prices by age">
-        <h2>Prices by age</h2>
-        {#if ages.length === 0}
-          <p class="soft">Nothing is left to pay.</p>
-        {:else}
-          <ul class="ages">
-            {#each ages as { one, age } (one.line.id)}
-              <li>
-                <span>{one.gear ? one.gear.model : one.line.gearId}</span>
-                <span class="thread" aria-hidden="true"
-                  ><span
-                    class:frayed={age > STALE_AFTER_DAYS}
-                    style:width="{Math.min(100, (100 * age) / (STALE_AFTER_DAYS * 1.5))}%"
-                  ></span></span
-                >
-                <span class="figures soft" class:stale={age > STALE_AFTER_DAYS}
-                  >{age} {age === 1 ? 'day' : 'days'}, {dayWords(one.price!.date)}</span
-                >
-              </li>
-            {/each}
-          </ul>
-          <p class="soft">Past {STALE_AFTER_DAYS} days a price is asked for again.</p>
-        {/if}
-      </section>
-      <Guarded what="The shops"
-        ><AskTheShops lines={toPay} day={today} ontake={takeQuote} /></Guarded
+      <Guarded what="The prices"
+        ><PricesByAge
+          project={satchel.project}
+          shelf={satchel.shelf}
+          {money}
+          {today}
+          onopen={(lineId) => (openLineId = lineId)}
+          onact={(act) => void satchel.act(act)}
+        /></Guarded
       >
       <section class="card" aria-label="A sum done by hand">
         <h2>A sum done by hand</h2>
@@ -239,6 +319,15 @@
   <LineMoneyDialog
     one={openLine}
     {currency}
+    alertMinor={satchel.project.priceAlerts?.find(
+      ({ gearId, basis }) => gearId === openLine?.line.gearId && basis === openLine?.line.basis
+    )?.atMostMinor}
+    onalert={(atMostMinor) =>
+      openLine &&
+      void satchel.act({
+        type: 'set price alert',
+        alert: { gearId: openLine.line.gearId, basis: openLine.line.basis, atMostMinor }
+      })}
     onchange={(patch) =>
       openLineId !== undefined && satchel.act({ type: 'change line', lineId: openLineId, patch })}
     onclose={() => (openLineId = undefined)}
@@ -317,8 +406,7 @@
     font-size: 0.75rem;
   }
 
-  .days,
-  .ages {
+  .days {
     display: grid;
     gap: 0.35rem;
     margin: 0;
@@ -335,33 +423,34 @@
     display: block;
   }
 
-  .ages li {
+  .video {
+    grid-column: 1 / 2;
+  }
+
+  .totals > :global([aria-label='Limits']) {
+    grid-column: 2 / -1;
+  }
+
+  .fields {
     display: grid;
-    grid-template-columns: minmax(0, 1fr) 5rem auto;
+    grid-template-columns: repeat(3, minmax(0, 1fr));
     gap: 0.6rem;
-    align-items: center;
+    margin-top: 0.4rem;
   }
 
-  .thread span {
-    display: block;
-    height: 0;
-    border-top: 3px dashed var(--hide);
-  }
-
-  .thread .frayed {
-    border-top-style: dotted;
-    border-color: var(--ochre);
-  }
-
-  .stale {
-    color: var(--ochre-ink);
-    font-weight: 600;
+  .fields :global(input) {
+    min-width: 0;
   }
 
   @media (max-width: 1000px) {
     .bench,
     .totals {
       grid-template-columns: minmax(0, 1fr);
+    }
+
+    .video,
+    .totals > :global([aria-label='Limits']) {
+      grid-column: auto;
     }
   }
 </style>

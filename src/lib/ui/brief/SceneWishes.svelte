@@ -1,6 +1,8 @@
 <script lang="ts">
   import type { Project } from '../../core/model/project';
   import type { Scene, SceneWant } from '../../core/model/scene';
+  import { TextInput } from 'carbon-components-svelte';
+  import { dayWords } from '../shell/day-words';
   import Choice from './Choice.svelte';
   import Measure from './Measure.svelte';
   import { sceneFields, windowFields } from './scene-fields';
@@ -50,6 +52,12 @@
           .filter(({ id, day }) => id !== scene.id && day === scene.day)
           .map(({ name }) => name)
   );
+  const dayWord = $derived.by(() => {
+    const date = scene.filmedOn === undefined ? '' : dayWords(scene.filmedOn);
+    if (scene.day !== undefined)
+      return `${date || `day ${scene.day}`}${sameDay.length > 0 ? `, with ${sameDay.join(' and ')}` : ''}`;
+    return date || 'a day of its own';
+  });
   /** As many days as there are scenes, and one that an opened file may bring. */
   const dayChoices = $derived(
     Object.fromEntries([
@@ -202,14 +210,14 @@
       <button class="pill" onclick={() => onscene({ window: undefined })}>no window</button>
     </Word> helps.
   {/if}
-  {#if scene.day !== undefined || project.scenes.length > 1}
-    It is filmed on <Word
-      ends="."
-      word={scene.day === undefined
-        ? 'a day of its own'
-        : `day ${scene.day}${sameDay.length > 0 ? `, with ${sameDay.join(' and ')}` : ''}`}
-      question="Which scenes share a day?"
-    >
+  It is filmed on <Word
+    ends="."
+    word={dayWord}
+    question={project.scenes.length > 1
+      ? 'Which scenes share a day, and when is it?'
+      : 'Which day?'}
+  >
+    {#if scene.day !== undefined || project.scenes.length > 1}
       <Choice
         name="day-{scene.id}"
         options={dayChoices}
@@ -221,8 +229,20 @@
         >Scenes of one day share its batteries, power banks and cards; whoever has least gets the
         most there can be. A night with a socket fills them again.</span
       >
-    </Word>
-  {/if}
+    {/if}
+    <TextInput
+      size="sm"
+      type="date"
+      labelText="Date, where it is known"
+      helperText="The evenings before and after it go into the calendar of the ledger."
+      value={scene.filmedOn ?? ''}
+      on:change={({ detail }) => {
+        const date = String(detail ?? '');
+        if (date === '' || /^\d{4}-\d{2}-\d{2}$/.test(date))
+          onscene({ filmedOn: date === '' ? undefined : date });
+      }}
+    />
+  </Word>
   {#if scene.daysWithoutSocket > 1}
     Each day there are <Word
       ends="."

@@ -12,9 +12,12 @@
     one: StatementLine | undefined;
     currency: string;
     onchange: (patch: Partial<Omit<PlanLine, 'id'>>) => void;
+    /** Told once it is seen for so little. */
+    alertMinor?: number;
+    onalert?: (atMostMinor: number | undefined) => void;
     onclose: () => void;
   }
-  const { one, currency, onchange, onclose }: Props = $props();
+  const { one, currency, onchange, alertMinor, onalert, onclose }: Props = $props();
 
   const DAY = /^\d{4}-\d{2}-\d{2}$/;
   const name = $derived(one?.gear ? fullName(one.gear) : (one?.line.gearId ?? ''));
@@ -106,6 +109,40 @@
         value={line.discountPercent ?? null}
         on:change={(event) => setDiscount(event.detail)}
       />
+      <NumberInput
+        size="sm"
+        labelText="Tax, %"
+        allowEmpty
+        hideSteppers
+        min={0}
+        max={100}
+        value={line.taxPercent ?? null}
+        on:change={({ detail }) => {
+          if (detail === null || (detail >= 0 && detail <= 100))
+            onchange({ taxPercent: detail === null || detail === 0 ? undefined : detail });
+        }}
+      />
+      <Select
+        size="sm"
+        labelText="The tax is"
+        selected={line.taxAdded ? 'added' : 'included'}
+        on:change={(event) =>
+          onchange({
+            taxAdded: (event.target as HTMLSelectElement).value === 'added' ? true : undefined
+          })}
+      >
+        <SelectItem value="included" text="in the price" />
+        <SelectItem value="added" text="added when it is paid" />
+      </Select>
+      {#if onalert}
+        <MoneyInput
+          label="Alert at or below"
+          hint="Told in the ledger once it is seen for so little."
+          value={alertMinor}
+          {currency}
+          onset={onalert}
+        />
+      {/if}
       <MoneyInput
         label="Cash-back later"
         hint="Shown beside the total, never counted in it."

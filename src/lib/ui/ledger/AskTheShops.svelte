@@ -2,6 +2,8 @@
   import { Button, ProgressBar } from 'carbon-components-svelte';
   import { type Quote, shops } from '../../core/ledger/shops';
   import { fullName } from '../../core/model/gear';
+  import type { Project } from '../../core/model/project';
+  import { convertedMinor, rateInto } from '../../core/money/rates';
   import { formatMoney } from '../../core/money/format';
   import type { StatementLine } from '../../core/money/statement';
   import { quotes } from '../../state/quotes.svelte';
@@ -11,10 +13,23 @@
   interface Props {
     lines: readonly StatementLine[];
     day: string;
+    project: Pick<Project, 'currency' | 'rates'>;
     ontake: (line: StatementLine, quote: Quote) => void;
+    /** All that could be answered is. */
+    onanswered: (quotes: readonly Quote[]) => void;
   }
-  const { lines, day, ontake }: Props = $props();
+  const { lines, day, project, ontake, onanswered }: Props = $props();
 
+  async function ask() {
+    const whole = await quotes.ask([...new Set(lines.map(({ line }) => line.gearId))], day);
+    if (whole) onanswered(quotes.quotes);
+  }
+  /** What a shop asks in the project's money; undefined where nobody knows a rate. */
+  function ownMinor({ priceMinor, currency }: Quote): number | undefined {
+    const rate = currency === project.currency ? undefined : rateInto(project, currency);
+    if (currency === project.currency) return priceMinor;
+    return rate && convertedMinor(priceMinor!, currency, project.currency, rate.perUnit);
+  }
   const nameOf = (id: Quote['shop']) => shops.find((shop) => shop.id === id)!.name;
   /** The cheapest offers on the basis a line is bought on, against what it is planned at. */
   const offers = $derived(
@@ -46,11 +61,7 @@
     {#if quotes.running}
       <Button size="small" kind="tertiary" on:click={() => quotes.stop()}>Stop</Button>
     {:else}
-      <Button
-        size="small"
-        kind="tertiary"
-        disabled={lines.length === 0}
-        on:click={() => void quotes.ask([...new Set(lines.map(({ line }) => line.gearId))], day)}
+      <Button size="small" kind="tertiary" disabled={lines.length === 0} on:click={ask}
         >Ask for {lines.length} {lines.length === 1 ? 'part' : 'parts'}</Button
       >
     {/if}
@@ -66,14 +77,17 @@
   {#if offers.length > 0}
     <ul>
       {#each offers as { line, best, planned } (line.line.id)}
+        {@const own = ownMinor(best)}
         <li>
           <span>{line.gear ? fullName(line.gear) : line.line.gearId}</span>
           <span class="figures"
             ><b>{formatMoney(best.priceMinor!, best.currency)}</b>
-            {#if planned !== undefined && best.currency === line.price?.currency && best.priceMinor !== planned}
-              <span class:cheaper={best.priceMinor! < planned} class="soft"
-                >{formatMoney(Math.abs(best.priceMinor! - planned), best.currency)}
-                {best.priceMinor! < planned ? 'cheaper' : 'dearer'}</span
+            {#if own !== undefined && best.currency !== project.currency}
+              <span class="soft">{formatMoney(own, project.currency)} here</span>{/if}
+            {#if planned !== undefined && own !== undefined && own !== planned}
+              <span class:cheaper={own < planned} class="soft"
+                >{formatMoney(Math.abs(own - planned), project.currency)}
+                {own < planned ? 'cheaper' : 'dearer'}</span
               >
             {/if}</span
           >
@@ -129,7 +143,8 @@
 
   ul {
     display: grid;
-    gap: 0.4rem;
+    grid-template-columns: repeat(auto-fill, minmax(17rem, 1fr));
+    gap: 0.4rem 1.4rem;
     margin: 0;
     padding: 0.4rem 0;
     font-size: 0.8125rem;

@@ -2,6 +2,7 @@
   import { scaleLinear } from 'd3-scale';
   import { conversionWords } from '../../core/money/priced-shelf';
   import { formatMoney } from '../../core/money/format';
+  import type { OwnedPiece } from '../../core/model/owned-piece';
   import { fullName } from '../../core/model/gear';
   import {
     isPaid,
@@ -16,9 +17,12 @@
   /** Every line in buying order, planned against paid, and what is left after it as a staircase of money. */
   interface Props {
     money: MoneyStatement;
+    /** What is written down of owned things, to say which of them are away. */
+    pieces: readonly OwnedPiece[];
+    itemLimitMinor: number | undefined;
     onopen: (lineId: string) => void;
   }
-  const { money, onopen }: Props = $props();
+  const { money, pieces, itemLimitMinor, onopen }: Props = $props();
 
   const say = (minor: number) => formatMoney(minor, money.currency);
   const counted = $derived(
@@ -60,7 +64,16 @@
       );
     const converted = price && conversionWords(price);
     if (converted) words.push(converted);
+    if (line.taxPercent)
+      words.push(`tax ${line.taxPercent} % ${line.taxAdded ? 'added' : 'included'}`);
     return words.join(' · ');
+  }
+  /** Where an owned thing is when it is not at hand. */
+  function whereabouts(gearId: string): string {
+    const away = pieces.find((one) => one.gearId === gearId && one.state !== 'here');
+    if (!away) return '';
+    if (away.state !== 'lent') return ` (${away.state})`;
+    return ` (lent${away.lentTo ? ` to ${away.lentTo}` : ''}${away.lentUntil ? ` until ${dayWords(away.lentUntil)}` : ''})`;
   }
 </script>
 
@@ -88,6 +101,9 @@
         <span class="what">
           <button onclick={() => onopen(one.line.id)} aria-label="Money of {name}">{name}</button>
           <span class="soft">{one.line.basis} {extras(one)}</span>
+          {#if itemLimitMinor !== undefined && (one.unitMinor ?? 0) > itemLimitMinor}<span
+              class="soft over">over the {say(itemLimitMinor)} for one part</span
+            >{/if}
         </span>
         <span class="n figures">{planned > 0 ? say(planned) : 'no price'}</span>
         <span class="n figures">
@@ -160,7 +176,7 @@
 {#if owned.length > 0}
   <p class="soft">
     Already yours, counting nothing: {owned
-      .map(({ gear, line }) => (gear ? fullName(gear) : line.gearId))
+      .map(({ gear, line }) => (gear ? fullName(gear) : line.gearId) + whereabouts(line.gearId))
       .join(', ')}.
   </p>
 {/if}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import type { Snippet } from 'svelte';
   import { max } from 'd3-array';
   import { scaleLinear, scaleTime } from 'd3-scale';
   import { curveStepAfter, area } from 'd3-shape';
@@ -20,9 +21,20 @@
     today: string;
     onset: (patch: { inHandMinor?: number; savedPerMonthMinor?: number }) => void;
     onstep: (lineId: string, step: Step) => void;
+    /** What comes in besides, under the two amounts. */
+    children?: Snippet;
   }
-  const { buying, savings, currency, inHandMinor, perMonthMinor, today, onset, onstep }: Props =
-    $props();
+  const {
+    buying,
+    savings,
+    currency,
+    inHandMinor,
+    perMonthMinor,
+    today,
+    onset,
+    onstep,
+    children
+  }: Props = $props();
   const say = (minor: number) => formatMoney(minor, currency);
   const stepNames = { now: 'Now', next: 'Next', later: 'Later' } as const;
   const order = ['now', 'next', 'later'] as const;
@@ -79,6 +91,7 @@
       onset={(minor) => onset({ savedPerMonthMinor: minor })}
     />
   </div>
+  {@render children?.()}
   <ul class="bags">
     {#each buying as one (one.step)}
       <li

@@ -8,6 +8,9 @@
   import { newLine } from '$lib/core/model/new-line';
   import { fullName, gearKinds, pocketOf } from '$lib/core/model/gear';
   import type { Price } from '$lib/core/model/gear/price';
+  import type { PriceBasis } from '$lib/core/model/plan';
+  import { priceHistory } from '$lib/core/money/price-history';
+  import PriceLine from '$lib/ui/ledger/PriceLine.svelte';
   import { formatMoney } from '$lib/core/money/format';
   import { satchel } from '$lib/state/project-store.svelte';
   import { partGist } from '$lib/ui/chooser/candidate-words';
@@ -38,7 +41,7 @@
   }
 </script>
 
-{#snippet price(words: string, seen: Price | undefined)}
+{#snippet price(words: string, basis: PriceBasis, seen: Price | undefined)}
   <div>
     <dt>{words}</dt>
     <dd>
@@ -54,6 +57,13 @@
         <span class="soft">{seen.source}, {dayWords(seen.date)}</span>
         {#if conversionWords(seen)}<span class="soft figures">{conversionWords(seen)}</span>{/if}
       {:else}<span class="soft">not seen</span>{/if}
+      {#if gear && satchel.project}
+        {@const points = priceHistory(satchel.project, gear, basis)}
+        {#if points.length > 1}<span
+            ><PriceLine {points} currency={satchel.project.currency} wide={200} high={44} /></span
+          ><span class="soft figures">{points.length} prices since {dayWords(points[0]!.date)}</span
+          >{/if}
+      {/if}
     </dd>
   </div>
 {/snippet}
@@ -106,7 +116,11 @@
         <ScaleDrawing {gear} units={satchel.project?.units ?? 'metric'} />
         <h2>Prices seen</h2>
         <dl class="prices">
-          {@render price('new', gear.priceNew)}{@render price('used', gear.priceUsed)}
+          {@render price('new', 'new', gear.priceNew)}{@render price(
+            'used',
+            'used',
+            gear.priceUsed
+          )}
         </dl>
         <h2>Where it is used</h2>
         <p>
