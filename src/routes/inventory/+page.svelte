@@ -271,6 +271,8 @@
   }
 
   .scroll {
+    /* What only a reader hears is placed in here, and cut off with the rest. */
+    position: relative;
     overflow-x: auto;
   }
 

@@ -11,7 +11,8 @@ import { lineStates, steps } from '../model/word-lists';
 import { statementOf } from '../money/statement';
 import { calendarOf } from './calendar';
 import { comparePlans, takeAcross } from './compare-plans';
-import { buyingSteps, dayReached, moneyDays, savingsByMonth } from './steps';
+import { dayReached } from '../money/savings';
+import { buyingSteps, moneyDays, savingsByMonth } from './steps';
 
 const demo = demoProject();
 const shelf = shelfOf(demo);

@@ -7,7 +7,8 @@ import { activePlan } from '../model/active-plan';
 import type { Project } from '../model/project';
 import { lineStates, steps } from '../model/word-lists';
 import { statementOf } from '../money/statement';
-import { buyingSteps, dayReached, moneyDays, savingsByMonth } from './steps';
+import { dayReached } from '../money/savings';
+import { buyingSteps, moneyDays, savingsByMonth } from './steps';
 
 const demo = demoProject();
 const shelf = shelfOf(demo);

@@ -1,10 +1,11 @@
-import { addMonths, formatISO, parseISO, startOfMonth } from 'date-fns';
+import { addMonths, formatISO, parseISO } from 'date-fns';
 import { judgePlan } from '../judge/judge-plan';
 import { activePlan } from '../model/active-plan';
 import type { Step } from '../model/plan';
 import type { Project } from '../model/project';
 import type { Shelf } from '../model/shelf';
 import { steps } from '../model/word-lists';
+import { type ComingIn, comingIn, dayReached, type Saved } from '../money/savings';
 import { isPaid, type MoneyStatement, type StatementLine } from '../money/statement';
 
 /** One step of buying: what it still takes, when there is money for it, and what one can film once it is done. */
@@ -19,51 +20,6 @@ export interface BuyingStep {
   /** Scenes that work with what is bought by then, by name; those that do not. */
   works: readonly string[];
   blocked: readonly string[];
-}
-
-/** Savings that take longer than this are never. */
-const MOST_MONTHS = 600;
-
-/** Money as it comes in: what is there, what is put aside on each first of a month, and what comes once. */
-export type ComingIn = Pick<Project, 'inHandMinor' | 'savedPerMonthMinor' | 'incomes'>;
-
-/** Each day on which money comes in, with what there is from then on; the first is today. */
-function* comingIn(
-  { inHandMinor = 0, savedPerMonthMinor = 0, incomes = [] }: ComingIn,
-  today: string
-): Generator<Saved, void> {
-  const once = [...incomes].sort((one, other) => (one.date < other.date ? -1 : 1));
-  let at = 0;
-  let minor = inHandMinor;
-  // What was to come by today is in hand already, or never came.
-  while (at < once.length && once[at]!.date <= today) at += 1;
-  yield { day: today, minor };
-  const first = startOfMonth(parseISO(today));
-  for (let month = 1; month <= MOST_MONTHS; month++) {
-    const day = formatISO(addMonths(first, month), { representation: 'date' });
-    for (; at < once.length && once[at]!.date < day; at++) {
-      minor += once[at]!.amountMinor;
-      yield { day: once[at]!.date, minor };
-    }
-    minor += savedPerMonthMinor;
-    for (; at < once.length && once[at]!.date === day; at++) minor += once[at]!.amountMinor;
-    yield { day, minor };
-  }
-}
-
-/**
- * The day on which there is so much money: today if it is in hand, else a first of a month, when what is put aside
- * comes in, or the day of an income; undefined where fifty years do not bring it.
- *
- * @param today YYYY-MM-DD
- */
-export function dayReached(
-  neededMinor: number,
-  coming: ComingIn,
-  today: string
-): string | undefined {
-  for (const { day, minor } of comingIn(coming, today)) if (minor >= neededMinor) return day;
-  return undefined;
 }
 
 const toPay = ({ line, firmMinor, laterMinor }: StatementLine): number =>
@@ -107,12 +63,6 @@ export function buyingSteps(
       blocked: named(false)
     };
   });
-}
-
-/** Money there is on a day. */
-export interface Saved {
-  day: string;
-  minor: number;
 }
 
 /** What there is, day by day as it comes in, until every step is reached, for some months at least. */

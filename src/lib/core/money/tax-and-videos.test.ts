@@ -6,7 +6,8 @@ import { applyAct } from '../acts/apply-act';
 import { activePlan } from '../model/active-plan';
 import type { PlanLine } from '../model/plan';
 import type { Project } from '../model/project';
-import { dayReached, savingsByMonth } from '../ledger/steps';
+import { savingsByMonth } from '../ledger/steps';
+import { dayReached } from './savings';
 import { costPerVideo } from './cost-per-video';
 import { statementOf } from './statement';
 

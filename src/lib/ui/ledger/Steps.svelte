@@ -4,7 +4,8 @@
   import { scaleLinear, scaleTime } from 'd3-scale';
   import { curveStepAfter, area } from 'd3-shape';
   import { formatMoney } from '../../core/money/format';
-  import type { BuyingStep, Saved } from '../../core/ledger/steps';
+  import type { BuyingStep } from '../../core/ledger/steps';
+  import type { Saved } from '../../core/money/savings';
   import { dayWords } from '../shell/day-words';
   import MoneyInput from '../buying/MoneyInput.svelte';
   import { fullName } from '../../core/model/gear';

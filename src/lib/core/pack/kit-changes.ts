@@ -1,0 +1,66 @@
+import type { Act } from '../acts/act';
+import type { GearItem } from '../model/gear';
+import type { Plan, PlanLine } from '../model/plan';
+import type { Shelf } from '../model/shelf';
+import type { PackedKit } from './packed-kit';
+
+type Lines = readonly PlanLine[];
+
+/** What one kit holds that another does not, by part. A change of how it is bought alone is none. */
+export interface KitChanges {
+  comesIn: { gear: GearItem; pieces: number }[];
+  goesOut: { gear: GearItem; pieces: number }[];
+  stays: GearItem[];
+}
+
+/** Pieces of each part that count in a kit. */
+function piecesOf(lines: Lines): Map<string, number> {
+  const pieces = new Map<string, number>();
+  for (const { gearId, quantity, state, step } of lines)
+    if (state !== 'returned' && step !== 'later')
+      pieces.set(gearId, (pieces.get(gearId) ?? 0) + quantity);
+  return pieces;
+}
+
+export function changesBetween(before: Lines, after: Lines, shelf: Shelf): KitChanges {
+  const had = piecesOf(before);
+  const has = piecesOf(after);
+  const changes: KitChanges = { comesIn: [], goesOut: [], stays: [] };
+  for (const gearId of new Set([...had.keys(), ...has.keys()])) {
+    const gear = shelf.byId.get(gearId);
+    if (!gear) continue;
+    const more = (has.get(gearId) ?? 0) - (had.get(gearId) ?? 0);
+    if (more > 0) changes.comesIn.push({ gear, pieces: more });
+    if (more < 0) changes.goesOut.push({ gear, pieces: -more });
+    if (had.has(gearId) && has.has(gearId)) changes.stays.push(gear);
+  }
+  return changes;
+}
+
+/** How many lines differ: parts that come in, go, or change their number. */
+export const changedLines = (before: Lines, after: Lines, shelf: Shelf): number => {
+  const { comesIn, goesOut } = changesBetween(before, after, shelf);
+  return new Set([...comesIn, ...goesOut].map(({ gear }) => gear.id)).size;
+};
+
+/** What turns the plan shown into a kit, as one act with one undo; undefined where nothing differs. */
+export function actsToKit(plan: Plan, kit: Pick<PackedKit, 'lines' | 'rigs'>): Act | undefined {
+  const acts: Act[] = [];
+  const wanted = new Map(kit.lines.map((line) => [line.id, line]));
+  const kept = new Map(plan.lines.map((line) => [line.id, line]));
+  // An id may name another part in the kit: then the old line goes and a new one comes.
+  const isSame = (line: PlanLine) => wanted.get(line.id)?.gearId === line.gearId;
+  for (const line of plan.lines)
+    if (!isSame(line)) acts.push({ type: 'remove line', lineId: line.id });
+  for (const line of kit.lines) {
+    const before = kept.get(line.id);
+    if (!before || before.gearId !== line.gearId) acts.push({ type: 'add line', line });
+    else if (before.quantity !== line.quantity || before.basis !== line.basis)
+      acts.push({
+        type: 'change line',
+        lineId: line.id,
+        patch: { quantity: line.quantity, basis: line.basis }
+      });
+  }
+  return acts.length === 0 ? undefined : { type: 'batch', acts };
+}

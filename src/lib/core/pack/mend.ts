@@ -1,0 +1,117 @@
+import type { Shelf } from '../model/shelf';
+import { activePlan } from '../model/active-plan';
+import type { Project } from '../model/project';
+import { changedLines } from './kit-changes';
+import { neighboursOf } from './neighbours';
+import { frameOf, type PackRules } from './pack-rules';
+import {
+  compareWorth,
+  filmsAll,
+  judged,
+  keepsLimits,
+  kitOf,
+  type PackedKit,
+  withKit
+} from './packed-kit';
+
+/** A kit that films all that must be filmed, a few changes away from the plan. */
+export interface MendedKit extends PackedKit {
+  changed: number;
+}
+
+export interface Mending {
+  /** Nothing has to be mended. */
+  isWhole: boolean;
+  fewestLines: MendedKit | undefined;
+  leastMoney: MendedKit | undefined;
+  /** The best that was reached where nothing unblocks all of it. */
+  nearest: MendedKit;
+  judged: number;
+  isDone: boolean;
+}
+
+/** Changes one after the other: what takes more is a new kit rather than a mended one. */
+const MOST_CHANGES = 5;
+/** Kits that are gone on from after each change. */
+const BEAM = 8;
+/** Once all scenes work, so many changes more are tried for a cheaper way. */
+const FURTHER = 1;
+
+/**
+ * The smallest change of a plan that unblocks every scene that must work, keeping what is locked or owned: by fewest
+ * lines and by least money. Looks a change further each time from the kits that come nearest; what it finds is
+ * judged whole, and is the best found.
+ */
+export function* mending(
+  given: Project,
+  whole: Shelf,
+  rules: PackRules
+): Generator<Mending, Mending, void> {
+  const frame = frameOf(given, whole, rules);
+  const { project, shelf } = frame;
+  const start = judged(project, shelf);
+  const { lines } = activePlan(project);
+  const mended = (kit: PackedKit): MendedKit => ({
+    ...kit,
+    changed: changedLines(lines, kit.lines, shelf)
+  });
+  const now: Mending = {
+    isWhole: filmsAll(start.merit),
+    fewestLines: undefined,
+    leastMoney: undefined,
+    nearest: mended(kitOf(project, start)),
+    judged: 1,
+    isDone: false
+  };
+  if (now.isWhole) return { ...now, isDone: true };
+  let beam: PackedKit[] = [now.nearest];
+  let further = 0;
+  for (let depth = 0; depth < MOST_CHANGES && further <= FURTHER; depth++) {
+    const reached = new Map<string, PackedKit>();
+    for (const kit of beam) {
+      const from = withKit(project, kit);
+      for (const one of neighboursOf(from, judged(from, shelf), frame)) {
+        now.judged += 1;
+        const next = kitOf(one.project, one.judgement);
+        reached.set(keyOf(next), next);
+        if (filmsAll(next.merit) && keepsLimits(project, one.judgement)) take(now, mended(next));
+      }
+      yield { ...now };
+    }
+    beam = [...reached.values()].sort(nearer).slice(0, BEAM);
+    const best = beam[0];
+    if (best && compareWorth(best.merit, now.nearest.merit) > 0) now.nearest = mended(best);
+    if (now.fewestLines) further += 1;
+  }
+  return { ...now, isDone: true };
+}
+
+const keyOf = ({ lines }: PackedKit): string =>
+  lines
+    .map(({ gearId, quantity }) => `${gearId} ${quantity}`)
+    .sort()
+    .join('|');
+
+/** More that works, fewer stops, less money. */
+const nearer = (one: PackedKit, other: PackedKit): number =>
+  other.merit.mustDoWorking - one.merit.mustDoWorking ||
+  one.merit.stops - other.merit.stops ||
+  one.priceMinor - other.priceMinor ||
+  other.merit.onceSettledHundredths - one.merit.onceSettledHundredths;
+
+function take(now: Mending, kit: MendedKit): void {
+  const { fewestLines, leastMoney } = now;
+  const isFewer =
+    !fewestLines ||
+    kit.changed < fewestLines.changed ||
+    (kit.changed === fewestLines.changed &&
+      (kit.priceMinor < fewestLines.priceMinor ||
+        (kit.priceMinor === fewestLines.priceMinor &&
+          compareWorth(kit.merit, fewestLines.merit) > 0)));
+  if (isFewer) now.fewestLines = kit;
+  const isCheaper =
+    !leastMoney ||
+    kit.priceMinor < leastMoney.priceMinor ||
+    (kit.priceMinor === leastMoney.priceMinor && kit.changed < leastMoney.changed);
+  if (isCheaper) now.leastMoney = kit;
+}

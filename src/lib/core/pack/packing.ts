@@ -1,0 +1,242 @@
+import { applyAct } from '../acts/apply-act';
+import { settleAll } from '../judge/settle-all';
+import type { Judgement } from '../judge/judgement';
+import { activePlan } from '../model/active-plan';
+import type { GearItem } from '../model/gear';
+import { newLine } from '../model/new-line';
+import type { Project } from '../model/project';
+import type { Shelf } from '../model/shelf';
+import { basisFor, payableMinor } from '../money/payable-price';
+import { type FrontKit, KitFront } from './kit-front';
+import { neighboursOf } from './neighbours';
+import { bareProject, frameOf, noRules, type PackFrame, type PackRules } from './pack-rules';
+import { UnlikeKits } from './unlike-kits';
+import { compareWorth, judged, keepsLimits, kitOf, type PackedKit, withKit } from './packed-kit';
+
+/** How far a search has come. */
+export interface PackProgress {
+  /** Kits nothing found so far beats, cheapest first. */
+  front: readonly PackedKit[];
+  /** Whole kits judged. */
+  judged: number;
+  /** Kits whose every neighbour was looked at, and those still to be looked at. */
+  expanded: number;
+  waiting: number;
+  /** Nothing is left to look at: no kit of the front has a better neighbour. */
+  isDone: boolean;
+  /** Good kits within the budget that differ from each other in what they rest on, the best first. */
+  unlike: readonly PackedKit[];
+}
+
+/** The front is looked at in so many slices of money, so that no end of it waits for the other. */
+const SLICES = 20;
+/** Bodies a kit is begun with. */
+const BEGINNINGS = 4;
+/** Told of after so many kits. */
+const TOLD_EVERY = 60;
+/** A part that made no kit better in so many looks round is left out of most. */
+const HOPELESS_AFTER = 4;
+/** Every so many looks round nothing is left out. */
+const WHOLE_LOOK_EVERY = 6;
+
+/**
+ * Searches for the kits nothing beats, at every spend up to a quarter past the budget. Begins from the plan, from what
+ * stays, and from what stays with each of a few bodies; then looks at everything one change away from the kits of the
+ * front, slice of money by slice, until none is better. What comes out has been judged whole by the same judge as any
+ * plan. It is the best that was found, and is called so: nothing here proves that there is none better.
+ */
+export function* packing(
+  given: Project,
+  whole: Shelf,
+  rules: PackRules = noRules
+): Generator<PackProgress, PackProgress, void> {
+  const search = new Search(frameOf(given, whole, rules));
+  yield* search.begin();
+  yield* search.run();
+  return search.progress(true);
+}
+
+/** Looks for the best kits, one look round after the other; the same project gives the same kits. */
+class Search {
+  readonly #front = new KitFront();
+  readonly #idle = new Map<string, number>();
+  readonly #unlike: UnlikeKits;
+  #judged = 0;
+  #expanded = 0;
+  #told = 0;
+
+  constructor(readonly frame: PackFrame) {
+    this.#unlike = new UnlikeKits(frame);
+  }
+
+  progress(isDone: boolean): PackProgress {
+    return {
+      front: this.#front.all.map(({ kit }) => kit),
+      judged: this.#judged,
+      expanded: this.#expanded,
+      waiting: this.#front.all.filter(({ isExpanded }) => !isExpanded).length,
+      isDone,
+      unlike: isDone ? this.#unlike.chosen() : []
+    };
+  }
+
+  *begin(): Generator<PackProgress, void, void> {
+    const { frame } = this;
+    this.#take(frame.project);
+    yield this.progress(false);
+    const bare = bareProject(frame);
+    this.#take(bare);
+    this.#take(this.#settled(bare));
+    yield this.progress(false);
+    for (const body of this.#promisingBodies(bare)) {
+      const begun = applyAct(bare, {
+        type: 'add line',
+        line: { ...newLine(activePlan(bare), body), basis: basisFor(frame.project, body) }
+      });
+      this.#take(begun);
+      this.#take(this.#settled(begun));
+      yield this.progress(false);
+    }
+  }
+
+  /** The cheapest ways found to make it film all that must be filmed. */
+  #settled(project: Project): Project {
+    const { act } = settleAll(project, this.frame.shelf);
+    const settled = act ? applyAct(project, act) : project;
+    // What a remedy would change in the brief is not the packer's to change.
+    return settled.scenes === project.scenes ? settled : project;
+  }
+
+  /** One body of each mount and the best beside them, by what the kit would be worth with it alone. */
+  #promisingBodies(bare: Project): GearItem[] {
+    const { frame } = this;
+    const before = judged(bare, frame.shelf);
+    const begun = frame.parts.body.map((body) => {
+      const after = judged(
+        applyAct(bare, {
+          type: 'add line',
+          line: { ...newLine(activePlan(bare), body), basis: basisFor(frame.project, body) }
+        }),
+        frame.shelf
+      );
+      this.#judged += 1;
+      return { body, merit: after.merit, minor: payableMinor(frame.project, body)! };
+    });
+    if (before.kit.of('body').length > 0 && frame.parts.body.length === 0) return [];
+    const best = [...begun].sort(
+      (one, other) =>
+        other.merit.onceSettledHundredths - one.merit.onceSettledHundredths ||
+        one.minor - other.minor
+    );
+    const chosen = new Set<GearItem>();
+    const cheapest = [...begun].sort((one, other) => one.minor - other.minor)[0];
+    if (cheapest) chosen.add(cheapest.body);
+    const mounts = new Set<string>();
+    for (const { body } of best) {
+      const mount = body.ports.find(({ role }) => role === 'lens')?.type ?? 'none';
+      if (mounts.size === mounts.add(mount).size && chosen.size >= BEGINNINGS) continue;
+      chosen.add(body);
+      if (chosen.size > BEGINNINGS) break;
+    }
+    return [...chosen];
+  }
+
+  /** Judges a kit whole and puts it on the front where it belongs. */
+  #take(project: Project): boolean {
+    const now = judged(project, this.frame.shelf);
+    this.#judged += 1;
+    if (now.money.firmMinor > this.frame.mostMinor || !keepsLimits(this.frame.project, now))
+      return false;
+    this.#unlike.note(project, now);
+    return this.#front.add(kitOf(project, now));
+  }
+
+  *run(): Generator<PackProgress, void, void> {
+    for (let look = 0; ; look++) {
+      const next = this.#next(look);
+      if (!next) break;
+      next.isExpanded = true;
+      const project = withKit(this.frame.project, next.kit);
+      const before = judged(project, this.frame.shelf);
+      yield* this.#lookRound(project, before, look % WHOLE_LOOK_EVERY === 0);
+      this.#expanded += 1;
+      yield this.progress(false);
+    }
+    yield* this.#trim();
+  }
+
+  /** Of every kit of the front, parts without which it is as good are left out. */
+  *#trim(): Generator<PackProgress, void, void> {
+    for (;;) {
+      const next = this.#front.all.find(({ isExpanded }) => !isExpanded);
+      if (!next) return;
+      next.isExpanded = true;
+      const project = withKit(this.frame.project, next.kit);
+      for (const line of next.kit.lines)
+        if (!this.frame.isFixed(line))
+          this.#take(applyAct(project, { type: 'remove line', lineId: line.id }));
+      yield this.progress(false);
+    }
+  }
+
+  *#lookRound(
+    project: Project,
+    before: Judgement,
+    whole: boolean
+  ): Generator<PackProgress, void, void> {
+    const { frame } = this;
+    const isWanted = ({ id }: GearItem) => whole || (this.#idle.get(id) ?? 0) < HOPELESS_AFTER;
+    const helped = new Set<string>();
+    const tried = new Set<string>();
+    for (const { project: kit, judgement, gearId } of neighboursOf(
+      project,
+      before,
+      frame,
+      isWanted
+    )) {
+      this.#judged += 1;
+      if (gearId !== undefined) {
+        tried.add(gearId);
+        if (compareWorth(judgement.merit, before.merit) > 0) helped.add(gearId);
+      }
+      const { firmMinor } = judgement.money;
+      this.#unlike.note(kit, judgement);
+      if (
+        firmMinor <= frame.mostMinor &&
+        this.#front.admits({ priceMinor: firmMinor, merit: judgement.merit })
+      )
+        this.#take(kit);
+      if (++this.#told % TOLD_EVERY === 0) yield this.progress(false);
+    }
+    for (const id of tried) this.#idle.set(id, helped.has(id) ? 0 : (this.#idle.get(id) ?? 0) + 1);
+  }
+
+  /** The best kit of a slice of money that was not looked round from; the slices take turns. */
+  #next(look: number): FrontKit | undefined {
+    const { mostMinor } = this.frame;
+    const sliceOf = (priceMinor: number) =>
+      Math.min(SLICES - 1, Math.floor((SLICES * priceMinor) / Math.max(1, mostMinor)));
+    const bestBySlice = new Map<number, FrontKit>();
+    for (const one of this.#front.all) bestBySlice.set(sliceOf(one.kit.priceMinor), one);
+    for (let turn = 0; turn < SLICES; turn++) {
+      // From the dear end down: what is good there is good with less.
+      const one = bestBySlice.get(SLICES - 1 - ((look + turn) % SLICES));
+      if (one && !one.isExpanded) return one;
+    }
+    return undefined;
+  }
+}
+
+/** Searches to the end, or until so many kits were judged. */
+export function pack(
+  given: Project,
+  whole: Shelf,
+  rules: PackRules = noRules,
+  mostJudged = Infinity
+): PackProgress {
+  const search = packing(given, whole, rules);
+  for (;;) {
+    const step = search.next();
+    if (step.done === true || step.value.judged >= mostJudged) return step.value;
+  }
+}
