@@ -32,6 +32,10 @@ export async function serve(port = Number(process.env.PORT) || FIRST_PORT) {
     projectRoot,
     bundleWhenChanged('evaluation', 'scripts/programs/evaluation-worker.ts')
   );
+  process.env.PACKING_PROGRAM ??= join(
+    projectRoot,
+    bundleWhenChanged('packing', 'scripts/programs/packing-worker.ts')
+  );
   const { handler } = await import('../build/handler.js');
   const server = createServer((request, response) => {
     for (const [name, value] of Object.entries(staticHeaders)) response.setHeader(name, value);

@@ -6,6 +6,12 @@ import type { Question } from '../core/judge/questions';
 import type { Remedy } from '../core/judge/settle';
 import type { SettledAll } from '../core/judge/settle-all';
 import type { CsvReading, CsvDefaults } from '../core/formats/csv-columns';
+import type { Rung } from '../core/pack/ladder';
+import type { Mending } from '../core/pack/mend';
+import type { PackRules } from '../core/pack/pack-rules';
+import type { PackedKit } from '../core/pack/packed-kit';
+import type { PackProgress } from '../core/pack/packing';
+import type { RunnerUp } from '../core/pack/runners-up';
 import type { GearItem } from '../core/model/gear';
 import type { Pocket } from '../core/model/pocket';
 import type { Project } from '../core/model/project';
@@ -76,6 +82,29 @@ export interface JudgeWorker {
   disputes(project: SentProject, where?: 'brief' | Pocket): Promise<DisputeView[]>;
   /** Changes that together unblock every must-do scene. */
   settleAll(project: SentProject): Promise<SettledAll>;
+  /** The kits nothing found beats, told as they are found; asking again or stopping cancels. */
+  pack(
+    project: SentProject,
+    rules: PackRules,
+    onpart: (part: PackProgress) => void
+  ): Promise<Outcome<void>>;
+  stopPacking(): void;
+  /** A kit bought in goes, each holding the one before. */
+  ladder(
+    project: SentProject,
+    rules: PackRules,
+    kit: PackedKit,
+    front: readonly PackedKit[],
+    today: string
+  ): Promise<Rung[]>;
+  /** Pocket by pocket the next best part, and what the kit loses by it. */
+  runnersUp(project: SentProject, rules: PackRules, kit: PackedKit): Promise<RunnerUp[]>;
+  /** The smallest change that unblocks all that must be filmed; asking again cancels. */
+  mend(
+    project: SentProject,
+    rules: PackRules,
+    onpart: (part: Mending) => void
+  ): Promise<Outcome<Mending>>;
   /** A first kit within the limit. */
   packFirst(project: SentProject): Promise<Project>;
   /** Rows of a spreadsheet as parts, with its progress from 0 to 1; asking again or stopping cancels. */

@@ -13,6 +13,11 @@ import type { Pocket } from '../core/model/pocket';
 import type { Project } from '../core/model/project';
 import { readingGearRows } from '../core/formats/csv-columns';
 import { packFirstKit } from '../core/pack/first-kit';
+import { ladderOf } from '../core/pack/ladder';
+import { type Mending, mending } from '../core/pack/mend';
+import { frameOf, type PackRules } from '../core/pack/pack-rules';
+import { type PackProgress, packing } from '../core/pack/packing';
+import { runnersUp } from '../core/pack/runners-up';
 import { SatchelDatabase } from '../data/database';
 import { ProjectRepository } from '../data/project-repository';
 import type { Candidate, WayOfTaking } from '../core/judge/candidates';
@@ -133,6 +138,39 @@ function* readingRows(...asked: Parameters<JudgeWorker['readRows']>): Sliced<Csv
   }
 }
 
+/** A page that is told more often has nothing else to do. */
+const TOLD_EVERY_MS = 250;
+
+/** Goes through a search, telling what it has now and then, and always at its end. */
+function* telling<P>(search: Generator<P, P, void>, onpart: (part: P) => void): Sliced<P> {
+  let told = -Infinity;
+  for (;;) {
+    const step = search.next();
+    if (step.done === true || performance.now() - told > TOLD_EVERY_MS) {
+      onpart(step.value);
+      told = performance.now();
+    }
+    if (step.done === true) return step.value;
+    yield priorities.later;
+  }
+}
+
+function* searching(
+  project: Project,
+  rules: PackRules,
+  onpart: (part: PackProgress) => void
+): Sliced<void> {
+  yield* telling(packing(project, shelfOf(project), rules), onpart);
+}
+
+function* mendingIt(
+  project: Project,
+  rules: PackRules,
+  onpart: (part: Mending) => void
+): Sliced<Mending> {
+  return yield* telling(mending(project, shelfOf(project), rules), onpart);
+}
+
 async function must<T>(outcome: Promise<Outcome<T>>): Promise<T> {
   const one = await outcome;
   if (!one.cancelled) return one.done as T;
@@ -198,6 +236,21 @@ export function makeJudgeWork(queue = new Scheduler()): JudgeWorker {
         const now = whole(project);
         return settleAll(now, shelfOf(now));
       }),
+    pack: (project, rules, onpart) =>
+      queue.run('kits', priorities.later, searching(whole(project), rules, onpart)),
+    stopPacking: () => queue.cancel('kits'),
+    ladder: (project, rules, kit, front, today) =>
+      own('ladder', () => {
+        const now = whole(project);
+        return ladderOf(frameOf(now, shelfOf(now), rules), kit, front, today);
+      }),
+    runnersUp: (project, rules, kit) =>
+      own('runners-up', () => {
+        const now = whole(project);
+        return runnersUp(frameOf(now, shelfOf(now), rules), kit);
+      }),
+    mend: (project, rules, onpart) =>
+      queue.run('mend', priorities.later, mendingIt(whole(project), rules, onpart)),
     packFirst: (project) => own('pack', () => packed(whole(project))),
     readRows: (...rows) => queue.run('rows', priorities.soon, readingRows(...rows)),
     stopReadingRows: () => queue.cancel('rows'),

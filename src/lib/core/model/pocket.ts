@@ -10,3 +10,6 @@ export const pockets = [
   'accessories'
 ] as const;
 export type Pocket = (typeof pockets)[number];
+
+export const isPocket = (word: string): word is Pocket =>
+  (pockets as readonly string[]).includes(word);

@@ -45,28 +45,24 @@ function linkOf(project: Project, shelf: Shelf): Link {
 
 const worksIn = ({ merit }: PackedKit): number => merit.scenes.filter(({ works }) => works).length;
 
-/** What going from one kit to a smaller one loses, in hundredths of a point; a scene counts more than any points. */
-function lossOf(from: PackedKit, to: PackedKit): number {
-  const SCENE = 100_000;
-  return (
-    (worksIn(from) - worksIn(to)) * SCENE +
-    (from.merit.meritHundredths - to.merit.meritHundredths) +
-    (from.merit.onceSettledHundredths - to.merit.onceSettledHundredths)
-  );
-}
+/** What a smaller kit would be worth less, in hundredths of a point, whatever stops it. */
+const lossOf = (from: PackedKit, to: PackedKit): number =>
+  from.merit.onceSettledHundredths - to.merit.onceSettledHundredths;
 
-/** From the whole kit down, each time without the part that loses least for what it costs. */
+/** From the whole kit down: each time without the part that leaves most scenes working, and loses least for what it costs. */
 function chainDown(full: Project, { shelf, isFixed }: PackFrame): Link[] {
   const chain = [linkOf(full, shelf)];
   for (;;) {
     const { project, kit } = chain.at(-1)!;
-    let best: { link: Link; lossPerMinor: number } | undefined;
+    let best: { link: Link; works: number; lossPerMinor: number } | undefined;
     for (const line of activePlan(project).lines) {
       if (isFixed(line)) continue;
       const link = linkOf(applyAct(project, { type: 'remove line', lineId: line.id }), shelf);
       const saves = Math.max(1, kit.priceMinor - link.kit.priceMinor);
       const lossPerMinor = lossOf(kit, link.kit) / saves;
-      if (!best || lossPerMinor < best.lossPerMinor) best = { link, lossPerMinor };
+      const works = worksIn(link.kit);
+      if (!best || works > best.works || (works === best.works && lossPerMinor < best.lossPerMinor))
+        best = { link, works, lossPerMinor };
     }
     if (!best) return chain.reverse();
     chain.push(best.link);
@@ -125,8 +121,7 @@ export function ladderOf(
     const had = new Set(below?.kit.lines.map(({ gearId }) => gearId));
     const { merit, priceMinor, lines } = link.kit;
     const best = front.filter((one) => one.priceMinor <= priceMinor).at(-1);
-    const filmsMore =
-      best && (best.merit.mustDoWorking > merit.mustDoWorking || best.merit.stops < merit.stops);
+    const filmsMore = best && best.merit.mustDoWorking > merit.mustDoWorking;
     const togetherMinor = priceMinor - link.paidMinor;
     return {
       kit: link.kit,

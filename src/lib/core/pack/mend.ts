@@ -74,7 +74,12 @@ export function* mending(
         now.judged += 1;
         const next = kitOf(one.project, one.judgement);
         reached.set(keyOf(next), next);
-        if (filmsAll(next.merit) && keepsLimits(project, one.judgement)) take(now, mended(next));
+        if (
+          filmsAll(next.merit) &&
+          frame.respects(next.lines) &&
+          keepsLimits(project, one.judgement)
+        )
+          take(now, mended(next));
       }
       yield { ...now };
     }

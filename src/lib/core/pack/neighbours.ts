@@ -11,7 +11,6 @@ import { newLine } from '../model/new-line';
 import type { PlanLine } from '../model/plan';
 import { pockets } from '../model/pocket';
 import type { Project } from '../model/project';
-import { basisFor, payableMinor } from '../money/payable-price';
 import type { PackFrame } from './pack-rules';
 
 /** A kit one change away, with what joins it. */
@@ -76,8 +75,8 @@ export function* neighboursOf(
   for (const pocket of pockets)
     for (const gear of frame.parts[pocket]) {
       if (there.has(gear.id) || !isWanted(gear)) continue;
-      const price = payableMinor(frame.project, gear)!;
-      const line = { ...newLine(plan, gear), basis: basisFor(frame.project, gear) };
+      const price = frame.priceOf(gear)!;
+      const line = { ...newLine(plan, gear), basis: frame.basisOf(gear) };
       for (const rival of rivals(plan.lines, gear, frame))
         if (spent - costOf(rival) + price <= frame.mostMinor)
           yield made(

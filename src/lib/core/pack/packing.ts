@@ -5,13 +5,21 @@ import { activePlan } from '../model/active-plan';
 import type { GearItem } from '../model/gear';
 import { newLine } from '../model/new-line';
 import type { Project } from '../model/project';
+import { MOST_MINOR } from '../model/limits';
 import type { Shelf } from '../model/shelf';
-import { basisFor, payableMinor } from '../money/payable-price';
 import { type FrontKit, KitFront } from './kit-front';
 import { neighboursOf } from './neighbours';
 import { bareProject, frameOf, noRules, type PackFrame, type PackRules } from './pack-rules';
 import { UnlikeKits } from './unlike-kits';
-import { compareWorth, judged, keepsLimits, kitOf, type PackedKit, withKit } from './packed-kit';
+import {
+  compareWorth,
+  filmsAll,
+  judged,
+  keepsLimits,
+  kitOf,
+  type PackedKit,
+  withKit
+} from './packed-kit';
 
 /** How far a search has come. */
 export interface PackProgress {
@@ -32,6 +40,8 @@ export interface PackProgress {
 const SLICES = 20;
 /** Bodies a kit is begun with. */
 const BEGINNINGS = 4;
+/** Where nothing within the budget films all, it is looked so much further than the cheapest that does. */
+const PAST_THE_CHEAPEST = 1.1;
 /** Told of after so many kits. */
 const TOLD_EVERY = 60;
 /** A part that made no kit better in so many looks round is left out of most. */
@@ -50,8 +60,18 @@ export function* packing(
   whole: Shelf,
   rules: PackRules = noRules
 ): Generator<PackProgress, PackProgress, void> {
-  const search = new Search(frameOf(given, whole, rules));
+  let search = new Search(frameOf(given, whole, rules));
   yield* search.begin();
+  if (!search.filmsAll) {
+    // Nothing within reach films all of it: what the cheapest that does costs is what a person has to know.
+    const further = new Search(frameOf(given, whole, rules, MOST_MINOR));
+    yield* further.begin();
+    const upTo = further.cheapestThatFilms;
+    if (upTo !== undefined) {
+      search = new Search(frameOf(given, whole, rules, Math.round(upTo * PAST_THE_CHEAPEST)));
+      yield* search.begin();
+    }
+  }
   yield* search.run();
   return search.progress(true);
 }
@@ -67,6 +87,18 @@ class Search {
 
   constructor(readonly frame: PackFrame) {
     this.#unlike = new UnlikeKits(frame);
+  }
+
+  get #filming() {
+    return this.#front.all.find(({ kit }) => filmsAll(kit.merit))?.kit;
+  }
+
+  get filmsAll(): boolean {
+    return this.#filming !== undefined;
+  }
+
+  get cheapestThatFilms(): number | undefined {
+    return this.#filming?.priceMinor;
   }
 
   progress(isDone: boolean): PackProgress {
@@ -91,7 +123,7 @@ class Search {
     for (const body of this.#promisingBodies(bare)) {
       const begun = applyAct(bare, {
         type: 'add line',
-        line: { ...newLine(activePlan(bare), body), basis: basisFor(frame.project, body) }
+        line: { ...newLine(activePlan(bare), body), basis: frame.basisOf(body) }
       });
       this.#take(begun);
       this.#take(this.#settled(begun));
@@ -115,12 +147,12 @@ class Search {
       const after = judged(
         applyAct(bare, {
           type: 'add line',
-          line: { ...newLine(activePlan(bare), body), basis: basisFor(frame.project, body) }
+          line: { ...newLine(activePlan(bare), body), basis: frame.basisOf(body) }
         }),
         frame.shelf
       );
       this.#judged += 1;
-      return { body, merit: after.merit, minor: payableMinor(frame.project, body)! };
+      return { body, merit: after.merit, minor: frame.priceOf(body)! };
     });
     if (before.kit.of('body').length > 0 && frame.parts.body.length === 0) return [];
     const best = [...begun].sort(
@@ -145,7 +177,8 @@ class Search {
   #take(project: Project): boolean {
     const now = judged(project, this.frame.shelf);
     this.#judged += 1;
-    if (now.money.firmMinor > this.frame.mostMinor || !keepsLimits(this.frame.project, now))
+    if (now.money.firmMinor > this.frame.mostMinor) return false;
+    if (!this.frame.respects(activePlan(project).lines) || !keepsLimits(this.frame.project, now))
       return false;
     this.#unlike.note(project, now);
     return this.#front.add(kitOf(project, now));

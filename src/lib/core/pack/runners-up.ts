@@ -1,5 +1,6 @@
 import { axes, type Axis } from '../merit/axis-curves';
 import type { KitMerit } from '../merit/kit-merit';
+import { activePlan } from '../model/active-plan';
 import { type GearItem, pocketOf } from '../model/gear';
 import { type Pocket, pockets } from '../model/pocket';
 import type { Project } from '../model/project';
@@ -42,7 +43,12 @@ export function runnersUp(frame: PackFrame, kit: Pick<PackedKit, 'lines' | 'rigs
   const project = withKit(frame.project, kit);
   const before = judged(project, shelf);
   const best = new Map<Pocket, { one: RunnerUp; merit: KitMerit }>();
-  for (const { judgement, gearId, replaced } of neighboursOf(project, before, frame)) {
+  for (const { project: next, judgement, gearId, replaced } of neighboursOf(
+    project,
+    before,
+    frame
+  )) {
+    if (!frame.respects(activePlan(next).lines)) continue;
     const gear = gearId === undefined ? undefined : shelf.byId.get(gearId);
     const replaces = replaced === undefined ? undefined : shelf.byId.get(replaced);
     if (!gear || !replaces || judgement.money.firmMinor > spendableOf(project)) continue;

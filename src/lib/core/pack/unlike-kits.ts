@@ -15,7 +15,7 @@ import {
 
 /** What a kit rests on: two kits that differ in several of these are truly different. */
 const restsOn: readonly GearKind[] = ['body', 'lens', 'microphone', 'lamp', 'support'];
-const DIFFER_IN = 2;
+const DIFFER_IN = 3;
 const MOST_KITS = 3;
 
 /** Kits as told apart by what they rest on, the best of each kept. */
@@ -31,6 +31,7 @@ export class UnlikeKits {
   note(project: Project, judgement: Judgement): void {
     const { merit, money } = judgement;
     if (money.firmMinor > this.#spendable || !filmsAll(merit) || merit.mustDoScenes === 0) return;
+    if (!this.frame.respects(activePlan(project).lines)) return;
     const key = this.#heartOf(activePlan(project).lines).join('|');
     const known = this.#bestByHeart.get(key);
     if (!known || compareWorth(merit, known.merit) > 0)

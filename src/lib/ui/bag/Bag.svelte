@@ -67,6 +67,7 @@
   label="The satchel"
   heading="Packed for {angle ? angle.scene.name : 'nothing yet'}"
   {facts}
+  link={{ href: '/satchel/pack', words: 'Pack for me →' }}
 >
   <div class="pockets">
     {#each arranged as pocket (pocket)}

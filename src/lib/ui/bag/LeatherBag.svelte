@@ -6,15 +6,18 @@
     label: string;
     heading: string;
     facts: string;
+    /** A way on, at the end of the flap. */
+    link?: { href: string; words: string };
     children: Snippet;
   }
-  const { label, heading, facts, children }: Props = $props();
+  const { label, heading, facts, link, children }: Props = $props();
 </script>
 
 <section class="bag" aria-label={label}>
   <div class="flap">
     <h2>{heading}</h2>
     <span class="figures">{facts}</span>
+    {#if link}<a href={link.href}>{link.words}</a>{/if}
   </div>
   {@render children()}
 </section>
@@ -53,6 +56,11 @@
     justify-content: space-between;
     padding: 0.1rem 0.9rem 0.55rem;
     font-size: 0.8125rem;
+  }
+
+  a {
+    color: var(--hide-ink);
+    font-weight: 600;
   }
 
   h2 {

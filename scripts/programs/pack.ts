@@ -1,0 +1,62 @@
+import { readFileSync } from 'node:fs';
+import { catalogue } from '$lib/catalogue/load-catalogue';
+import { faultSentence } from '$lib/core/formats/faults';
+import { readSatchel } from '$lib/core/formats/satchel-file';
+import { fullName } from '$lib/core/model/gear';
+import { makeShelf } from '$lib/core/model/shelf';
+import { formatMoney } from '$lib/core/money/format';
+import { pricedFor } from '$lib/core/money/priced-shelf';
+import { frontSteps } from '$lib/core/pack/front-steps';
+import { packAnswerOf } from '$lib/core/pack/pack-answer';
+import { pack } from '$lib/core/pack/packing';
+
+/** 0 a kit within the budget films all, 1 none was found, 2 the file cannot be packed. */
+function main(args: readonly string[]): number {
+  const path = args.find((arg) => !arg.startsWith('--'));
+  if (!path) {
+    console.error('Which file? Say: npm run pack -- file.satchel.json [--json]');
+    return 2;
+  }
+  let text: string;
+  try {
+    text = readFileSync(path, 'utf8');
+  } catch {
+    console.error(`There is no file to read at ${path}.`);
+    return 2;
+  }
+  const reading = readSatchel(text);
+  if (!reading.ok) {
+    console.error(reading.faults.map(faultSentence).join('\n'));
+    return 2;
+  }
+  const { project, shelf: own } = reading.file;
+  const shelf = pricedFor(project, makeShelf(catalogue.items, own, project.ownGear));
+  const found = pack(project, shelf);
+  const answer = packAnswerOf(project, found);
+  if (args.includes('--json')) console.log(JSON.stringify(answer, null, 2));
+  else {
+    const say = (minor: number) => formatMoney(minor, project.currency);
+    console.log(`${answer.judged} kits judged; the best found, not proven best.\n`);
+    for (const step of frontSteps(project, shelf, found.front)) {
+      const marks = [
+        step.isGoodEnough ? 'good enough' : '',
+        step.isBestForBudget ? `best for ${say(answer.spendableMinor)}` : ''
+      ].filter(Boolean);
+      console.log(
+        `${say(step.priceMinor).padStart(12)}  worth ${(step.merit.meritHundredths / 100).toFixed(1)}  ${marks.join(', ')}`
+      );
+    }
+    const { best } = answer;
+    if (best) {
+      console.log(`\nFor ${say(answer.spendableMinor)}, ${say(best.priceMinor)}:`);
+      for (const { gearId, quantity, basis } of best.lines) {
+        const gear = shelf.byId.get(gearId);
+        console.log(`  ${quantity} × ${gear ? fullName(gear) : gearId}, ${basis}`);
+      }
+    }
+  }
+  const films = answer.best && answer.best.mustDoWorking === answer.best.mustDoScenes;
+  return films ? 0 : 1;
+}
+
+process.exit(main(process.argv.slice(2)));

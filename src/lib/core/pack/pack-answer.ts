@@ -1,0 +1,61 @@
+import type { Project } from '../model/project';
+import { costOfPoint, goodEnoughOf, spendableOf } from './front-steps';
+import { filmsAll, type PackedKit } from './packed-kit';
+import type { PackProgress } from './packing';
+
+/** A kit as it is told outside: what it holds, and what it comes to. */
+function told({ lines, priceMinor, merit }: PackedKit) {
+  const { mustDoWorking, mustDoScenes, stops, meritHundredths, onceSettledHundredths } = merit;
+  return {
+    priceMinor,
+    mustDoWorking,
+    mustDoScenes,
+    stops,
+    meritHundredths,
+    onceSettledHundredths,
+    lines: lines.map(({ gearId, quantity, basis, state, step }) => ({
+      gearId,
+      quantity,
+      basis,
+      state,
+      step
+    }))
+  };
+}
+
+const gist = ({ priceMinor, merit }: PackedKit) => ({
+  priceMinor,
+  mustDoWorking: merit.mustDoWorking,
+  stops: merit.stops,
+  meritHundredths: merit.meritHundredths
+});
+
+const bestWithin = (project: Project, front: readonly PackedKit[]) =>
+  front.filter(({ priceMinor }) => priceMinor <= spendableOf(project)).at(-1);
+
+/** How far a search has come, for who waits. */
+export function packProgressOf(project: Project, { front, judged, waiting }: PackProgress) {
+  const best = bestWithin(project, front);
+  return { judged, waiting, best: best && gist(best) };
+}
+
+/** What a search has found. `isLocalOptimum` says that no single change betters any kit; nothing says that none is better. */
+export function packAnswerOf(project: Project, progress: PackProgress) {
+  const { front, judged, isDone, unlike } = progress;
+  const films = front.filter(({ merit }) => filmsAll(merit));
+  const goodEnough = goodEnoughOf(films, costOfPoint(project));
+  const best = bestWithin(project, front);
+  return {
+    done: true as const,
+    isLocalOptimum: isDone,
+    isProven: false as const,
+    judged,
+    currency: project.currency,
+    spendableMinor: spendableOf(project),
+    best: best && told(best),
+    goodEnough: goodEnough && told(goodEnough),
+    cheapestThatFilmsMinor: films[0]?.priceMinor,
+    unlike: unlike.map(told),
+    front: front.map(told)
+  };
+}

@@ -1,0 +1,232 @@
+import { describe, expect, it } from 'vitest';
+import { demoProject } from '../../catalogue/demos/saltmarsh-loom';
+import { catalogue, shelfOf } from '../../catalogue/load-catalogue';
+import { applyAct } from '../acts/apply-act';
+import { activePlan } from '../model/active-plan';
+import { pocketOf } from '../model/gear';
+import type { Project } from '../model/project';
+import { makeShelf } from '../model/shelf';
+import { actsToKit, changedLines } from './kit-changes';
+import { frontSteps, goodEnoughOf, spendableOf } from './front-steps';
+import { ladderOf } from './ladder';
+import { mending } from './mend';
+import { frameOf, noRules, type PackRules } from './pack-rules';
+import { compareWorth, filmsAll, judged, type PackedKit, withKit } from './packed-kit';
+import { pack, type PackProgress } from './packing';
+import { runnersUp } from './runners-up';
+import { bestOfAll, tinyShelf } from './tests/brute-force';
+
+const demo = demoProject();
+const shelf = shelfOf(demo);
+const one: Project = { ...demo, scenes: demo.scenes.slice(0, 1) };
+const found = pack(one, shelf);
+const bestOf = (project: Project, { front }: PackProgress) =>
+  front.filter(({ priceMinor }) => priceMinor <= spendableOf(project)).at(-1)!;
+const partsOf = ({ lines }: PackedKit) => lines.map(({ gearId }) => shelf.byId.get(gearId)!);
+
+describe('the front', () => {
+  it('holds whole kits, each judged as any plan is, cheapest first and each better than the one before', () => {
+    expect(found.isDone).toBe(true);
+    expect(found.front.length).toBeGreaterThan(8);
+    let before: PackedKit | undefined;
+    for (const kit of found.front) {
+      const { merit, money } = judged(withKit(one, kit), shelf);
+      expect(money.firmMinor).toBe(kit.priceMinor);
+      expect(merit).toEqual(kit.merit);
+      if (before) {
+        expect(kit.priceMinor).toBeGreaterThan(before.priceMinor);
+        expect(compareWorth(kit.merit, before.merit)).toBeGreaterThan(0);
+      }
+      before = kit;
+    }
+  });
+
+  it('is the same every time, in whatever order the shelf lies', () => {
+    const turned = makeShelf([...shelf.items].reverse());
+    const gist = ({ front }: PackProgress) =>
+      front.map(({ priceMinor, merit }) => [
+        priceMinor,
+        merit.mustDoWorking,
+        merit.meritHundredths
+      ]);
+    expect(gist(pack(one, shelf))).toEqual(gist(found));
+    const otherWay = bestOf(one, pack(one, turned));
+    // Ties may be broken by the order; what the budget buys may not.
+    expect(otherWay.merit.meritHundredths).toBe(bestOf(one, found).merit.meritHundredths);
+  });
+
+  it('has nothing in its best kit that it is as good without, and no better kit one change away', () => {
+    const kit = bestOf(one, found);
+    const project = withKit(one, kit);
+    for (const line of kit.lines) {
+      if (line.state === 'owned') continue;
+      const without = judged(applyAct(project, { type: 'remove line', lineId: line.id }), shelf);
+      expect(compareWorth(kit.merit, without.merit), line.gearId).toBeGreaterThan(0);
+    }
+    for (const next of runnersUp(frameOf(one, shelf, noRules), kit))
+      expect(next.gainHundredths, next.gear.id).toBeLessThanOrEqual(0);
+  });
+
+  it('is equal to trying every kit of a tiny shelf', () => {
+    let same = 0;
+    const SHELVES = 24;
+    for (let seed = 1; seed <= SHELVES; seed++) {
+      const { project, shelf: tiny } = tinyShelf(seed);
+      const best = bestOfAll(project, tiny);
+      const packed = bestOf(project, pack(project, tiny));
+      const how = compareWorth(packed.merit, best.merit);
+      expect(how, `shelf ${seed}`).toBeLessThanOrEqual(0);
+      if (how === 0) same += 1;
+    }
+    expect(same).toBe(SHELVES);
+  }, 120_000);
+
+  it('says what the cheapest kit that films all costs where the budget buys none', () => {
+    const poor = { ...one, limitMinor: 10_000, reserveMinor: 0 };
+    const { front } = pack(poor, shelf);
+    const films = front.find(({ merit }) => filmsAll(merit))!;
+    expect(films.priceMinor).toBeGreaterThan(10_000);
+    const enough = { ...poor, limitMinor: films.priceMinor };
+    expect(filmsAll(bestOf(enough, pack(enough, shelf)).merit)).toBe(true);
+  });
+});
+
+describe('rules', () => {
+  const under = (rules: Partial<PackRules>, project = one) =>
+    bestOf(project, pack(project, shelf, { ...noRules, ...rules }, 6000));
+  const inPocket = (kit: PackedKit, pocket: string) =>
+    kit.lines.filter(({ gearId }) => pocketOf(shelf.byId.get(gearId)!) === pocket);
+
+  it('leave a locked pocket as it is', () => {
+    const kit = under({ lockedPockets: ['sound', 'body'] });
+    for (const pocket of ['sound', 'body'])
+      expect(inPocket(kit, pocket)).toEqual(
+        inPocket({ ...kit, lines: activePlan(one).lines }, pocket)
+      );
+  });
+
+  it('take nothing new from a maker that is left out', () => {
+    const kit = under({ excludedMakers: ['Orrowby', 'Dunmarrow'] });
+    const had = new Set(activePlan(one).lines.map(({ gearId }) => gearId));
+    for (const gear of partsOf(kit))
+      if (!had.has(gear.id)) expect(['Orrowby', 'Dunmarrow']).not.toContain(gear.maker);
+  });
+
+  it('buy never used, or only', () => {
+    for (const { basis, state } of under({ used: 'never' }).lines)
+      if (state === 'wanted') expect(basis).toBe('new');
+    for (const { basis, state } of under({ used: 'only' }, { ...one, limitMinor: 300_000 }).lines)
+      if (state === 'wanted') expect(basis).toBe('used');
+  });
+
+  it('keep to the limits of pockets and of one part, and to what is owned, paid or locked', () => {
+    const bounded = {
+      ...one,
+      itemLimitMinor: 25_000,
+      pocketLimitsMinor: { light: 6_000, support: 5_000 }
+    };
+    const kit = under({}, bounded);
+    const { money } = judged(withKit(bounded, kit), shelf);
+    expect(money.pockets.light.firmMinor).toBeLessThanOrEqual(6_000);
+    expect(money.pockets.support.firmMinor).toBeLessThanOrEqual(5_000);
+    for (const { unitMinor, line } of money.lines)
+      if (line.state === 'wanted') expect(unitMinor).toBeLessThanOrEqual(25_000);
+    const fixed = applyAct(
+      applyAct(one, { type: 'change line', lineId: 'line-7', patch: { locked: true } }),
+      { type: 'change line', lineId: 'line-2', patch: { state: 'bought', paidMinor: 15_000 } }
+    );
+    const ids = under({}, fixed).lines.map(({ id }) => id);
+    expect(ids).toEqual(expect.arrayContaining(['line-7', 'line-2', 'line-14']));
+  });
+});
+
+describe('what is told of a kit', () => {
+  const kit = bestOf(one, found);
+
+  it('becomes the plan in one act, and back', () => {
+    const act = actsToKit(activePlan(one), kit)!;
+    const after = applyAct(one, act);
+    expect(judged(after, shelf).merit.meritHundredths).toBe(kit.merit.meritHundredths);
+    expect(changedLines(activePlan(after).lines, kit.lines, shelf)).toBe(0);
+    expect(actsToKit(activePlan(after), kit)).toBeUndefined();
+    const back = actsToKit(activePlan(after), activePlan(one))!;
+    expect(
+      changedLines(activePlan(applyAct(after, back)).lines, activePlan(one).lines, shelf)
+    ).toBe(0);
+  });
+
+  it('is good enough where no dearer kit brings a point for what a point may cost', () => {
+    const at = (priceMinor: number, meritHundredths: number) =>
+      ({
+        priceMinor,
+        merit: { mustDoWorking: 1, mustDoScenes: 1, stops: 0, meritHundredths }
+      }) as PackedKit;
+    const front = [at(40_000, 5000), at(50_000, 6000), at(60_000, 6090), at(75_000, 6300)];
+    // 60.90 costs 100 more for 0.9; 63.00 costs 250 more for 3.0: that is a point for less than 100.
+    expect(goodEnoughOf(front, 10_000)).toBe(front[3]);
+    expect(goodEnoughOf(front, 8_000)).toBe(front[1]);
+    expect(goodEnoughOf([], 8_000)).toBeUndefined();
+  });
+
+  it('is shown in steps one can tell apart, among them the good enough and the best', () => {
+    const steps = frontSteps(one, shelf, found.front);
+    expect(steps.filter(({ isGoodEnough }) => isGoodEnough)).toHaveLength(1);
+    expect(steps.find(({ isBestForBudget }) => isBestForBudget)!.priceMinor).toBe(kit.priceMinor);
+    for (const [at, { changes }] of steps.entries())
+      if (at > 0) expect(changes!.comesIn.length + changes!.goesOut.length).toBeGreaterThan(0);
+  });
+
+  it('is bought in goes that hold each other, each filming something, the last being the kit', () => {
+    const saving = { ...demo, inHandMinor: 40_000, savedPerMonthMinor: 10_000 };
+    const all = pack(saving, shelf, noRules, 8000);
+    const last = bestOf(saving, all);
+    const rungs = ladderOf(frameOf(saving, shelf, noRules), last, all.front, '2026-11-29');
+    expect(rungs.length).toBeGreaterThan(1);
+    expect(rungs.at(-1)!.kit.priceMinor).toBe(last.priceMinor);
+    for (const [at, rung] of rungs.entries()) {
+      expect(rung.films.length).toBeGreaterThan(0);
+      const above = rungs[at + 1];
+      if (!above) continue;
+      const held = new Set(above.kit.lines.map(({ id }) => id));
+      expect(rung.kit.lines.every(({ id }) => held.has(id))).toBe(true);
+      expect(above.costMinor).toBe(above.kit.priceMinor - rung.kit.priceMinor);
+      expect(above.reachedOn! >= rung.reachedOn!).toBe(true);
+    }
+  });
+});
+
+describe('mending', () => {
+  function mended(project: Project) {
+    const looking = mending(project, shelf, noRules);
+    for (;;) {
+      const step = looking.next();
+      if (step.done === true) return step.value;
+    }
+  }
+
+  it('unblocks all that must be filmed, by few lines and by little money', () => {
+    const { fewestLines, leastMoney, isWhole } = mended(demo);
+    expect(isWhole).toBe(false);
+    for (const kit of [fewestLines!, leastMoney!]) {
+      const now = judged(withKit(demo, kit), shelf);
+      expect(filmsAll(now.merit)).toBe(true);
+      expect(now.money.firmMinor).toBe(kit.priceMinor);
+      expect(kit.lines.some(({ id }) => id === 'line-14')).toBe(true);
+    }
+    expect(fewestLines!.changed).toBeLessThanOrEqual(leastMoney!.changed);
+    expect(leastMoney!.priceMinor).toBeLessThanOrEqual(fewestLines!.priceMinor);
+    expect(mended(applyAct(demo, actsToKit(activePlan(demo), fewestLines!)!)).isWhole).toBe(true);
+  });
+
+  it('changes nothing in the brief, and says how near it comes where nothing helps', () => {
+    const nothing = makeShelf(
+      catalogue.items.filter(({ id }) => activePlan(demo).lines.some(({ gearId }) => gearId === id))
+    );
+    const looking = mending(demo, nothing, noRules);
+    let last = looking.next();
+    while (last.done !== true) last = looking.next();
+    expect(last.value.fewestLines).toBeUndefined();
+    expect(last.value.isDone).toBe(true);
+    expect(last.value.nearest.merit.mustDoWorking).toBeGreaterThanOrEqual(1);
+  });
+});

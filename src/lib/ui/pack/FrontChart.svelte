@@ -1,0 +1,299 @@
+<script lang="ts">
+  import { extent } from 'd3-array';
+  import { scaleLinear } from 'd3-scale';
+  import { curveStepAfter, area, line } from 'd3-shape';
+  import type { Project } from '../../core/model/project';
+  import { formatMoney } from '../../core/money/format';
+  import { type FrontStep, spendableOf } from '../../core/pack/front-steps';
+  import { changeWords, points } from './kit-words';
+
+  /** What every spend buys: each dot is a whole kit that nothing found beats at its price. */
+  interface Props {
+    project: Project;
+    steps: readonly FrontStep[];
+    /** Below the first step: from which spend on how many scenes work. */
+    below: readonly { fromMinor: number; works: number }[];
+    mustDoScenes: number;
+    chosen: number;
+    /** The plan as it is; hollow while something stops it. */
+    plan: { priceMinor: number; hundredths: number; works: boolean; name: string };
+    onchoose: (at: number) => void;
+  }
+  const { project, steps, below, mustDoScenes, chosen, plan, onchoose }: Props = $props();
+
+  const WIDE = 840;
+  const HIGH = 262;
+  const LEFT = 34;
+  const BOTTOM = 24;
+  const TOP = 18;
+  const spendable = $derived(spendableOf(project));
+  const say = (minor: number) => formatMoney(minor, project.currency, { short: true });
+  const x = $derived.by(() => {
+    const [least = 0, most = 1] = extent(
+      [...steps.map(({ priceMinor }) => priceMinor), project.limitMinor, plan.priceMinor],
+      (minor) => minor
+    );
+    return scaleLinear([Math.max(0, least * 0.82), most * 1.03], [LEFT, WIDE - 8]);
+  });
+  const y = $derived.by(() => {
+    const [least = 0, most = 1] = extent(
+      [...steps.map(({ merit }) => merit.meritHundredths), plan.hundredths],
+      (hundredths) => hundredths
+    );
+    return scaleLinear(
+      [Math.max(0, least - 700), Math.min(10_000, most + 500)],
+      [HIGH - BOTTOM, TOP]
+    );
+  });
+  /** The stairs go on to the right edge: more money buys at least as much. */
+  const stairs = $derived(
+    steps.length === 0
+      ? []
+      : [
+          ...steps.map(({ priceMinor, merit }) => ({
+            priceMinor,
+            hundredths: merit.meritHundredths
+          })),
+          {
+            priceMinor: x.domain()[1]!,
+            hundredths: steps.at(-1)!.merit.meritHundredths
+          }
+        ]
+  );
+  type Stair = { priceMinor: number; hundredths: number };
+  const path = $derived(
+    line<Stair>()
+      .x(({ priceMinor }) => x(priceMinor))
+      .y(({ hundredths }) => y(hundredths))
+      .curve(curveStepAfter)(stairs) ?? ''
+  );
+  const cloth = $derived(
+    area<Stair>()
+      .x(({ priceMinor }) => x(priceMinor))
+      .y0(HIGH - BOTTOM)
+      .y1(({ hundredths }) => y(hundredths))
+      .curve(curveStepAfter)(stairs) ?? ''
+  );
+  /** Names that fit above each other; the first, the chosen and the marked ones come before the rest. */
+  const labels = $derived.by(() => {
+    const wanted = steps.map((step, at) => ({
+      at,
+      text:
+        at === 0
+          ? 'films all of it'
+          : `${changeWords(step.changes!, project)}${step.isGoodEnough ? ' · good enough' : ''}`,
+      rank: at === chosen ? 0 : step.isGoodEnough || step.isBestForBudget ? 1 : at === 0 ? 2 : 3
+    }));
+    const placed: { at: number; text: string; top: number; right: number }[] = [];
+    for (const one of [...wanted].sort((a, b) => a.rank - b.rank || a.at - b.at)) {
+      const step = steps[one.at]!;
+      const top = y(step.merit.meritHundredths) - 7;
+      const right = x(step.priceMinor) - 8;
+      const wide = one.text.length * 5.6;
+      const clear = placed.every(
+        (other) =>
+          Math.abs(other.top - top) > 12 ||
+          other.right < right - wide ||
+          right < other.right - other.text.length * 5.6
+      );
+      if (clear && right - wide > LEFT - 24)
+        placed.push({ at: one.at, text: one.text, top, right });
+    }
+    return placed;
+  });
+  const first = $derived(steps[0]);
+  const words = $derived(
+    `${steps.length} kits from ${first ? say(first.priceMinor) : ''} to ${steps.length > 0 ? say(steps.at(-1)!.priceMinor) : ''}; the list below has them all`
+  );
+</script>
+
+<svg viewBox="0 0 {WIDE} {HIGH}" role="img" aria-label="What every spend buys: {words}">
+  <defs>
+    <pattern id="pack-reserve" width="7" height="7" patternUnits="userSpaceOnUse"
+      ><path d="M0 7L7 0" class="hatch" /></pattern
+    >
+  </defs>
+  <text x={LEFT - 28} y="11">worth, of 100</text>
+  {#each y.ticks(4) as tick (tick)}
+    <path d="M{LEFT} {y(tick)}H{WIDE - 8}" class="grid" />
+    <text x={LEFT - 6} y={y(tick) + 4} text-anchor="end">{points(tick)}</text>
+  {/each}
+  {#if first}
+    <rect
+      x={LEFT}
+      y={HIGH - BOTTOM - 26}
+      width={Math.max(0, x(first.priceMinor) - LEFT)}
+      height="26"
+      fill="url(#pack-reserve)"
+      class="cannot"
+    />
+  {/if}
+  <path d={cloth} class="cloth" />
+  <rect
+    x={x(spendable)}
+    y={TOP - 6}
+    width={Math.max(0, x(project.limitMinor) - x(spendable))}
+    height={HIGH - BOTTOM - TOP + 6}
+    fill="url(#pack-reserve)"
+    class="reserve"
+  />
+  <rect
+    x={x(project.limitMinor)}
+    y={TOP - 6}
+    width={Math.max(0, WIDE - 8 - x(project.limitMinor))}
+    height={HIGH - BOTTOM - TOP + 6}
+    class="past"
+  />
+  <path d="M{x(project.limitMinor)} {TOP - 6}V{HIGH - BOTTOM}" class="limit" />
+  <text x={x(project.limitMinor)} y="10" text-anchor="middle">limit {say(project.limitMinor)}</text>
+  {#if first}
+    <text x={x(first.priceMinor) + 6} y={HIGH - BOTTOM - 8} class="cannot-words"
+      >below {say(first.priceMinor)} nothing found films all of it{below.length > 0 &&
+      mustDoScenes > 1
+        ? `; ${Math.max(...below.map(({ works }) => works))} of ${mustDoScenes} at most`
+        : ''}</text
+    >
+  {/if}
+  <path d={path} class="stairs" />
+  {#each labels as { at, text, top, right } (at)}
+    <text x={right} y={top} text-anchor="end" class="what" class:chosen={at === chosen}>{text}</text
+    >
+  {/each}
+  {#each steps as step, at (step.priceMinor)}
+    <!-- The list beside the drawing has the same steps as buttons. -->
+    <!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions -->
+    <circle
+      cx={x(step.priceMinor)}
+      cy={y(step.merit.meritHundredths)}
+      r={at === chosen ? 7 : 4.5}
+      class="dot"
+      class:chosen={at === chosen}
+      class:enough={step.isGoodEnough}
+      onclick={() => onchoose(at)}
+    />
+  {/each}
+  <g class="plan" class:hollow={!plan.works}>
+    <path d="M{x(plan.priceMinor)} {y(plan.hundredths) - 7}l7 7-7 7-7-7z" />
+    <text
+      x={x(plan.priceMinor)}
+      y={y(plan.hundredths) + 22}
+      text-anchor={x(plan.priceMinor) > WIDE - 160 ? 'end' : 'middle'}
+      >{plan.name}: {say(plan.priceMinor)}, worth {points(plan.hundredths)}{plan.works
+        ? ''
+        : ' once its stops are settled'}</text
+    >
+  </g>
+  {#each x.ticks(6) as tick (tick)}
+    <text x={x(tick)} y={HIGH - 6} text-anchor="middle">{say(tick)}</text>
+  {/each}
+  <path d="M{LEFT} {HIGH - BOTTOM}H{WIDE - 8}" class="axis" />
+</svg>
+
+<style>
+  svg {
+    display: block;
+    width: 100%;
+    height: auto;
+  }
+
+  text {
+    fill: var(--ink-soft);
+    font-size: 11px;
+  }
+
+  .grid {
+    stroke: var(--line);
+    stroke-dasharray: 2 4;
+  }
+
+  .axis {
+    stroke: var(--tan-line);
+  }
+
+  .hatch {
+    stroke: var(--tan-line);
+    stroke-width: 1.4px;
+  }
+
+  .cloth {
+    fill: var(--moss-wash);
+  }
+
+  .reserve {
+    opacity: 0.8;
+  }
+
+  .past {
+    fill: var(--brick-wash);
+  }
+
+  .cannot {
+    opacity: 0.9;
+  }
+
+  .cannot-words {
+    fill: var(--brick);
+    font-weight: 600;
+  }
+
+  .limit {
+    stroke: var(--ochre);
+    stroke-width: 3px;
+  }
+
+  .stairs {
+    fill: none;
+    stroke: var(--moss);
+    stroke-width: 2.4px;
+  }
+
+  .what {
+    fill: var(--ink);
+    font-size: 10.5px;
+  }
+
+  .what.chosen {
+    fill: var(--moss);
+    font-weight: 700;
+  }
+
+  .dot {
+    fill: var(--paper);
+    stroke: var(--moss);
+    stroke-width: 2px;
+    cursor: pointer;
+  }
+
+  .dot.enough {
+    fill: var(--ochre);
+  }
+
+  .dot.chosen {
+    fill: var(--moss);
+  }
+
+  .plan path {
+    fill: var(--hide);
+    stroke: var(--hide);
+    stroke-width: 2px;
+  }
+
+  .plan.hollow path {
+    fill: var(--paper);
+  }
+
+  .plan text {
+    fill: var(--hide);
+    font-weight: 600;
+  }
+
+  :global(:root[data-theme='dark']) .plan text,
+  :global(:root[data-theme='dark']) .plan path {
+    fill: var(--thread);
+    stroke: var(--thread);
+  }
+
+  :global(:root[data-theme='dark']) .plan text {
+    stroke: none;
+  }
+</style>
