@@ -63,6 +63,11 @@ const places: Record<string, (page: Page) => Promise<void>> = {
     await page.getByRole('tab', { name: 'Pre-roll' }).click();
     await expect(page.getByRole('heading', { name: 'Pre-roll' })).toBeVisible();
   },
+  'the packer': async (page) => {
+    await page.goto('/satchel/pack');
+    await expect(page.getByRole('img', { name: /^What every spend buys/ })).toBeVisible();
+    await page.getByRole('button', { name: 'Stop', exact: true }).click();
+  },
   'the inventory': async (page) => {
     await page.goto('/inventory');
     await page

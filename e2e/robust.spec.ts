@@ -46,6 +46,7 @@ test('a word of two hundred letters wraps in every view, at every width and on p
       '/set/practise',
       '/cards',
       '/compare',
+      '/satchel/pack',
       '/inventory',
       '/ledger',
       '/shelf',

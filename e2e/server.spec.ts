@@ -20,6 +20,42 @@ test('POST /api/evaluate judges as the page does', async ({ page, request }) => 
   expect(await again.text()).toBe(await answer.text());
 });
 
+test('POST /api/pack tells how far it is, and ends with kits the judge agrees to', async ({
+  page,
+  request
+}) => {
+  await openDemo(page);
+  const { value } = await exportedFile(page);
+  const answer = await request.post('/api/pack?locked=sound&used=never&most=4000', { data: value });
+  expect(answer.status()).toBe(200);
+  expect(answer.headers()['content-type']).toContain('application/x-ndjson');
+  const lines = (await answer.text())
+    .trim()
+    .split('\n')
+    .map((line) => JSON.parse(line));
+  expect(lines.length).toBeGreaterThan(1);
+  expect(lines[0]).toHaveProperty('judged');
+  const { best, file, isProven, front } = lines.at(-1);
+  expect(isProven).toBe(false);
+  expect(front.length).toBeGreaterThan(5);
+  expect(best.lines.map(({ gearId }: { gearId: string }) => gearId)).toContain('dunmarrow-plover');
+  const judged = await (await request.post('/api/evaluate', { data: file })).json();
+  expect(judged.faults).toBeUndefined();
+  expect(judged.money.firmMinor).toBe(best.priceMinor);
+  expect(judged.merit.meritHundredths).toBe(best.meritHundredths);
+
+  for (const [words, says] of [
+    ['locked=hat', /no pocket/],
+    ['used=sometimes', /one of never/],
+    ['most=0', /whole number/],
+    ['plan=none', /no plan/]
+  ] as const) {
+    const refused = await request.post(`/api/pack?${words}`, { data: value });
+    expect(refused.status(), words).toBe(400);
+    expect((await refused.json()).faults[0].sentence).toMatch(says);
+  }
+});
+
 test('what it refuses it refuses in words, never with a stack', async ({ request }) => {
   const wrongType = await request.post('/api/evaluate', {
     headers: { 'content-type': 'text/plain' },

@@ -40,6 +40,7 @@ test('whatever spoilt file the check takes, every view shows it without a fault 
       '/ledger',
       '/cards',
       '/compare',
+      '/satchel/pack',
       '/inventory',
       '/set/practise',
       '/shelf',

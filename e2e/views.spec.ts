@@ -130,6 +130,7 @@ test('a phone has it all within its width', async ({ page }) => {
     '/set',
     '/ledger',
     '/inventory',
+    '/satchel/pack',
     '/set/practise',
     '/satchel/power',
     '/shelf',

@@ -210,6 +210,7 @@ test('at twice the size nothing runs off the page', async ({ page }) => {
     '/set',
     '/ledger',
     '/inventory',
+    '/satchel/pack',
     '/shelf',
     '/buying',
     '/satchel/sound'

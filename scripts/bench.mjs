@@ -12,6 +12,8 @@ import {
 installWhenNeeded();
 const onlyBig = process.argv.includes('--big');
 const onlySet = process.argv.includes('--set');
+if (process.argv.includes('--pack'))
+  process.exit(run(process.execPath, [bundleWhenChanged('pack-bench', 'scripts/bench/pack.ts')]));
 if (
   !onlyBig &&
   !onlySet &&

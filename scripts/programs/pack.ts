@@ -32,7 +32,7 @@ function main(args: readonly string[]): number {
   const { project, shelf: own } = reading.file;
   const shelf = pricedFor(project, makeShelf(catalogue.items, own, project.ownGear));
   const found = pack(project, shelf);
-  const answer = packAnswerOf(project, found);
+  const answer = packAnswerOf(project, shelf, found);
   if (args.includes('--json')) console.log(JSON.stringify(answer, null, 2));
   else {
     const say = (minor: number) => formatMoney(minor, project.currency);

@@ -92,7 +92,7 @@ export function* answerPacking(question: PackQuestion): Generator<PackTold, void
   for (;;) {
     const { value: progress, done } = search.next();
     if (done === true || progress.judged >= question.mostJudged) {
-      yield { line: JSON.stringify(packAnswerOf(project, progress)), isLast: true };
+      yield { line: JSON.stringify(packAnswerOf(project, priced, progress)), isLast: true };
       return;
     }
     if (performance.now() - told < TOLD_EVERY_MS) continue;

@@ -46,21 +46,21 @@ export const changedLines = (before: Lines, after: Lines, shelf: Shelf): number 
 /** What turns the plan shown into a kit, as one act with one undo; undefined where nothing differs. */
 export function actsToKit(plan: Plan, kit: Pick<PackedKit, 'lines' | 'rigs'>): Act | undefined {
   const acts: Act[] = [];
-  const wanted = new Map(kit.lines.map((line) => [line.id, line]));
-  const kept = new Map(plan.lines.map((line) => [line.id, line]));
-  // An id may name another part in the kit: then the old line goes and a new one comes.
-  const isSame = (line: PlanLine) => wanted.get(line.id)?.gearId === line.gearId;
-  for (const line of plan.lines)
-    if (!isSame(line)) acts.push({ type: 'remove line', lineId: line.id });
-  for (const line of kit.lines) {
-    const before = kept.get(line.id);
-    if (!before || before.gearId !== line.gearId) acts.push({ type: 'add line', line });
+  const unmatched = [...plan.lines];
+  // Lines keep their place in the plan where the kit holds their part, whatever the search called them.
+  const matched = kit.lines.map((line) => {
+    let at = unmatched.findIndex(({ id, gearId }) => id === line.id && gearId === line.gearId);
+    if (at < 0) at = unmatched.findIndex(({ gearId }) => gearId === line.gearId);
+    return { line, before: at < 0 ? undefined : unmatched.splice(at, 1)[0] };
+  });
+  for (const { id } of unmatched) acts.push({ type: 'remove line', lineId: id });
+  for (const { line, before } of matched)
+    if (!before) acts.push({ type: 'add line', line: { ...line, id: `packed-${line.id}` } });
     else if (before.quantity !== line.quantity || before.basis !== line.basis)
       acts.push({
         type: 'change line',
-        lineId: line.id,
+        lineId: before.id,
         patch: { quantity: line.quantity, basis: line.basis }
       });
-  }
   return acts.length === 0 ? undefined : { type: 'batch', acts };
 }

@@ -1,6 +1,8 @@
+import { makeSatchel } from '../formats/satchel-file';
+import type { Shelf } from '../model/shelf';
 import type { Project } from '../model/project';
 import { costOfPoint, goodEnoughOf, spendableOf } from './front-steps';
-import { filmsAll, type PackedKit } from './packed-kit';
+import { filmsAll, type PackedKit, withKit } from './packed-kit';
 import type { PackProgress } from './packing';
 
 /** A kit as it is told outside: what it holds, and what it comes to. */
@@ -40,7 +42,7 @@ export function packProgressOf(project: Project, { front, judged, waiting }: Pac
 }
 
 /** What a search has found. `isLocalOptimum` says that no single change betters any kit; nothing says that none is better. */
-export function packAnswerOf(project: Project, progress: PackProgress) {
+export function packAnswerOf(project: Project, shelf: Shelf, progress: PackProgress) {
   const { front, judged, isDone, unlike } = progress;
   const films = front.filter(({ merit }) => filmsAll(merit));
   const goodEnough = goodEnoughOf(films, costOfPoint(project));
@@ -53,6 +55,8 @@ export function packAnswerOf(project: Project, progress: PackProgress) {
     currency: project.currency,
     spendableMinor: spendableOf(project),
     best: best && told(best),
+    /** The project with that kit as its plan, as a satchel file. */
+    file: best && makeSatchel(withKit(project, best), shelf),
     goodEnough: goodEnough && told(goodEnough),
     cheapestThatFilmsMinor: films[0]?.priceMinor,
     unlike: unlike.map(told),

@@ -1,0 +1,101 @@
+import { type Page, expect, kept, openDemo, test, verdict } from './bench';
+
+/** Opens the packer and waits until the search has come to its end. */
+async function openPacker(page: Page) {
+  await page.getByRole('link', { name: /^Pack for me/ }).click();
+  await expect(page.getByRole('img', { name: /^What every spend buys/ })).toBeVisible({
+    timeout: 30_000
+  });
+  await settled(page);
+}
+const settled = (page: Page) =>
+  expect(page.getByText('No single change, with what joins it')).toBeVisible({ timeout: 90_000 });
+const steps = (page: Page) => page.getByRole('list', { name: 'Kits by what they cost' });
+const ladder = (page: Page) => page.getByRole('region', { name: 'The ladder' });
+
+test('the best kits for every spend are walked by key, and one is packed with one undo', async ({
+  page
+}) => {
+  await openDemo(page);
+  await openPacker(page);
+  const chosen = steps(page).getByRole('button', { pressed: true });
+  await expect(chosen).toHaveCount(1);
+  const before = await chosen.textContent();
+  await chosen.focus();
+  await page.keyboard.press('ArrowLeft');
+  await expect(steps(page).getByRole('button', { pressed: true })).not.toHaveText(before!);
+  await page.keyboard.press('ArrowRight');
+  await expect(chosen).toHaveText(before!);
+
+  // What is promised is what the judge says once it is packed.
+  const price = /£([\d,]+)/.exec(before!)![1]!.replace(',', '');
+  await expect(ladder(page)).toBeVisible({ timeout: 30_000 });
+  await expect(ladder(page).getByRole('listitem').last()).toContainText(`£${price}`);
+  await expect(page.getByRole('region', { name: 'Why this kit' })).toBeVisible();
+  await page.getByRole('button', { name: 'Pack it' }).click();
+  await kept(page);
+  await expect(verdict(page)).toHaveText(`£${(1150 - Number(price)).toFixed(2)} left`);
+  await expect(page.getByRole('button', { name: 'It is the plan' })).toBeDisabled();
+  await page.getByRole('link', { name: '← open bag' }).click();
+  await expect(page.locator('li.stop[data-code]')).toHaveCount(0);
+  await page.keyboard.press('Control+z');
+  await expect(verdict(page)).toHaveText('£58.00 over');
+});
+
+test('a locked pocket stays, a search is stopped, and a way to choose is by worth', async ({
+  page
+}) => {
+  await openDemo(page);
+  await openPacker(page);
+  const rules = page.getByRole('region', { name: 'What may change' });
+  await rules.getByRole('button', { name: /^light/ }).click();
+  await page.getByRole('button', { name: 'Stop', exact: true }).click();
+  await expect(page.getByText('Stopped: there may be better ones.')).toBeVisible();
+  await page.getByRole('button', { name: 'Search again' }).click();
+  await settled(page);
+  await expect(page.getByText('locked', { exact: true })).toHaveCount(1);
+  await expect(page.getByRole('region', { name: 'Pack for me' })).toContainText(
+    'Ray 65 + 55 cm dome'
+  );
+  const ways = page.getByRole('region', { name: 'Three ways to choose' });
+  await ways.getByRole('spinbutton').fill('60');
+  const cheapest = ways.getByRole('listitem').last().getByRole('button');
+  const words = await cheapest.textContent();
+  await cheapest.click();
+  await expect(steps(page).getByRole('button', { pressed: true })).toContainText(
+    /£[\d,]*\d/.exec(words!)![0]
+  );
+});
+
+test('where the budget films nothing it says what would, and does it', async ({ page }) => {
+  await openDemo(page);
+  await page.goto('/brief');
+  await page.getByLabel('Limit, £').fill('300');
+  await page.getByLabel('Limit, £').press('Tab');
+  await kept(page);
+  await page.goto('/satchel/pack');
+  await settled(page);
+  const main = page.getByRole('region', { name: 'Pack for me' });
+  await expect(main).toContainText('Nothing found for £230 films all of it');
+  await expect(main.getByRole('button', { name: /^Make .* one that need not$/ })).not.toHaveCount(
+    0
+  );
+  await main.getByRole('button', { name: /^Raise the limit to/ }).click();
+  await kept(page);
+  await settled(page);
+  await expect(main).not.toContainText('films all of it.');
+  await expect(main.getByRole('button', { name: 'Pack it' })).toBeEnabled();
+});
+
+test('a plan is mended by fewest lines', async ({ page }) => {
+  await openDemo(page);
+  await openPacker(page);
+  const mend = page.getByRole('region', { name: 'Mend this plan' });
+  await mend.getByRole('button', { name: 'Look for it' }).click();
+  await expect(mend).toContainText('The best of', { timeout: 60_000 });
+  await expect(mend).toContainText(/by fewest lines: \d lines?/);
+  await mend.getByRole('button', { name: /by fewest lines/ }).click();
+  await kept(page);
+  await page.goto('/satchel');
+  await expect(page.locator('li.stop[data-code]')).toHaveCount(0);
+});

@@ -1,0 +1,114 @@
+import { demoOf, demos } from '$lib/catalogue/demos';
+import { shelfOf } from '$lib/catalogue/load-catalogue';
+import type { Project } from '$lib/core/model/project';
+import { makeShelf } from '$lib/core/model/shelf';
+import { spendableOf } from '$lib/core/pack/front-steps';
+import { noRules } from '$lib/core/pack/pack-rules';
+import { compareWorth, filmsAll } from '$lib/core/pack/packed-kit';
+import { packing, type PackProgress } from '$lib/core/pack/packing';
+import { bestOfAll, tinyShelf } from '$lib/core/pack/tests/brute-force';
+
+const PERCENT = [0.001, 0.01];
+
+const bestWithin = ({ front }: PackProgress, most: number) =>
+  front.filter(({ priceMinor }) => priceMinor <= most).at(-1);
+
+/** A search from its start to its end: when it first had a usable kit, when its best came near, how much it judged. */
+function measured(project: Project, shelf = shelfOf(project)) {
+  const began = performance.now();
+  const seen: { at: number; progress: PackProgress }[] = [];
+  const search = packing(project, shelf, noRules);
+  let last: PackProgress;
+  for (;;) {
+    const step = search.next();
+    last = step.value;
+    seen.push({ at: performance.now() - began, progress: last });
+    if (step.done === true) break;
+  }
+  const most = spendableOf(project);
+  const best = bestWithin(last, most);
+  const when = (is: (progress: PackProgress) => boolean) =>
+    Math.round(seen.find(({ progress }) => is(progress))?.at ?? NaN);
+  return {
+    first: when((progress) => {
+      const kit = bestWithin(progress, most);
+      return kit !== undefined && filmsAll(kit.merit);
+    }),
+    within: PERCENT.map((share) =>
+      when((progress) => {
+        const kit = bestWithin(progress, most);
+        return (
+          kit !== undefined &&
+          best !== undefined &&
+          kit.merit.mustDoWorking === best.merit.mustDoWorking &&
+          kit.merit.meritHundredths >= best.merit.meritHundredths * (1 - share)
+        );
+      })
+    ),
+    done: Math.round(performance.now() - began),
+    judged: last.judged,
+    kits: last.front.length,
+    heapMb: Math.round(process.memoryUsage().heapUsed / 1e6)
+  };
+}
+
+const line = (
+  name: string,
+  { first, within, done, judged, kits, heapMb }: ReturnType<typeof measured>
+) =>
+  console.log(
+    `${name.padEnd(34)} first ${first} ms, within 1 % ${within[1]} ms, 0.1 % ${within[0]} ms, done ${done} ms; ${judged} judged, ${kits} on the front, ${heapMb} MB`
+  );
+
+console.log('Packing, from the plan to where no single change betters the front');
+for (const { id } of demos) line(id, measured(await demoOf(id)));
+const demo = await demoOf(demos[0].id);
+const [sample] = demo.scenes;
+for (const scenes of [1, 2, 6]) {
+  const many = Array.from({ length: scenes }, (_, at) => ({
+    ...(demo.scenes[at % demo.scenes.length] ?? sample!),
+    id: `scene-${at}`
+  }));
+  line(`${scenes} scenes`, measured({ ...demo, scenes: many }));
+}
+for (const times of [2, 6]) {
+  // The same parts again, a little dearer and a little better priced in turn: nothing of it is dominated at once.
+  const shelf = shelfOf(demo);
+  const more = Array.from({ length: times - 1 }, (_, copy) =>
+    shelf.items.map((gear) => ({
+      ...gear,
+      id: `${gear.id}-${copy}`,
+      priceNew: gear.priceNew && {
+        ...gear.priceNew,
+        likely: Math.round(gear.priceNew.likely * (copy % 2 === 0 ? 1.03 : 0.97)) + copy
+      }
+    }))
+  ).flat();
+  const large = makeShelf([...shelf.items, ...more]);
+  line(`${large.items.length} parts`, measured(demo, large));
+}
+
+const SHELVES = Number(process.env.SHELVES ?? 100);
+let same = 0;
+let worst = 0;
+let ofThem = 0;
+for (let seed = 1; seed <= SHELVES; seed++) {
+  const { project, shelf } = tinyShelf(seed);
+  const best = bestOfAll(project, shelf);
+  let last: PackProgress | undefined;
+  for (const progress of packing(project, shelf)) last = progress;
+  // The last word is what the search returns; what it told last is as good.
+  const packed = bestWithin(last!, spendableOf(project))!;
+  const how = compareWorth(packed.merit, best.merit);
+  if (filmsAll(best.merit)) ofThem += 1;
+  if (how >= 0) same += 1;
+  else {
+    worst = Math.max(worst, best.merit.onceSettledHundredths - packed.merit.onceSettledHundredths);
+    console.log(
+      `  shelf ${seed}: ${packed.merit.meritHundredths} for ${best.merit.meritHundredths}`
+    );
+  }
+}
+console.log(
+  `Against every set of parts of ${SHELVES} tiny shelves (${ofThem} with a kit that films): ${same} as good, worst ${(worst / 100).toFixed(2)} points below`
+);
