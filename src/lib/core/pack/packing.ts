@@ -8,6 +8,7 @@ import type { Project } from '../model/project';
 import { MOST_MINOR } from '../model/limits';
 import type { Shelf } from '../model/shelf';
 import { type FrontKit, KitFront } from './kit-front';
+import { spendableOf } from './front-steps';
 import { neighboursOf } from './neighbours';
 import { bareProject, frameOf, noRules, type PackFrame, type PackRules } from './pack-rules';
 import { UnlikeKits } from './unlike-kits';
@@ -246,6 +247,12 @@ class Search {
 
   /** The best kit of a slice of money that was not looked round from; the slices take turns. */
   #next(look: number): FrontKit | undefined {
+    // Every other look is round the best within the budget: that is what a person waits for.
+    if (look % 2 === 0) {
+      const spendable = spendableOf(this.frame.project);
+      const best = this.#front.all.filter(({ kit }) => kit.priceMinor <= spendable).at(-1);
+      if (best && !best.isExpanded) return best;
+    }
     const { mostMinor } = this.frame;
     const sliceOf = (priceMinor: number) =>
       Math.min(SLICES - 1, Math.floor((SLICES * priceMinor) / Math.max(1, mostMinor)));

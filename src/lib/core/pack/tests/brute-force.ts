@@ -7,7 +7,9 @@ import type { Project } from '../../model/project';
 import { makeShelf, type Shelf } from '../../model/shelf';
 import type { SceneStyle } from '../../model/scene';
 import { spendableOf } from '../front-steps';
-import { compareWorth, judged, kitOf, type PackedKit } from '../packed-kit';
+import { noRules } from '../pack-rules';
+import { compareWorth, filmsAll, judged, kitOf, type PackedKit } from '../packed-kit';
+import { pack } from '../packing';
 
 /** Numbers from 0 to 1 that a seed fixes. */
 function seeded(seed: number): () => number {
@@ -18,26 +20,28 @@ function seeded(seed: number): () => number {
   };
 }
 
-/** What a tiny shelf is drawn from: enough of each kind for kits that work, and few enough to try them all. */
-const drawn: readonly [kind: GearKind, most: number][] = [
-  ['body', 2],
-  ['lens', 2],
-  ['microphone', 2],
-  ['support', 2],
-  ['lamp', 1],
-  ['card', 1],
-  ['filter', 1],
-  ['windscreen', 1]
+/** Kinds that rivals are drawn from. */
+const rivals: readonly GearKind[] = [
+  'body',
+  'lens',
+  'microphone',
+  'support',
+  'lamp',
+  'filter',
+  'windscreen',
+  'battery',
+  'card',
+  'cable'
 ];
 const styles: readonly SceneStyle[] = ['walk', 'seated', 'hands', 'live call'];
+/** Every set of so many parts is tried. */
+const MOST_PARTS = 11;
+const ENOUGH_JUDGED = 500;
 
-/** A scene and about a dozen parts of the shelf. */
+/** A scene and about a dozen parts: those of a kit that films where a short search finds one, and rivals of them. */
 export function tinyShelf(seed: number): { project: Project; shelf: Shelf } {
   const next = seeded(seed);
   const any = <T>(list: readonly T[]): T => list[Math.floor(next() * list.length)]!;
-  const parts = new Set<GearItem>();
-  for (const [kind, most] of drawn)
-    for (let times = 0; times < most; times++) parts.add(any(catalogue.ofKind(kind)));
   const project = newProject('p', 'tiny', {
     styles: [any(styles)],
     limitMinor: 40_000 + Math.floor(next() * 160_000),
@@ -46,6 +50,12 @@ export function tinyShelf(seed: number): { project: Project; shelf: Shelf } {
     mainsHz: 50,
     units: 'metric'
   });
+  const { front } = pack(project, catalogue, noRules, ENOUGH_JUDGED);
+  const kit = front.find(({ merit }) => filmsAll(merit)) ?? front.at(-1)!;
+  const parts = new Set<GearItem>(
+    kit.lines.slice(0, MOST_PARTS - 3).map(({ gearId }) => catalogue.byId.get(gearId)!)
+  );
+  while (parts.size < MOST_PARTS) parts.add(any(catalogue.ofKind(any(rivals))));
   return { project, shelf: makeShelf([...parts]) };
 }
 
