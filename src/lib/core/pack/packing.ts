@@ -38,7 +38,7 @@ export interface PackProgress {
 }
 
 /** The front is looked at in so many slices of money, so that no end of it waits for the other. */
-const SLICES = 20;
+const SLICES = 80;
 /** Bodies a kit is begun with. */
 const BEGINNINGS = 4;
 /** Where nothing within the budget films all, it is looked so much further than the cheapest that does. */
@@ -109,7 +109,9 @@ class Search {
       expanded: this.#expanded,
       waiting: this.#front.all.filter(({ isExpanded }) => !isExpanded).length,
       isDone,
-      unlike: isDone ? this.#unlike.chosen() : []
+      unlike: isDone
+        ? this.#unlike.chosen(this.#front.bestFor(spendableOf(this.frame.project)))
+        : []
     };
   }
 

@@ -53,12 +53,13 @@ export class UnlikeKits {
   }
 
   /** The best kit, and the best ones that differ from it and from each other in several places. */
-  chosen(): PackedKit[] {
-    const best = [...this.#bestByHeart.values()].sort(
+  chosen(first: PackedKit | undefined): PackedKit[] {
+    if (!first || !filmsAll(first.merit)) return [];
+    const others = [...this.#bestByHeart.values()].sort(
       (one, other) => compareWorth(other.merit, one.merit) || one.priceMinor - other.priceMinor
     );
     const chosen: { kit: PackedKit; heart: string[] }[] = [];
-    for (const kit of best) {
+    for (const kit of [first, ...others]) {
       if (chosen.length === MOST_KITS) break;
       const heart = this.#heartOf(kit.lines);
       const isUnlike = chosen.every(

@@ -145,7 +145,9 @@
     class="past"
   />
   <path d="M{x(project.limitMinor)} {TOP - 6}V{HIGH - BOTTOM}" class="limit" />
-  <text x={x(project.limitMinor)} y="10" text-anchor="middle">limit {say(project.limitMinor)}</text>
+  <text x={Math.max(LEFT + 110, x(project.limitMinor))} y="10" text-anchor="middle"
+    >limit {say(project.limitMinor)}</text
+  >
   {#if first}
     <text x={x(first.priceMinor) + 6} y={HIGH - BOTTOM - 8} class="cannot-words"
       >below {say(first.priceMinor)} nothing found films all of it{below.length > 0 &&
