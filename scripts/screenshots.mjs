@@ -28,7 +28,13 @@ const pictures = [
     }
   },
   { name: 'satchel', path: '/satchel' },
-  { name: 'satchel-dark', path: '/satchel', dark: true },
+  {
+    name: 'pack',
+    path: '/satchel/pack',
+    before: async (page) => {
+      await page.getByRole('region', { name: 'Why this kit' }).waitFor({ timeout: 120_000 });
+    }
+  },
   { name: 'satchel-phone', path: '/satchel', width: 390, height: 844 },
   {
     name: 'chooser',
