@@ -121,3 +121,14 @@ test('a list pasted with what a hand has left is checked like one typed', async 
   await expect(page.getByRole('row', { name: /Dunmarrow Plover/ })).toContainText('£1,018.00 ✓');
   await expect(page.getByRole('row', { name: /Orrowby Linnet/ })).toContainText('£530.00 ✗');
 });
+
+test('the list is grouped by shop, each with what it takes together', async ({ page }) => {
+  await openDemo(page);
+  await page.goto('/buying');
+  await page.getByText('Grouped by shop').click();
+  const shops = page.getByRole('rowheader').filter({ hasText: /./ });
+  await expect(shops.filter({ hasText: 'mail order' })).toHaveCount(1);
+  const sums = await page.locator('tr.shop .figures').allTextContents();
+  const pence = sums.map((sum) => Math.round(Number(sum.replace(/[^\d.]/g, '')) * 100));
+  expect(pence.reduce((sum, one) => sum + one, 0)).toBe(120_800);
+});

@@ -2,7 +2,12 @@
   import { conversionWords } from '$lib/core/money/priced-shelf';
   import { isQuestion } from '$lib/core/findings/finding-codes';
   import { Button, Checkbox } from 'carbon-components-svelte';
-  import { buyingListCsv, buyingListMarkdown, linesToBuy } from '$lib/core/formats/buying-list';
+  import {
+    buyingListCsv,
+    buyingListMarkdown,
+    linesByShop,
+    linesToBuy
+  } from '$lib/core/formats/buying-list';
   import { fullName } from '$lib/core/model/gear';
   import { steps } from '$lib/core/model/word-lists';
   import { formatMoney } from '$lib/core/money/format';
@@ -16,6 +21,8 @@
   import { handSumOf } from '$lib/core/money/hand-sum';
   import LineMoneyDialog from '$lib/ui/buying/LineMoneyDialog.svelte';
 
+  /** Grouped by where each is bought, step by step. */
+  let byShop = $state(false);
   const judgement = $derived(satchel.judgement);
   const list = $derived(judgement ? linesToBuy(judgement.money) : []);
   const cautions = $derived(
@@ -81,6 +88,9 @@
           .join('; ')}. <a href="/satchel#to-settle">Solve it first</a>
       </p>
     {/if}
+    {#if list.length > 0}<div class="grouped">
+        <Checkbox bind:checked={byShop} labelText="Grouped by shop" />
+      </div>{/if}
     {#each steps as step (step)}
       {@const lines = list.filter(({ line }) => line.step === step)}
       {#if lines.length > 0}
@@ -99,71 +109,80 @@
               ></tr
             >
           </thead>
-          <tbody>
-            {#each lines as one (one.line.id)}
-              {@const name = one.gear ? fullName(one.gear) : one.line.gearId}
-              <tr>
-                <td
-                  ><Checkbox
-                    hideLabel
-                    labelText="{name} is bought"
-                    checked={false}
-                    on:check={({ detail }) =>
-                      detail &&
-                      satchel.act({
-                        type: 'change line',
-                        lineId: one.line.id,
-                        patch: { state: 'bought' }
-                      })}
-                  /></td
-                >
-                <td
-                  ><span class="part"
-                    ><Glyph name={one.gear ? glyphOf(one.gear) : 'small item'} size={30} /><span
-                      >{name}{one.line.basis === 'used' ? ', used' : ''}<span class="where"
-                        >{one.pocket ?? ''}</span
-                      ></span
-                    ></span
-                  ></td
-                >
-                <td class="n figures">{one.line.quantity}</td>
-                <td class="n figures"
-                  >{one.unitMinor === undefined
-                    ? 'no price'
-                    : formatMoney(one.unitMinor, money.currency)}</td
-                >
-                <td class="n figures"
-                  ><button
-                    class="back"
-                    aria-label="Money of {name}"
-                    title="Shipping, discount, cash-back, a sum by hand"
-                    onclick={() => (openLineId = one.line.id)}
-                    >{formatMoney(
-                      step === 'later' ? one.laterMinor : one.firmMinor,
-                      money.currency
-                    )}</button
-                  ></td
-                >
-                <td class="n figures" class:over={one.remainingMinor < 0}
-                  >{step === 'later' ? '' : formatMoney(one.remainingMinor, money.currency)}</td
-                >
-                {#if handSum}
-                  {@const claimed = one.line.handRemainingMinor}
-                  <td class="n figures hand" class:over={slips.has(one.line.id)}
-                    >{#if claimed !== undefined}{byHandWords(claimed, money.currency)}
-                      {slips.has(one.line.id) ? '✗' : '✓'}<span class="unseen"
-                        >{slips.has(one.line.id) ? ', goes wrong here' : ', right by itself'}</span
-                      >{/if}</td
+          {#each byShop ? linesByShop(lines) : [{ shop: '', lines, togetherMinor: 0 }] as group (group.shop)}
+            <tbody>
+              {#if byShop}<tr class="shop"
+                  ><th></th><th scope="rowgroup" colspan="3">{group.shop}</th><th class="n figures"
+                    >{formatMoney(group.togetherMinor, money.currency)}</th
+                  ></tr
+                >{/if}
+              {#each group.lines as one (one.line.id)}
+                {@const name = one.gear ? fullName(one.gear) : one.line.gearId}
+                <tr>
+                  <td
+                    ><Checkbox
+                      hideLabel
+                      labelText="{name} is bought"
+                      checked={false}
+                      on:check={({ detail }) =>
+                        detail &&
+                        satchel.act({
+                          type: 'change line',
+                          lineId: one.line.id,
+                          patch: { state: 'bought' }
+                        })}
+                    /></td
                   >
-                {/if}
-                <td class="soft seen"
-                  >{one.price
-                    ? `${dayWords(one.price.date)}, ${one.price.source}${conversionWords(one.price) ? `; ${conversionWords(one.price)}` : ''}`
-                    : ''}</td
-                >
-              </tr>
-            {/each}
-          </tbody>
+                  <td
+                    ><span class="part"
+                      ><Glyph name={one.gear ? glyphOf(one.gear) : 'small item'} size={30} /><span
+                        >{name}{one.line.basis === 'used' ? ', used' : ''}<span class="where"
+                          >{one.pocket ?? ''}</span
+                        ></span
+                      ></span
+                    ></td
+                  >
+                  <td class="n figures">{one.line.quantity}</td>
+                  <td class="n figures"
+                    >{one.unitMinor === undefined
+                      ? 'no price'
+                      : formatMoney(one.unitMinor, money.currency)}</td
+                  >
+                  <td class="n figures"
+                    ><button
+                      class="back"
+                      aria-label="Money of {name}"
+                      title="Shipping, discount, cash-back, a sum by hand"
+                      onclick={() => (openLineId = one.line.id)}
+                      >{formatMoney(
+                        step === 'later' ? one.laterMinor : one.firmMinor,
+                        money.currency
+                      )}</button
+                    ></td
+                  >
+                  <td class="n figures" class:over={one.remainingMinor < 0}
+                    >{step === 'later' ? '' : formatMoney(one.remainingMinor, money.currency)}</td
+                  >
+                  {#if handSum}
+                    {@const claimed = one.line.handRemainingMinor}
+                    <td class="n figures hand" class:over={slips.has(one.line.id)}
+                      >{#if claimed !== undefined}{byHandWords(claimed, money.currency)}
+                        {slips.has(one.line.id) ? '✗' : '✓'}<span class="unseen"
+                          >{slips.has(one.line.id)
+                            ? ', goes wrong here'
+                            : ', right by itself'}</span
+                        >{/if}</td
+                    >
+                  {/if}
+                  <td class="soft seen"
+                    >{one.price
+                      ? `${dayWords(one.price.date)}, ${one.price.source}${conversionWords(one.price) ? `; ${conversionWords(one.price)}` : ''}`
+                      : ''}</td
+                  >
+                </tr>
+              {/each}
+            </tbody>
+          {/each}
         </table>
       {/if}
     {:else}
@@ -430,6 +449,22 @@
     }
 
     .do {
+      display: none;
+    }
+  }
+  .shop th {
+    padding-top: 0.7rem;
+    font-family: var(--display);
+    font-weight: 600;
+    text-align: left;
+  }
+
+  .shop th.n {
+    text-align: right;
+  }
+
+  @media print {
+    .grouped {
       display: none;
     }
   }

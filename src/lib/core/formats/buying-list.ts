@@ -18,6 +18,35 @@ export function linesToBuy(money: MoneyStatement): StatementLine[] {
     .map(({ line }) => line);
 }
 
+/** What is bought in one place: its lines, and what they take together. */
+export interface ShopLines {
+  shop: string;
+  lines: StatementLine[];
+  togetherMinor: number;
+}
+
+/** Lines by the shop their price was seen in, by name; those without a price come last. */
+export function linesByShop(lines: readonly StatementLine[]): ShopLines[] {
+  const byShop = new Map<string, StatementLine[]>();
+  for (const one of lines) {
+    const shop = one.price?.source ?? '';
+    byShop.set(shop, [...(byShop.get(shop) ?? []), one]);
+  }
+  return [...byShop]
+    .map(([shop, own]) => ({
+      shop: shop || 'no shop known',
+      lines: own,
+      togetherMinor: own.reduce((sum, one) => sum + one.firmMinor + one.laterMinor, 0)
+    }))
+    .sort((one, other) =>
+      one.shop === 'no shop known'
+        ? 1
+        : other.shop === 'no shop known'
+          ? -1
+          : one.shop.localeCompare(other.shop)
+    );
+}
+
 /** What stands in a Markdown line is text: pipes, brackets and line ends lose their meaning. */
 export function markdownText(text: string): string {
   return text.replace(/[\r\n]+/g, ' ').replace(/[\\`*_{}[\]<>()#+!|-]/g, '\\$&');

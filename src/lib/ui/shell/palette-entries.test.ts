@@ -28,6 +28,8 @@ const find = (words: string) => paletteSearch(entries, 6)(words)!.map(({ name })
 describe('search-and-do', () => {
   it('finds parts, views, acts and remedies by what people type', () => {
     expect(find('shelf')[0]).toBe('Shelf');
+    expect(find('pack for me')[0]).toBe('Pack for me');
+    expect(find('inventory')[0]).toBe('Inventory');
     expect(find('dark theme')[0]).toBe('Switch between light and dark theme');
     expect(find('undo')[0]).toBe('Undo: add a lens');
     expect(find('dunmarrow burr')).toContain('Dunmarrow Burr');

@@ -37,6 +37,15 @@ export interface PaletteSource {
   redo: string | undefined;
 }
 
+/** Pages that no key opens. */
+const pagesBeside = [
+  { path: '/satchel/pack', name: 'Pack for me', detail: 'the best kits at every spend, mending' },
+  { path: '/inventory', name: 'Inventory', detail: 'what is owned, over all projects' },
+  { path: '/compare', name: 'Compare plans', detail: 'side by side, only what differs' },
+  { path: '/cards', name: 'Cards', detail: 'packing, pre-roll, settings, set-up, evening' },
+  { path: '/set/practise', name: 'Practise', detail: 'set the camera by hand' }
+] as const;
+
 /** Everything that can be found: views, scenes, acts, findings with their remedies, parts. */
 export function paletteEntries(source: PaletteSource): PaletteEntry[] {
   const { project, shelf, judgement, remedies } = source;
@@ -49,6 +58,8 @@ export function paletteEntries(source: PaletteSource): PaletteEntry[] {
     detail: `view, key ${view.key}`,
     run: { go: view.path }
   }));
+  for (const { path, name, detail } of pagesBeside)
+    entries.push({ id: `page ${path}`, group: 'go to', name, detail, run: { go: path } });
   for (const pocket of Object.keys(judgement.money.pockets))
     entries.push({
       id: `pocket ${pocket}`,
