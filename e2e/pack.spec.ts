@@ -58,7 +58,7 @@ test('a locked pocket stays, a search is stopped, and a way to choose is by wort
     'Ray 65 + 55 cm dome'
   );
   const ways = page.getByRole('region', { name: 'Three ways to choose' });
-  await ways.getByRole('spinbutton').fill('60');
+  await ways.getByLabel('Cheapest worth').fill('60');
   const cheapest = ways.getByRole('listitem').last().getByRole('button');
   const words = await cheapest.textContent();
   await cheapest.click();

@@ -1,33 +1,16 @@
 import { pricedFor } from '../../src/lib/core/money/priced-shelf';
-import { readFileSync } from 'node:fs';
 import { catalogue } from '$lib/catalogue/load-catalogue';
-import { faultSentence } from '$lib/core/formats/faults';
-import { readSatchel } from '$lib/core/formats/satchel-file';
 import { evaluate } from '$lib/core/judge/evaluation';
 import { evaluationText } from '$lib/core/judge/evaluation-text';
 import { activePlan } from '$lib/core/model/active-plan';
 import { makeShelf } from '$lib/core/model/shelf';
+import { satchelArgument } from './satchel-argument';
 
 /** 0 nothing stops the kit, 1 a stop stands, 2 the file cannot be judged. */
 function main(args: readonly string[]): number {
-  const path = args.find((arg) => !arg.startsWith('--'));
-  if (!path) {
-    console.error('Which file? Say: npm run judge -- file.satchel.json [--json]');
-    return 2;
-  }
-  let text: string;
-  try {
-    text = readFileSync(path, 'utf8');
-  } catch {
-    console.error(`There is no file to read at ${path}.`);
-    return 2;
-  }
-  const reading = readSatchel(text);
-  if (!reading.ok) {
-    console.error(reading.faults.map(faultSentence).join('\n'));
-    return 2;
-  }
-  const { project, shelf } = reading.file;
+  const file = satchelArgument(args, 'judge');
+  if (!file) return 2;
+  const { project, shelf } = file;
   const plan = activePlan(project);
   const evaluation = evaluate(
     project,

@@ -1,7 +1,4 @@
-import { readFileSync } from 'node:fs';
 import { catalogue } from '$lib/catalogue/load-catalogue';
-import { faultSentence } from '$lib/core/formats/faults';
-import { readSatchel } from '$lib/core/formats/satchel-file';
 import { fullName } from '$lib/core/model/gear';
 import { makeShelf } from '$lib/core/model/shelf';
 import { formatMoney } from '$lib/core/money/format';
@@ -9,27 +6,13 @@ import { pricedFor } from '$lib/core/money/priced-shelf';
 import { frontSteps } from '$lib/core/pack/front-steps';
 import { packAnswerOf } from '$lib/core/pack/pack-answer';
 import { pack } from '$lib/core/pack/packing';
+import { satchelArgument } from './satchel-argument';
 
 /** 0 a kit within the budget films all, 1 none was found, 2 the file cannot be packed. */
 function main(args: readonly string[]): number {
-  const path = args.find((arg) => !arg.startsWith('--'));
-  if (!path) {
-    console.error('Which file? Say: npm run pack -- file.satchel.json [--json]');
-    return 2;
-  }
-  let text: string;
-  try {
-    text = readFileSync(path, 'utf8');
-  } catch {
-    console.error(`There is no file to read at ${path}.`);
-    return 2;
-  }
-  const reading = readSatchel(text);
-  if (!reading.ok) {
-    console.error(reading.faults.map(faultSentence).join('\n'));
-    return 2;
-  }
-  const { project, shelf: own } = reading.file;
+  const file = satchelArgument(args, 'pack');
+  if (!file) return 2;
+  const { project, shelf: own } = file;
   const shelf = pricedFor(project, makeShelf(catalogue.items, own, project.ownGear));
   const found = pack(project, shelf);
   const answer = packAnswerOf(project, shelf, found);

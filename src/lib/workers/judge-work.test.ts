@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../catalogue/demos/saltmarsh-loom';
 import { REPLACE } from '../core/judge/candidates';
+import { noRules } from '../core/pack/pack-rules';
+import type { PackProgress } from '../core/pack/packing';
 import type { CandidateRow, SettledPart, Share } from './judge-protocol';
 import { makeJudgeWork } from './judge-work';
 
@@ -43,5 +45,33 @@ describe('work that several workers share', () => {
     expect(byId(shared.flat())).toEqual(byId(alone));
     expect(shared[0]!.slice(0, 24)).toEqual(alone.slice(0, 24));
     expect(Math.max(...shared.map(({ length }) => length))).toBeLessThan(alone.length);
+  });
+});
+
+describe('the search for the best kits', () => {
+  const one = { ...project, scenes: project.scenes.slice(0, 1) };
+
+  it('tells what it has as it goes, and is given up when it is asked again or stopped', async () => {
+    const work = makeJudgeWork();
+    const told: number[] = [];
+    const first = work.pack(one, noRules, ({ judged }) => told.push(judged));
+    const second = work.pack(one, { ...noRules, lockedPockets: ['sound'] }, () => undefined);
+    expect(await first).toEqual({ cancelled: true, done: undefined });
+    setTimeout(() => work.stopPacking(), 30);
+    expect(await second).toEqual({ cancelled: true, done: undefined });
+    let last: PackProgress | undefined;
+    expect((await work.pack(one, noRules, (progress) => (last = progress))).cancelled).toBe(false);
+    expect(last!.isDone).toBe(true);
+
+    const kit = last!.front.at(-1)!;
+    const rungs = await work.ladder(one, noRules, kit, last!.front, '2026-11-29');
+    expect(rungs.at(-1)!.kit.priceMinor).toBe(kit.priceMinor);
+    expect((await work.runnersUp(one, noRules, kit)).length).toBeGreaterThan(0);
+  });
+
+  it('mends, and ends with what it found', async () => {
+    const outcome = await makeJudgeWork().mend(project, noRules, () => undefined);
+    expect(outcome.done!.isDone).toBe(true);
+    expect(outcome.done!.fewestLines!.changed).toBeGreaterThan(0);
   });
 });

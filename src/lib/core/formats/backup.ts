@@ -103,7 +103,7 @@ function readOwned(bytes: Uint8Array | undefined): { owned: OwnedPiece[]; faults
   try {
     list = JSON.parse(strFromU8(bytes));
   } catch {
-    return refused('is no JSON, or it is damaged');
+    return refused('cannot be read as JSON');
   }
   if (!Array.isArray(list) || list.length > MOST_OWNED)
     return refused(`must be a list of at most ${MOST_OWNED} owned pieces`);

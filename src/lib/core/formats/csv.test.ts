@@ -183,7 +183,7 @@ describe('a backup', () => {
       owned: [piece]
     });
     for (const [text, says] of [
-      ['{', /no JSON/],
+      ['{', /cannot be read as JSON/],
       ['{}', /must be a list/],
       ['[7]', /must be an object/],
       [JSON.stringify([{ ...piece, state: 'eaten' }]), /./]

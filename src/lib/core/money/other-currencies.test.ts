@@ -197,3 +197,23 @@ describe('a project kept in another currency', () => {
     }
   });
 });
+
+describe('what else is kept in the money of the project', () => {
+  it('goes along into another currency, and back', () => {
+    const asked: Project = {
+      ...demoProject(),
+      consumablesMinor: 3_000,
+      incomes: [{ id: 'i', label: 'a commission', date: '2027-01-01', amountMinor: 10_000 }],
+      priceAlerts: [{ gearId: 'dunmarrow-plover', basis: 'new', atMostMinor: 12_000 }]
+    };
+    const into = (project: Project, currency: string, perUnit: number) =>
+      applyAct(project, { type: 'change currency', currency, perUnit, date: '2026-11-28' });
+    const abroad = into(asked, 'EUR', 1.25);
+    expect(abroad.consumablesMinor).toBe(3_750);
+    expect(abroad.incomes![0]!.amountMinor).toBe(12_500);
+    expect(abroad.priceAlerts![0]!.atMostMinor).toBe(15_000);
+    const back = into(abroad, 'GBP', 0.8);
+    expect(back.incomes).toEqual(asked.incomes);
+    expect(back.priceAlerts).toEqual(asked.priceAlerts);
+  });
+});

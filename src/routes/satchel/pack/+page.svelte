@@ -1,9 +1,8 @@
 <script lang="ts">
   import { Button, InlineLoading } from 'carbon-components-svelte';
   import { statementOf } from '$lib/core/money/statement';
-  import { formatMoney } from '$lib/core/money/format';
-  import { belowAll, costOfPoint, frontSteps, spendableOf } from '$lib/core/pack/front-steps';
-  import { actsToKit, changesBetween } from '$lib/core/pack/kit-changes';
+  import { belowAll, frontSteps, spendableOf } from '$lib/core/pack/front-steps';
+  import { actsToKit } from '$lib/core/pack/kit-changes';
   import { filmsAll, type PackedKit } from '$lib/core/pack/packed-kit';
   import type { PackRules } from '$lib/core/pack/pack-rules';
   import { dayHere } from '$lib/state/as-of-today';
@@ -12,8 +11,10 @@
   import FrontChart from '$lib/ui/pack/FrontChart.svelte';
   import FrontList from '$lib/ui/pack/FrontList.svelte';
   import KitAgainstPlan from '$lib/ui/pack/KitAgainstPlan.svelte';
-  import { points } from '$lib/ui/pack/kit-words';
-  import type { RunnerUp } from '$lib/core/pack/runners-up';
+  import NothingFilmsAll from '$lib/ui/pack/NothingFilmsAll.svelte';
+  import UnlikeKits from '$lib/ui/pack/UnlikeKits.svelte';
+  import WaysToChoose from '$lib/ui/pack/WaysToChoose.svelte';
+  import WhyThisKit from '$lib/ui/pack/WhyThisKit.svelte';
   import Ladder from '$lib/ui/pack/Ladder.svelte';
   import MendCard from '$lib/ui/pack/MendCard.svelte';
   import RulesOfPacking from '$lib/ui/pack/RulesOfPacking.svelte';
@@ -26,10 +27,8 @@
   let begunFor = '';
   /** The kit a person looks at; until they choose, the good enough one, else the best for the budget. */
   let chosen = $state.raw<PackedKit | undefined>(undefined);
-  let worthWanted = $state(70);
 
   const project = $derived(satchel.project);
-  const say = (minor: number) => formatMoney(minor, project?.currency ?? 'GBP', { short: true });
   const front = $derived(search.progress?.front ?? []);
   const steps = $derived(project ? frontSteps(project, satchel.shelf, front) : []);
   const below = $derived(belowAll(front));
@@ -56,9 +55,6 @@
     project &&
       kit &&
       statementOf(project, { ...satchel.plan!, lines: kit.lines, rigs: kit.rigs }, satchel.shelf)
-  );
-  const cheapestWorth = $derived(
-    steps.find(({ merit }) => merit.meritHundredths >= worthWanted * 100)
   );
   const unlike = $derived(search.progress?.unlike ?? []);
   const makers = $derived([...new Set(satchel.shelf.items.map(({ maker }) => maker))].sort());
@@ -112,35 +108,6 @@
     search.mending = undefined;
     void satchel.act(act);
   }
-  const MOST_NAMED = 3;
-  const unlikeWords = (one: PackedKit) => {
-    const from = unlike[0];
-    if (!from || one === from) return 'the best found for the budget';
-    const { comesIn } = changesBetween(from.lines, one.lines, satchel.shelf);
-    return `with ${[...comesIn]
-      .sort((a, b) => (b.gear.priceNew?.likely ?? 0) - (a.gear.priceNew?.likely ?? 0))
-      .slice(0, MOST_NAMED)
-      .map(({ gear }) => gear.model)
-      .join(', ')}`;
-  };
-  /** What the next best part of a pocket would lose, or save. */
-  function lossWords(one: RunnerUp): string {
-    const dearer = one.priceMinor - (money?.firmMinor ?? one.priceMinor);
-    return [
-      one.loses
-        ? `stops ${one.loses}`
-        : one.most
-          ? `${one.most.axis} in ${one.most.scene} −${one.most.points.toFixed(0)}`
-          : '',
-      dearer > 0 ? `${say(dearer)} dearer` : dearer < 0 ? `${say(-dearer)} cheaper` : ''
-    ]
-      .filter(Boolean)
-      .join(', ');
-  }
-  const pointWords = (hundredths: number) => {
-    const tenths = Math.round(hundredths / 10);
-    return tenths === 0 ? '0' : `${tenths > 0 ? '+' : '−'}${(Math.abs(tenths) / 10).toFixed(1)}`;
-  };
   const isDone = $derived(search.progress?.isDone === true);
 </script>
 
@@ -183,74 +150,14 @@
           </p>
         {/if}
         {#if !best && search.progress && (isDone || search.stopped)}
-          <div class="cannot" role="status">
-            <h3>
-              {project.scenes.length === 0
-                ? 'Nothing is to be filmed yet'
-                : `Nothing found for ${say(spendableOf(project))} films all of it`}
-            </h3>
-            {#if unfilmed.length > 0}<p>What is missing: {unfilmed.join(', ')}.</p>{/if}
-            <ul>
-              {#if steps[0]}
-                {@const needed = steps[0].priceMinor + project.reserveMinor}
-                <li>
-                  The cheapest kit found that does costs {say(steps[0].priceMinor)}.
-                  <Button
-                    size="small"
-                    kind="tertiary"
-                    on:click={() =>
-                      void satchel.act({
-                        type: 'set project',
-                        patch: { limitMinor: Math.ceil(needed / 1000) * 1000 }
-                      })}>Raise the limit to {say(Math.ceil(needed / 1000) * 1000)}</Button
-                  >
-                </li>
-              {/if}
-              {#if project.reserveMinor > 0}<li>
-                  {say(project.reserveMinor)} are set aside.
-                  <Button
-                    size="small"
-                    kind="tertiary"
-                    on:click={() =>
-                      void satchel.act({ type: 'set project', patch: { reserveMinor: 0 } })}
-                    >Set nothing aside</Button
-                  >
-                </li>{/if}
-              {#if search.rules.lockedPockets.length > 0}<li>
-                  {search.rules.lockedPockets.join(', ')} stay as they are.
-                  <Button
-                    size="small"
-                    kind="tertiary"
-                    on:click={() => setRules({ ...search.rules, lockedPockets: [] })}
-                    >Unlock them</Button
-                  >
-                </li>{/if}
-              {#if search.rules.used !== 'where cheaper'}<li>
-                  Parts are taken {search.rules.used ?? 'by your rules'}.
-                  <Button
-                    size="small"
-                    kind="tertiary"
-                    on:click={() => setRules({ ...search.rules, used: 'where cheaper' })}
-                    >Buy used where it is cheaper</Button
-                  >
-                </li>{/if}
-              {#each project.scenes.filter(({ mustDo, name }) => mustDo && unfilmed.includes(name)) as scene (scene.id)}
-                <li>
-                  {scene.name} must work.
-                  <Button
-                    size="small"
-                    kind="tertiary"
-                    on:click={() =>
-                      void satchel.act({
-                        type: 'change scene',
-                        sceneId: scene.id,
-                        patch: { mustDo: false }
-                      })}>Make {scene.name} one that need not</Button
-                  >
-                </li>
-              {/each}
-            </ul>
-          </div>
+          <NothingFilmsAll
+            {project}
+            {unfilmed}
+            cheapest={steps[0]}
+            rules={search.rules}
+            onrules={setRules}
+            onact={(act) => void satchel.act(act)}
+          />
         {/if}
       </div>
       {#if kit && money}
@@ -298,76 +205,18 @@
             >{/if}
         {/if}
       </section>
-      <section class="card" aria-label="Three ways to choose">
-        <ul>
-          {#if best}<li>
-              <button onclick={() => (chosen = best)}
-                >best for {say(spendableOf(project))}:
-                <b class="figures"
-                  >{say(best.priceMinor)}, worth {points(best.merit.meritHundredths)}</b
-                ></button
-              >
-            </li>{/if}
-          {#if goodEnough}<li>
-              <button onclick={() => (chosen = goodEnough)}
-                >good enough: <b class="figures"
-                  >{say(goodEnough.priceMinor)}, worth {points(goodEnough.merit.meritHundredths)}</b
-                ></button
-              >
-              <span class="soft">past it no {say(costOfPoint(project))} more brings a point</span>
-            </li>{/if}
-          <li>
-            <label
-              >cheapest worth <input
-                type="number"
-                min="0"
-                max="100"
-                bind:value={worthWanted}
-              /></label
-            >
-            {#if cheapestWorth}<button onclick={() => (chosen = cheapestWorth)}
-                ><b class="figures"
-                  >{say(cheapestWorth.priceMinor)}, worth {points(
-                    cheapestWorth.merit.meritHundredths
-                  )}</b
-                ></button
-              >{:else}<span class="soft">none found</span>{/if}
-          </li>
-        </ul>
-      </section>
-      {#if unlike.length > 0}
-        <section class="card" aria-label="Good kits that differ">
-          <h2>Good kits that differ</h2>
-          <ul>
-            {#each unlike as one, index (index)}
-              <li>
-                <button onclick={() => (chosen = one)}
-                  ><b class="figures">{say(one.priceMinor)} · {points(one.merit.meritHundredths)}</b
-                  >
-                  {unlikeWords(one)}</button
-                >
-              </li>
-            {/each}
-          </ul>
-        </section>
-      {/if}
-      {#if search.runnersUp.length > 0}
-        <section class="card" aria-label="Why this kit">
-          <h2>Why this kit</h2>
-          <p class="soft">The next best in each pocket, and what the kit loses by it.</p>
-          <ul class="why">
-            {#each search.runnersUp as one (one.pocket)}
-              <li style:--colour="var(--pocket-{one.pocket})">
-                <span>{one.gear.model} <span class="soft">for {one.replaces.model}</span></span>
-                <b class="figures" class:better={one.gainHundredths > 0}
-                  >{pointWords(one.gainHundredths)}</b
-                >
-                <span class="soft">{lossWords(one)}</span>
-              </li>
-            {/each}
-          </ul>
-        </section>
-      {/if}
+      <WaysToChoose {project} {steps} onchoose={(one) => (chosen = one)} />
+      {#if unlike.length > 0}<UnlikeKits
+          {unlike}
+          shelf={satchel.shelf}
+          currency={project.currency}
+          onchoose={(one) => (chosen = one)}
+        />{/if}
+      {#if search.runnersUp.length > 0 && money}<WhyThisKit
+          runnersUp={search.runnersUp}
+          firmMinor={money.firmMinor}
+          currency={project.currency}
+        />{/if}
       <Guarded what="Mending"
         ><MendCard
           {project}
@@ -444,15 +293,6 @@
     color: var(--brick);
   }
 
-  .cannot {
-    padding: 0.6rem 0.9rem;
-  }
-
-  .cannot h3 {
-    color: var(--brick);
-    font-size: 1rem;
-  }
-
   aside {
     display: grid;
     grid-template-columns: minmax(0, 1fr);
@@ -462,14 +302,6 @@
   .card {
     padding: 0.8rem 1rem;
     font-size: 0.8125rem;
-  }
-
-  ul {
-    display: grid;
-    gap: 0.4rem;
-    margin: 0.2rem 0;
-    padding: 0;
-    list-style: none;
   }
 
   .soft {
@@ -486,27 +318,6 @@
     text-align: left;
     text-decoration: underline;
     cursor: pointer;
-  }
-
-  input {
-    width: 3.6rem;
-    min-height: 1.8rem;
-    border: 1px solid var(--tan-line);
-    border-radius: 6px;
-    background: var(--paper);
-    color: var(--ink);
-  }
-
-  .why li {
-    display: grid;
-    grid-template-columns: minmax(0, 1fr) auto;
-    gap: 0 0.5rem;
-    padding-left: 0.5rem;
-    border-left: 4px solid var(--colour);
-  }
-
-  .better {
-    color: var(--moss);
   }
 
   @media (max-width: 1000px) {
