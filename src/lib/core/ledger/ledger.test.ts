@@ -8,6 +8,7 @@ import { activePlan } from '../model/active-plan';
 import type { PlanLine } from '../model/plan';
 import type { Project } from '../model/project';
 import { lineStates, steps } from '../model/word-lists';
+import { linesByShop, linesToBuy } from '../formats/buying-list';
 import { statementOf } from '../money/statement';
 import { calendarOf } from './calendar';
 import { comparePlans, takeAcross } from './compare-plans';
@@ -200,5 +201,74 @@ describe('the calendar file', () => {
         ({ summary }) => summary === 'Last day to claim £15.00 back for Ray 65 + 55 cm dome'
       )
     ).toBe(true);
+  });
+});
+
+describe('the days that matter', () => {
+  const today = '2026-11-29';
+  const plover = shelf.byId.get('dunmarrow-plover')!;
+  const dealing = (dealEnds: string): Project =>
+    applyAct(demo, {
+      type: 'put gear',
+      gear: { ...plover, priceNew: { ...plover.priceNew!, dealEnds } }
+    });
+  const daysOf = (project: Project) => {
+    const money = statementOf(project, activePlan(project), shelfOf(project));
+    const buying = buyingSteps(project, shelfOf(project), money, today);
+    return moneyDays(money, buying, today, (minor) => `${minor}`, project);
+  };
+
+  it('hold deals that end, until they have', () => {
+    expect(daysOf(dealing('2026-12-03'))).toContainEqual({
+      day: '2026-12-03',
+      what: 'last day Plover is 13200 at the town shop'
+    });
+    expect(daysOf(dealing(today)).map(({ day }) => day)).toContain(today);
+    expect(daysOf(dealing('2026-11-28'))).toEqual([]);
+  });
+
+  it('hold no deal of what is bought or moved to later', () => {
+    for (const patch of [{ state: 'bought' }, { step: 'later' }] as const)
+      expect(daysOf(change(dealing('2026-12-03'), 'line-1', patch))).toEqual([]);
+  });
+
+  it('hold money that comes in, in the order of the days, and go into the calendar', () => {
+    const income = (id: string, date: string) => ({
+      id,
+      label: `commission ${id}`,
+      date,
+      amountMinor: 5_000
+    });
+    const project = {
+      ...dealing('2026-12-03'),
+      incomes: [income('b', '2027-02-01'), income('a', '2026-12-01'), income('past', '2026-01-01')]
+    };
+    const days = daysOf(project);
+    expect(days.map(({ day }) => day)).toEqual(['2026-12-01', '2026-12-03', '2027-02-01']);
+    const text = calendarOf('Loom', 'loom', days, new Date('2026-11-29T09:00:00Z'));
+    const events = new ICAL.Component(ICAL.parse(text)).getAllSubcomponents('vevent');
+    expect(events.map((event) => String(event.getFirstPropertyValue('summary')))).toEqual([
+      'Commission a brings 5000',
+      'Last day Plover is 13200 at the town shop',
+      'Commission b brings 5000'
+    ]);
+  });
+});
+
+describe('the list by shop', () => {
+  it('holds every line once, by name of the shop, what has no price last', () => {
+    const project = applyAct(demo, {
+      type: 'put gear',
+      gear: { ...shelf.byId.get('dunmarrow-plover')!, priceNew: undefined, priceUsed: undefined }
+    });
+    const money = statementOf(project, activePlan(project), shelfOf(project));
+    const lines = linesToBuy(money);
+    const shops = linesByShop(lines);
+    expect(shops.flatMap((one) => one.lines)).toHaveLength(lines.length);
+    expect(shops.reduce((sum, { togetherMinor }) => sum + togetherMinor, 0)).toBe(money.firmMinor);
+    const names = shops.map(({ shop }) => shop);
+    expect(names.at(-1)).toBe('no shop known');
+    expect(names.slice(0, -1)).toEqual([...names.slice(0, -1)].sort());
+    expect(shops.at(-1)!.lines.map(({ line }) => line.id)).toEqual(['line-1']);
   });
 });
