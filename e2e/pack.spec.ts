@@ -9,7 +9,7 @@ async function openPacker(page: Page) {
   await settled(page);
 }
 const settled = (page: Page) =>
-  expect(page.getByText('No single change, with what joins it')).toBeVisible({ timeout: 90_000 });
+  expect(page.getByText('The search came to its end')).toBeVisible({ timeout: 90_000 });
 const steps = (page: Page) => page.getByRole('list', { name: 'Kits by what they cost' });
 const ladder = (page: Page) => page.getByRole('region', { name: 'The ladder' });
 

@@ -60,7 +60,7 @@ const line = (
     `${name.padEnd(34)} first ${first} ms, within 1 % ${within[1]} ms, 0.1 % ${within[0]} ms, done ${done} ms; ${judged} judged, ${kits} on the front, ${heapMb} MB`
   );
 
-console.log('Packing, from the plan to where no single change betters the front');
+console.log('Packing, from the plan to the end of the search');
 for (const { id } of demos) line(id, measured(await demoOf(id)));
 const demo = await demoOf(demos[0].id);
 const [sample] = demo.scenes;

@@ -134,7 +134,7 @@ describe('what is asked of the packer', () => {
     expect('line' in last && last.isLast).toBe(true);
     const answer = JSON.parse('line' in last ? last.line : '{}');
     expect(answer.judged).toBeGreaterThanOrEqual(300);
-    expect(answer.isLocalOptimum).toBe(false);
+    expect(answer.cameToItsEnd).toBe(false);
     expect(answer.file.project.plans[0].lines).toHaveLength(answer.best.lines.length);
   });
 

@@ -41,7 +41,7 @@ export function packProgressOf(project: Project, { front, judged, waiting }: Pac
   return { judged, waiting, best: best && gist(best) };
 }
 
-/** What a search has found. `isLocalOptimum` says that no single change betters any kit; nothing says that none is better. */
+/** What a search has found. `cameToItsEnd` says that nothing it tried betters these kits; nothing says that none is better. */
 export function packAnswerOf(project: Project, shelf: Shelf, progress: PackProgress) {
   const { front, judged, isDone, unlike } = progress;
   const films = front.filter(({ merit }) => filmsAll(merit));
@@ -49,7 +49,7 @@ export function packAnswerOf(project: Project, shelf: Shelf, progress: PackProgr
   const best = bestWithin(project, front);
   return {
     done: true as const,
-    isLocalOptimum: isDone,
+    cameToItsEnd: isDone,
     isProven: false as const,
     judged,
     currency: project.currency,

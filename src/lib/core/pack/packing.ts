@@ -31,7 +31,7 @@ export interface PackProgress {
   /** Kits whose every neighbour was looked at, and those still to be looked at. */
   expanded: number;
   waiting: number;
-  /** Nothing is left to look at: no kit of the front has a better neighbour. */
+  /** Nothing is left that it would look at: the best kit of each slice was looked round from, the others were trimmed. */
   isDone: boolean;
   /** Good kits within the budget that differ from each other in what they rest on, the best first. */
   unlike: readonly PackedKit[];

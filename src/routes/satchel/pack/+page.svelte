@@ -194,7 +194,7 @@
             <b class="figures">{search.progress.judged.toLocaleString('en')}</b> kits judged in {search.seconds.toFixed(
               1
             )} s. {isDone
-              ? 'No single change, with what joins it, betters any of these.'
+              ? 'The search came to its end: nothing it tried betters these.'
               : 'Stopped: there may be better ones.'}
           </p>
           <p class="soft">The best found, not proven best.</p>
