@@ -38,7 +38,7 @@ export interface ProjectRow {
 }
 
 /** Raised whenever the checks of the model change. */
-export const CHECKS = 6;
+export const CHECKS = 7;
 
 /** One write since the snapshot, as a small patch. */
 export interface JournalRow {

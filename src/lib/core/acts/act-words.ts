@@ -44,6 +44,10 @@ export function actWords(act: Act, project: Project, shelf: Shelf): string {
       return `note ${act.income.label}`;
     case 'remove income':
       return `delete ${project.incomes?.find(({ id }) => id === act.incomeId)?.label ?? 'an income'}`;
+    case 'put day log':
+      return `write the day of ${act.log.date} into the logbook`;
+    case 'remove day log':
+      return `delete the day of ${project.logbook?.find(({ id }) => id === act.logId)?.date ?? 'the logbook'}`;
     case 'add scene':
       return `add scene ${act.scene.name}`;
     case 'change scene':

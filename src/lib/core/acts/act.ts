@@ -4,6 +4,7 @@ import type { Plan, PlanLine, Rig } from '../model/plan';
 import type { Pocket } from '../model/pocket';
 import type { Income, PriceAlert, PriceObservation } from '../model/price-observation';
 import type { Project } from '../model/project';
+import type { DayLog } from '../model/rehearsal';
 
 /** Settings of the project that change together with nothing else. */
 export type ProjectSettings = Pick<
@@ -28,6 +29,7 @@ export type ProjectSettings = Pick<
   | 'setUpLimitMin'
   | 'switchLimit'
   | 'rules'
+  | 'rehearsal'
 >;
 
 /**
@@ -55,6 +57,9 @@ export type Act =
   | { type: 'set price alert'; alert: Omit<PriceAlert, 'atMostMinor'> & Partial<PriceAlert> }
   | { type: 'put income'; income: Income }
   | { type: 'remove income'; incomeId: string }
+  /** A real day of filming written down, or written anew. */
+  | { type: 'put day log'; log: DayLog }
+  | { type: 'remove day log'; logId: string }
   | { type: 'add scene'; scene: Scene }
   | { type: 'change scene'; sceneId: string; patch: Partial<Omit<Scene, 'id' | 'angles'>> }
   | { type: 'change angle'; sceneId: string; angleId: string; patch: Partial<Omit<Angle, 'id'>> }

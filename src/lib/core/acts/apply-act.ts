@@ -2,6 +2,7 @@ import { produce } from './drafts';
 import {
   MOST_ALERTS,
   MOST_ANGLES,
+  MOST_DAY_LOGS,
   MOST_INCOMES,
   MOST_LINES,
   MOST_OBSERVATIONS,
@@ -185,6 +186,19 @@ export function applyActTo(draft: Project, act: Act): void {
     }
     case 'remove income':
       take((draft.incomes ??= []), act.incomeId, 'income');
+      return;
+    case 'put day log': {
+      const logbook = (draft.logbook ??= []);
+      const at = logbook.findIndex(({ id }) => id === act.log.id);
+      if (at >= 0) logbook[at] = act.log;
+      else {
+        roomFor(logbook, MOST_DAY_LOGS, 'days in the logbook');
+        logbook.push(act.log);
+      }
+      return;
+    }
+    case 'remove day log':
+      take((draft.logbook ??= []), act.logId, 'day of the logbook');
       return;
     case 'add scene':
       roomFor(draft.scenes, MOST_SCENES, 'scenes');

@@ -4,6 +4,7 @@ import { catalogue, shelfOf } from '../../catalogue/load-catalogue';
 import { activePlan } from '../model/active-plan';
 import type { GearItem } from '../model/gear';
 import type { Project } from '../model/project';
+import type { DayLog } from '../model/rehearsal';
 import { startScene } from '../model/scene-starts';
 import type { Act } from './act';
 import { actWords } from './act-words';
@@ -41,6 +42,16 @@ const seen = {
 } as const;
 const alertOn = { gearId: 'dunmarrow-plover', basis: 'new' } as const;
 const income = { id: 'income-1', label: 'a commission', date: '2027-01-15', amountMinor: 40_000 };
+const dayLog: DayLog = {
+  id: 'day-1',
+  date: '2026-11-24',
+  scenes: 'Marsh path',
+  takes: 9,
+  takesLost: 1,
+  tallies: [],
+  batteries: [],
+  used: []
+};
 const lines = (project: Project) => activePlan(project).lines.map(({ id }) => id);
 const scene = (project: Project, id = 'marsh-path') => project.scenes.find((one) => one.id === id)!;
 
@@ -179,6 +190,20 @@ const cases: Case[] = [
     on: applyAct(demo, { type: 'put income', income }),
     says: 'delete a commission',
     makes: (p) => p.incomes,
+    to: []
+  },
+  {
+    act: { type: 'put day log', log: dayLog },
+    on: applyAct(demo, { type: 'put day log', log: { ...dayLog, takesLost: 3 } }),
+    says: 'write the day of 2026-11-24 into the logbook',
+    makes: (p) => p.logbook,
+    to: [dayLog]
+  },
+  {
+    act: { type: 'remove day log', logId: 'day-1' },
+    on: applyAct(demo, { type: 'put day log', log: dayLog }),
+    says: 'delete the day of 2026-11-24',
+    makes: (p) => p.logbook,
     to: []
   },
   {
@@ -355,6 +380,8 @@ describe('every act', () => {
       'set price alert': true,
       'put income': true,
       'remove income': true,
+      'put day log': true,
+      'remove day log': true,
       'add scene': true,
       'change scene': true,
       'change angle': true,
@@ -397,6 +424,7 @@ describe('an act that names what is not there', () => {
       withTwoAngles
     ],
     [{ type: 'remove income', incomeId: 'gone' }, /no income "gone"/],
+    [{ type: 'remove day log', logId: 'gone' }, /no day of the logbook "gone"/],
     [{ type: 'remove gear', gearId: 'gone' }, /no part of your own "gone"/],
     [{ type: 'show plan', planId: 'gone' }, /no plan "gone"/],
     [{ type: 'rename plan', planId: 'gone', name: 'x' }, /no plan "gone"/],

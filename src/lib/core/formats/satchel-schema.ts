@@ -3,18 +3,28 @@ import { gearClasses } from '../model/gear/classes';
 import { BuiltInLens, PictureProfile, RecordingMode } from '../model/gear/body';
 import { SizeMm } from '../model/gear/base';
 import { Price } from '../model/gear/price';
-import { microphoneForms, sceneWants } from '../model/word-lists';
+import { chanceIds, habitIds, microphoneForms, sceneWants } from '../model/word-lists';
 import { LampPlacing, Plan, PlanLine, Rig } from '../model/plan';
 import { pockets } from '../model/pocket';
 import { Port } from '../model/ports';
 import { ExchangeRate } from '../model/exchange-rate';
 import { Income, PriceAlert, PriceObservation } from '../model/price-observation';
 import { Ignored, OwnRules, Project } from '../model/project';
+import {
+  BatteryTime,
+  ChancePercent,
+  ChanceTally,
+  DayLog,
+  PartUse,
+  Rehearsal
+} from '../model/rehearsal';
 import { Angle, Room, Scene, Window } from '../model/scene';
 import { type FieldAsk, fieldsOfClass } from '../model/stated';
 import {
   MOST_ALERTS,
   MOST_ANGLES,
+  MOST_DAY_LOGS,
+  MOST_LOG_NOTES,
   MOST_DISMISSED,
   MOST_INCOMES,
   MOST_RATES,
@@ -131,6 +141,27 @@ export function satchelSchema(): Json {
           }),
           itemLimitMinor: minor,
           pricesAsOf: day,
+          rehearsal: objectOf(Rehearsal, {
+            habits: listOf({ enum: [...habitIds] }, { uniqueItems: true }),
+            chances: listOf(objectOf(ChancePercent), { maxItems: chanceIds.length }),
+            sceneOrder: listOf(
+              { type: 'string', minLength: 1, maxLength: 60 },
+              { maxItems: MOST_SCENES, uniqueItems: true }
+            )
+          }),
+          logbook: listOf(
+            objectOf(
+              DayLog,
+              {
+                date: day,
+                tallies: listOf(objectOf(ChanceTally), { maxItems: chanceIds.length }),
+                batteries: listOf(objectOf(BatteryTime), { maxItems: MOST_LOG_NOTES }),
+                used: listOf(objectOf(PartUse), { maxItems: MOST_LOG_NOTES })
+              },
+              ['date', 'tallies', 'batteries', 'used']
+            ),
+            { maxItems: MOST_DAY_LOGS }
+          ),
           ownWeights: {
             type: 'object',
             additionalProperties: { type: 'number', minimum: 0, maximum: 100 }

@@ -15,6 +15,10 @@ export const MOST_DISMISSED = 500;
 export const MOST_RATES = 60;
 export const MOST_INCOMES = 100;
 export const MOST_ALERTS = 500;
+/** As many days as ten years have. */
+export const MOST_DAY_LOGS = 3660;
+export const MOST_LOG_NOTES = 400;
+export const MOST_MINUTES_OF_DAY = 1439;
 /** As long as a price list may be. */
 export const MOST_OBSERVATIONS = 20_000;
 /** No amount of money is larger: ten thousand million pounds. */

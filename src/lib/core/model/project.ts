@@ -4,6 +4,7 @@ import { ExchangeRate } from './exchange-rate';
 import { Plan } from './plan';
 import { type Pocket, pockets } from './pocket';
 import { Income, PriceAlert, PriceObservation } from './price-observation';
+import { DayLog, Rehearsal } from './rehearsal';
 import { Scene } from './scene';
 import {
   CurrencyCode,
@@ -22,6 +23,7 @@ import {
 } from './stated';
 import {
   MOST_ALERTS,
+  MOST_DAY_LOGS,
   MOST_DISMISSED,
   MOST_INCOMES,
   MOST_MINOR,
@@ -107,6 +109,12 @@ export class Project {
   ownWeights?: Record<string, number>;
   /** The day prices and deals are looked at; the app puts in today. Left out, none is called stale. */
   @MayBeLeftOut() @Day() pricesAsOf?: string;
+  /** How its days are rehearsed, and how they really went. */
+  @Holds(() => Rehearsal)
+  rehearsal?: Rehearsal;
+  @MayBeLeftOut()
+  @HoldsList(() => DayLog, { what: 'days in the logbook', max: MOST_DAY_LOGS })
+  logbook?: DayLog[];
   @Holds(() => OwnRules)
   rules?: OwnRules;
   @MayBeLeftOut()
@@ -172,6 +180,8 @@ export function projectFaults(project: Project): { field: string; says: string }
     ['rates', (project.rates ?? []).map(({ currency }) => currency)],
     ['plans', project.plans.map((plan) => plan.id)],
     ['ownGear', project.ownGear.map((gear) => gear.id)],
+    ['logbook', (project.logbook ?? []).map(({ id }) => id)],
+    ['rehearsal.chances', (project.rehearsal?.chances ?? []).map(({ chance }) => chance)],
     ['incomes', (project.incomes ?? []).map(({ id }) => id)],
     ['priceAlerts', (project.priceAlerts ?? []).map(({ gearId, basis }) => `${gearId} ${basis}`)],
     ['ignored', (project.ignored ?? []).map(({ key }) => key)],

@@ -148,6 +148,12 @@ export class Scene {
   @StatedNumber('count', 1, 366) day?: number;
   /** The day on which it is filmed, for the evenings before and after. */
   @MayBeLeftOut() @Day() filmedOn?: string;
+  /** How many takes the recorded minutes of a day come in; as few as the longest take allows unless said. */
+  @StatedNumber('count', 1, 400, [1, 60]) takes?: number;
+  /** Between two takes. */
+  @StatedNumber('min', 0, 240, [0, 60]) pauseMin?: number;
+  /** To the place with everything carried, before this scene. */
+  @StatedNumber('min', 0, 480, [0, 180]) carryMin?: number;
   /** For days away: sun on a panel and hours with a car's socket. */
   @StatedNumber('h', 0, 16, [0, 12]) sunHoursPerDay?: number;
   @StatedNumber('h', 0, 16, [0, 12]) drivenHoursPerDay?: number;

@@ -233,6 +233,18 @@ export function Id(maxLength = 60): PropertyDecorator {
   };
 }
 
+/** Ids of other things, each once. */
+export function IdList(what: string, max: number, maxLength = 60): PropertyDecorator {
+  return (target, key) => {
+    ListOf(what, max)(target, key);
+    const message = `must each be an id of at most ${maxLength} characters`;
+    IsString({ each: true, message })(target, key as string);
+    MinLength(1, { each: true, message })(target, key as string);
+    MaxLength(maxLength, { each: true, message })(target, key as string);
+    ArrayUnique({ message: 'must hold each only once' })(target, key as string);
+  };
+}
+
 /** Half of a pair of code units is no character and cannot stand in an address. */
 function isWellFormed(value: unknown): boolean {
   return typeof value === 'string' && !/[\uD800-\uDFFF]/u.test(value);

@@ -171,3 +171,30 @@ export const headForms = ['none', 'ball', 'fluid', 'fixed'] as const;
 
 /** Where something one owns is: at hand, with somebody else, worn out, or gone. */
 export const pieceStates = ['here', 'lent', 'retired', 'sold'] as const;
+
+/** What can go wrong on a day of filming by chance, and what varies from day to day. */
+export const chanceIds = [
+  'battery not charged',
+  'battery not checked',
+  'card not emptied',
+  'switch left off',
+  'left on in between',
+  'setting left wrong',
+  'radio drop-out',
+  'gust',
+  'file lost',
+  'battery spread',
+  'set-up spread'
+] as const;
+
+/** Lines of a pre-roll list that keep a chance small; each costs nothing. */
+export const habitIds = [
+  'batteries counted in the evening',
+  'cards emptied in the evening',
+  'battery checked before each take',
+  'switches checked at each scene',
+  'switched off in between',
+  'settings checked at each scene',
+  'first take played back',
+  'charged while there is a socket'
+] as const;

@@ -57,6 +57,8 @@ export type RigProject = Omit<
   | 'videosPlanned'
   | 'consumablesMinor'
   | 'resaleFeePercent'
+  | 'rehearsal'
+  | 'logbook'
 >;
 
 /** One angle with every part in its place: what the figures are computed from. */

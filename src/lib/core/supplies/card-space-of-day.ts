@@ -36,6 +36,8 @@ export function cardSpaceOfDay({ rigs }: FilmingDay): SuppliesAndNeeds {
     });
     if (inside !== undefined)
       stores.push({
+        kind: 'built-in storage',
+        pieces: body.line.quantity,
         lineId: body.line.id,
         name: `the storage inside ${body.gear.model}`,
         amount: inside * body.line.quantity * USABLE,
@@ -46,6 +48,8 @@ export function cardSpaceOfDay({ rigs }: FilmingDay): SuppliesAndNeeds {
       if (!to) {
         reaches.set(line.id, (to = new Map()));
         stores.push({
+          kind: 'card',
+          pieces: line.quantity,
           lineId: line.id,
           name: line.quantity === 1 ? gear.model : `${line.quantity} × ${gear.model}`,
           amount:

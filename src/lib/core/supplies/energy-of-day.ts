@@ -12,7 +12,7 @@ import { type FilmingDay, minutesBeforeSocket } from './filming-days';
 import type { Consumer, Store, SuppliesAndNeeds } from './shared-supplies';
 
 /** The battery a part takes in and lets out again; none where one is built in. */
-const looseTypeOf = (gear: GearItem): string | undefined =>
+export const looseTypeOf = (gear: GearItem): string | undefined =>
   'internalBatteryWh' in gear && gear.internalBatteryWh !== undefined
     ? undefined
     : 'batteryType' in gear
@@ -20,13 +20,13 @@ const looseTypeOf = (gear: GearItem): string | undefined =>
       : undefined;
 
 /** A part at work in an angle, and the watts it draws there. */
-interface Working {
+export interface Working {
   part: KitPart;
   watts: number | undefined;
 }
 
 /** What one angle keeps running on batteries: its body, and with the first what serves the whole scene. */
-function workingIn(rig: PlacedRig): Working[] {
+export function workingIn(rig: PlacedRig): Working[] {
   const { body, mic, kit, scene, hasSocket } = rig;
   const working: Working[] = [];
   if (body && !runsFromMains(rig)) working.push({ part: body, watts: body.gear.drawW });
@@ -68,7 +68,7 @@ const runsFromBlock = (rig: PlacedRig, part: KitPart): boolean =>
     .some((block) => isClosedInBag(sourceInto(block, part, true), rig.kit));
 
 /** Whether a battery of the kit, loose or inside, is there for it at all; where none is, P7 and M7 say so. */
-function livesOnBatteries({ gear, line }: KitPart, kit: Kit): boolean {
+export function livesOnBatteries({ gear, line }: KitPart, kit: Kit): boolean {
   if ('internalBatteryWh' in gear && gear.internalBatteryWh !== undefined) return line.quantity > 0;
   const type = looseTypeOf(gear);
   if (type === undefined) return false;
@@ -99,10 +99,13 @@ function consumersOf({ rigs }: FilmingDay): { consumers: Consumer[]; unknown: Ki
   return { consumers: [...byLine.values()], unknown: [...unknown] };
 }
 
-/** Batteries, banks, sun and car of a day. The coldest scene says what the cold leaves. */
-function storesOf({ rigs, scenes }: FilmingDay, consumers: readonly Consumer[]): Store[] {
+/** Batteries, banks, sun and car of a day. */
+function storesOf(
+  { rigs, scenes }: FilmingDay,
+  consumers: readonly Consumer[],
+  cold: number | undefined
+): Store[] {
   const { kit } = rigs[0]!;
-  const cold = leftInCold(scenes);
   const onType = (type: string | undefined) =>
     new Map(
       consumers.flatMap(({ part }): [string, number][] =>
@@ -113,6 +116,8 @@ function storesOf({ rigs, scenes }: FilmingDay, consumers: readonly Consumer[]):
   for (const { part } of consumers)
     if ('internalBatteryWh' in part.gear && part.gear.internalBatteryWh !== undefined)
       stores.push({
+        kind: 'built-in battery',
+        pieces: part.line.quantity,
         lineId: part.line.id,
         name: `its own battery in ${part.gear.model}`,
         amount: scaled(part.gear.internalBatteryWh, part.line.quantity, cold),
@@ -122,6 +127,8 @@ function storesOf({ rigs, scenes }: FilmingDay, consumers: readonly Consumer[]):
     const pieces = (gear.batteriesIncluded ?? 0) * line.quantity;
     if (pieces > 0 && gear.internalBatteryWh === undefined)
       stores.push({
+        kind: 'battery',
+        pieces,
         lineId: line.id,
         name: `${pieces === 1 ? 'the battery' : `${pieces} batteries`} that came with ${gear.model}`,
         amount: scaled(gear.includedBatteryWh, pieces, cold),
@@ -131,6 +138,8 @@ function storesOf({ rigs, scenes }: FilmingDay, consumers: readonly Consumer[]):
   }
   for (const part of kit.of('battery'))
     stores.push({
+      kind: 'battery',
+      pieces: part.line.quantity,
       lineId: part.line.id,
       name: piecesOf(part),
       amount: scaled(part.gear.energyWh, part.line.quantity * healthOf(part.gear), cold),
@@ -139,6 +148,8 @@ function storesOf({ rigs, scenes }: FilmingDay, consumers: readonly Consumer[]):
   const away = Math.max(...scenes.map(({ daysWithoutSocket }) => daysWithoutSocket));
   for (const bank of kit.of('power bank'))
     stores.push({
+      kind: 'power bank',
+      pieces: bank.line.quantity,
       lineId: bank.line.id,
       name: piecesOf(bank),
       amount: scaled(bank.gear.energyWh, bank.line.quantity),
@@ -148,6 +159,8 @@ function storesOf({ rigs, scenes }: FilmingDay, consumers: readonly Consumer[]):
     const wattHours = fromSunAndCar(kit, scenes, away);
     if (wattHours !== 0)
       stores.push({
+        kind: 'sun and car',
+        pieces: 1,
         lineId: '',
         name: 'sun and car',
         amount: wattHours,
@@ -169,6 +182,10 @@ const healthOf = ({ otherMaker }: BatteryGear): number => (otherMaker ? AGED_HEA
 const piecesOf = ({ gear, line }: KitPart): string =>
   line.quantity === 1 ? gear.model : `${line.quantity} × ${gear.model}`;
 
+/** Of a bank's label what arrives in a part plugged into it, and what in a battery it fills. */
+export const BANK_BY_PLUG = bankEnergyAtPlugWh(1) * DEVICE_INPUT;
+export const BANK_BY_BATTERY = bankEnergyAtPlugWh(1) * BANK_INTO_BATTERY;
+
 /** Whom a bank keeps going by its plug; on days away it also fills the batteries of the others. */
 function fromBank(
   bank: KitPart<GearOf<'power bank'>>,
@@ -176,7 +193,6 @@ function fromBank(
   consumers: readonly Consumer[],
   fillsBatteries: boolean
 ): Map<string, number> {
-  const byPlug = bankEnergyAtPlugWh(1) * DEVICE_INPUT;
   const reaches = new Map<string, number>();
   for (const { part } of consumers) {
     const plugged = rigs.some((rig) =>
@@ -184,9 +200,9 @@ function fromBank(
         ? suppliesOf(rig, 'power bank').includes(bank)
         : rig.index === 0 && isClosedInBag(sourceInto(bank, part, rig.hasSocket), rig.kit)
     );
-    if (plugged) reaches.set(part.line.id, byPlug);
+    if (plugged) reaches.set(part.line.id, BANK_BY_PLUG);
     else if (fillsBatteries && looseTypeOf(part.gear) !== undefined)
-      reaches.set(part.line.id, bankEnergyAtPlugWh(1) * BANK_INTO_BATTERY);
+      reaches.set(part.line.id, BANK_BY_BATTERY);
   }
   return reaches;
 }
@@ -209,10 +225,14 @@ function fromSunAndCar(kit: Kit, scenes: FilmingDay['scenes'], days: number): nu
   );
 }
 
-/** What lives on batteries in a day and what there is for it. */
-export function energyOfDay(day: FilmingDay): SuppliesAndNeeds {
+/**
+ * What lives on batteries in a day and what there is for it.
+ *
+ * @param cold share that the cold leaves; the coldest scene's unless said, 1 for what is in the batteries at home
+ */
+export function energyOfDay(day: FilmingDay, cold = leftInCold(day.scenes)): SuppliesAndNeeds {
   const { consumers, unknown } = consumersOf(day);
-  return { consumers, unknown, stores: storesOf(day, consumers) };
+  return { consumers, unknown, stores: storesOf(day, consumers, cold) };
 }
 
 /** Loose batteries of the kit that a part of a day lives on. */

@@ -10,11 +10,18 @@ export interface Consumer {
   needInOneScene: number;
 }
 
+/** What kind of thing a store is: who may take it out and put it somewhere else follows from it. */
+export type StoreKind =
+  'built-in battery' | 'battery' | 'power bank' | 'sun and car' | 'card' | 'built-in storage';
+
 /** Something of the kit that can be used up once in a day. */
 export interface Store {
+  kind: StoreKind;
   /** The line it is of; of what a body came with, the body's. */
   lineId: string;
   name: string;
+  /** Of how many equal pieces it is made. */
+  pieces: number;
   /** Undefined where nobody has stated it. */
   amount: number | undefined;
   /** By line, who can draw on it and how much of it arrives. */

@@ -1,0 +1,340 @@
+import { format, parseISO } from 'date-fns';
+import Papa from 'papaparse';
+import { markdownText } from '../formats/buying-list';
+import { FORMULA_CELL } from '../formats/csv-file';
+import { partsOfScene } from '../figures/handling-rows';
+import type { AngleJudgement } from '../judge/incremental';
+import { fullName } from '../model/gear';
+import type { Project } from '../model/project';
+import type { BatteryTime, ChanceId, DayLog, PartUse } from '../model/rehearsal';
+import { recordedMinOf } from '../model/scene-facts';
+import { chances } from './chances';
+import { type DayPlan, type Learned, nothingLearned } from './day-plan';
+import type { ShownDay } from './shown-day';
+
+/** A usual figure is worth so much of one's own experience: after as many times the two weigh alike. */
+export const PRIOR = {
+  /** Times a chance could have come true. */
+  opportunities: 50,
+  /** Minutes of setting up. */
+  setUpMin: 30,
+  /** Minutes of a battery. */
+  batteryMin: 60
+} as const;
+
+/** What one's own days say of a chance, beside what was thought before. */
+export interface ChanceLesson {
+  chance: ChanceId;
+  opportunities: number;
+  happened: number;
+  beforePercent: number;
+  afterPercent: number;
+}
+
+export interface BatteryLesson {
+  lineId: string;
+  measuredMin: number;
+  reckonedMin: number;
+  /** What it gives of what it says. */
+  health: number;
+}
+
+export interface Lessons {
+  chances: readonly ChanceLesson[];
+  batteries: readonly BatteryLesson[];
+  setUp: { measuredMin: number; reckonedMin: number; factor: number } | undefined;
+  days: number;
+}
+
+/**
+ * What a figure becomes after experience: the mean of the usual one and one's own, each by its weight. For a chance
+ * this is the mean of a beta distribution brought up to date, for a rate that of a gamma.
+ *
+ * @param weight how much experience the usual figure stands for
+ * @example updated(0.02, 50, 3, 100) // 0.0267
+ */
+export const updated = (usual: number, weight: number, happened: number, of: number): number =>
+  (usual * weight + happened) / (weight + of);
+
+/** What the logbook teaches: chances, the time it takes to set up, and what batteries are still worth. */
+export function lessonsOf({
+  rehearsal,
+  logbook = []
+}: Pick<Project, 'rehearsal' | 'logbook'>): Lessons {
+  const tallied = new Map<ChanceId, { opportunities: number; happened: number }>();
+  const batteries = new Map<string, { measuredMin: number; reckonedMin: number }>();
+  let measuredMin = 0;
+  let reckonedMin = 0;
+  for (const day of logbook) {
+    for (const { chance, opportunities, happened } of day.tallies) {
+      const sum = tallied.get(chance) ?? { opportunities: 0, happened: 0 };
+      sum.opportunities += opportunities;
+      // More often than it could have happened is a slip of the pen.
+      sum.happened += Math.min(happened, opportunities);
+      tallied.set(chance, sum);
+    }
+    for (const { lineId, minutes, reckonedMin: reckoned } of day.batteries) {
+      const sum = batteries.get(lineId) ?? { measuredMin: 0, reckonedMin: 0 };
+      sum.measuredMin += minutes;
+      sum.reckonedMin += reckoned;
+      batteries.set(lineId, sum);
+    }
+    if (day.setUpMin !== undefined && day.setUpReckonedMin !== undefined) {
+      measuredMin += day.setUpMin;
+      reckonedMin += day.setUpReckonedMin;
+    }
+  }
+  return {
+    days: logbook.length,
+    chances: [...tallied].flatMap(([chance, { opportunities, happened }]): ChanceLesson[] => {
+      if (opportunities === 0 || chances[chance].isSpread) return [];
+      const beforePercent =
+        rehearsal?.chances?.find((one) => one.chance === chance)?.percent ??
+        chances[chance].percent;
+      return [
+        {
+          chance,
+          opportunities,
+          happened,
+          beforePercent,
+          afterPercent:
+            100 * updated(beforePercent / 100, PRIOR.opportunities, happened, opportunities)
+        }
+      ];
+    }),
+    batteries: [...batteries].map(([lineId, sum]) => ({
+      lineId,
+      ...sum,
+      health: updated(1, PRIOR.batteryMin, sum.measuredMin, sum.reckonedMin)
+    })),
+    setUp:
+      reckonedMin > 0
+        ? {
+            measuredMin,
+            reckonedMin,
+            factor: updated(1, PRIOR.setUpMin, measuredMin, reckonedMin)
+          }
+        : undefined
+  };
+}
+
+/** The same, as a rehearsal takes it in. */
+export function learnedFrom(project: Pick<Project, 'rehearsal' | 'logbook'>): Learned {
+  if (!project.logbook || project.logbook.length === 0) return nothingLearned;
+  const lessons = lessonsOf(project);
+  return {
+    percent: Object.fromEntries(
+      lessons.chances.map(({ chance, afterPercent }) => [chance, afterPercent])
+    ),
+    setUpFactor: lessons.setUp?.factor ?? 1,
+    health: Object.fromEntries(lessons.batteries.map(({ lineId, health }) => [lineId, health]))
+  };
+}
+
+/** How often each chance could have come true on a day that went as planned. */
+export function opportunitiesOf(
+  plan: DayPlan,
+  asPlanned: ShownDay
+): Partial<Record<ChanceId, number>> {
+  const { scenes, days, pieces, cards, devices } = plan;
+  const ofScenes = (count: (scene: (typeof scenes)[number]) => number) =>
+    days * scenes.reduce((sum, scene) => sum + count(scene), 0);
+  return {
+    'battery not charged': pieces.length,
+    'battery not checked': asPlanned.events.filter(({ kind }) => kind === 'swap').length,
+    'card not emptied': cards.filter(({ isBuiltIn }) => !isBuiltIn).length,
+    'switch left off': ofScenes(({ switches }) => switches.length),
+    'left on in between': ofScenes(
+      ({ uses }) => uses.filter(({ device }) => devices[device]!.canBeLeftOn).length
+    ),
+    'setting left wrong': ofScenes(() => 1),
+    'radio drop-out': ofScenes(({ usesRadio, takes }) => (usesRadio ? takes : 0)),
+    gust: ofScenes(({ isOutdoors, takes, windMps }) => (isOutdoors ? (takes * windMps) / 5 : 0)),
+    'file lost': ofScenes(({ filming, takes }) =>
+      filming.some(({ recording, recordsTwice }) => recording >= 0 && !recordsTwice) ? takes : 0
+    )
+  };
+}
+
+/** A page of the logbook as the plan would have it, to be corrected by what really happened. */
+export function draftLog(
+  plan: DayPlan,
+  asPlanned: ShownDay,
+  angles: readonly AngleJudgement[],
+  id: string,
+  date: string
+): DayLog {
+  const could = opportunitiesOf(plan, asPlanned);
+  const { scenes, devices, pieces, days } = plan;
+  const judged = angles.filter(({ scene }) => scenes.some((one) => one.id === scene.id));
+  return {
+    id,
+    date,
+    scenes: scenes
+      .map(({ name }) => name)
+      .join(', ')
+      .slice(0, 500),
+    takes: asPlanned.outcome.takes,
+    takesLost: 0,
+    setUpReckonedMin: round(days * scenes.reduce((sum, { setUpMin }) => sum + setUpMin, 0)),
+    tallies: (Object.keys(could) as ChanceId[]).flatMap((chance) =>
+      could[chance]! > 0 ? [{ chance, opportunities: round(could[chance]!), happened: 0 }] : []
+    ),
+    batteries: devices.flatMap(({ pieces: fits }, device): BatteryTime[] => {
+      const use = firstUse(plan, device);
+      const piece = fits[0];
+      if (!use || piece === undefined || use.watts <= 0) return [];
+      const { lineId, capacity } = pieces[piece]!;
+      const reckonedMin = round((60 * capacity * use.cold) / use.watts);
+      return [{ lineId, minutes: reckonedMin, reckonedMin }];
+    }),
+    used: usedParts(judged, days)
+  };
+}
+
+function firstUse(plan: DayPlan, device: number): { watts: number; cold: number } | undefined {
+  for (const { filming, uses, cold } of plan.scenes)
+    for (const one of [...filming, ...uses])
+      if (one.device === device) return { watts: one.watts, cold };
+  return undefined;
+}
+
+function usedParts(judged: readonly AngleJudgement[], days: number): PartUse[] {
+  const used = new Map<string, PartUse>();
+  for (const { rig, scene, angle } of judged)
+    for (const { gear, line } of partsOfScene(rig)) {
+      const minutes = recordedMinOf(scene, angle) * days;
+      const one = used.get(gear.id);
+      if (one) one.minutes += minutes;
+      else
+        used.set(gear.id, {
+          gearId: gear.id,
+          name: fullName(gear).slice(0, 200),
+          pieces: line.quantity,
+          minutes
+        });
+    }
+  return [...used.values()];
+}
+
+const round = (value: number): number => Math.round(value * 10) / 10;
+
+/** How much a part has worked, over all days written down. */
+export interface PartWear {
+  gearId: string;
+  name: string;
+  days: number;
+  hours: number;
+  firstOn: string;
+  lastOn: string;
+}
+
+export function wearOf(logbook: readonly DayLog[]): PartWear[] {
+  const wear = new Map<string, PartWear>();
+  for (const { date, used } of logbook)
+    for (const { gearId, name, minutes } of used) {
+      const one = wear.get(gearId);
+      if (!one)
+        wear.set(gearId, {
+          gearId,
+          name,
+          days: 1,
+          hours: minutes / 60,
+          firstOn: date,
+          lastOn: date
+        });
+      else {
+        one.days += 1;
+        one.hours += minutes / 60;
+        if (date < one.firstOn) one.firstOn = date;
+        if (date > one.lastOn) one.lastOn = date;
+      }
+    }
+  return [...wear.values()].sort(
+    (one, other) => other.hours - one.hours || one.name.localeCompare(other.name)
+  );
+}
+
+/** The days of a year, month by month, for a look at all of it. */
+export interface LogYear {
+  year: number;
+  months: readonly { name: string; days: readonly DayLog[] }[];
+  takes: number;
+  lost: number;
+}
+
+export function yearOf(logbook: readonly DayLog[], year: number): LogYear {
+  const ofYear = logbook
+    .filter(({ date }) => date.startsWith(`${year}-`))
+    .sort((one, other) => (one.date < other.date ? -1 : 1));
+  return {
+    year,
+    months: Array.from({ length: 12 }, (_, month) => ({
+      name: format(new Date(year, month, 1), 'MMM'),
+      days: ofYear.filter(({ date }) => parseISO(date).getMonth() === month)
+    })),
+    takes: ofYear.reduce((sum, { takes }) => sum + takes, 0),
+    lost: ofYear.reduce((sum, { takesLost }) => sum + takesLost, 0)
+  };
+}
+
+/** The logbook as a spreadsheet, a row a day. */
+export function logbookCsv(logbook: readonly DayLog[]): string {
+  return `${Papa.unparse(
+    {
+      fields: [
+        'date',
+        'scenes',
+        'takes',
+        'takes lost',
+        'set-up min',
+        'set-up reckoned min',
+        'what happened',
+        'battery minutes',
+        'parts used',
+        'note'
+      ],
+      data: inTime(logbook).map((day) => [
+        day.date,
+        day.scenes,
+        day.takes,
+        day.takesLost,
+        day.setUpMin ?? '',
+        day.setUpReckonedMin ?? '',
+        happenedWords(day),
+        day.batteries
+          .map(({ lineId, minutes, reckonedMin }) => `${lineId} ${minutes} of ${reckonedMin}`)
+          .join('; '),
+        day.used.map(({ name }) => name).join('; '),
+        day.note ?? ''
+      ])
+    },
+    { escapeFormulae: FORMULA_CELL, newline: '\r\n' }
+  )}\r\n`;
+}
+
+/** The logbook as Markdown, a heading a day. */
+export function logbookMarkdown(projectName: string, logbook: readonly DayLog[]): string {
+  const pages = inTime(logbook).map((day) =>
+    [
+      `## ${day.date}: ${markdownText(day.scenes)}`,
+      '',
+      `- ${day.takes - day.takesLost} of ${day.takes} takes in the can`,
+      ...(day.setUpMin === undefined
+        ? []
+        : [`- set up in ${day.setUpMin} min, reckoned ${day.setUpReckonedMin ?? 0}`]),
+      ...(happenedWords(day) === '' ? [] : [`- ${markdownText(happenedWords(day))}`]),
+      ...(day.note === undefined ? [] : ['', markdownText(day.note)])
+    ].join('\n')
+  );
+  return `# Logbook: ${markdownText(projectName)}\n\n${pages.join('\n\n')}\n`;
+}
+
+const inTime = (logbook: readonly DayLog[]): DayLog[] =>
+  [...logbook].sort((one, other) => (one.date < other.date ? -1 : one.date > other.date ? 1 : 0));
+
+export const happenedWords = ({ tallies }: Pick<DayLog, 'tallies'>): string =>
+  tallies
+    .filter(({ happened }) => happened > 0)
+    .map(({ chance, happened }) => `${chance} ${happened === 1 ? 'once' : `${happened} times`}`)
+    .join(', ');

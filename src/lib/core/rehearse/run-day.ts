@@ -1,0 +1,579 @@
+import { BODY_HEAT_LIMIT_C } from '../figures/heat-rows';
+import type { ChanceId } from '../model/rehearsal';
+import { bayWattsFor, chargeAtHome, chargeAway, chargeInBays } from './charging';
+import { type DayPlan, type Filming, type PlannedScene, type Use, usualDay } from './day-plan';
+import { type Books, CRUMB, DayState } from './day-state';
+import { deviation, drawn, keyOf } from './draws';
+import { heatAfter, type HeatCurve, heatCurve, minutesUntil, RESTART_C } from './heating';
+
+/** Why a take is lost, by what was to blame first. */
+export const causes = [
+  'no camera',
+  'no power',
+  'no card',
+  'battery empty',
+  'card full',
+  'overheated',
+  'clip limit',
+  'switch left off',
+  'setting left wrong',
+  'radio drop-out',
+  'gust',
+  'file lost',
+  'no time left'
+] as const;
+export type Cause = (typeof causes)[number];
+
+/** A take that is not in the can. */
+export interface LostTake {
+  /** Which day away, from 0. */
+  day: number;
+  scene: number;
+  take: number;
+  cause: Cause;
+  /** The part to blame, by its line; none of chance and of time. */
+  lineId: string | undefined;
+  name: string | undefined;
+  atMin: number;
+}
+
+export type SegmentKind =
+  | 'carried'
+  | 'set-up'
+  | 'take'
+  | 'pause'
+  | 'lunch'
+  | 'cooling'
+  | 'charging'
+  | 'tear-down'
+  | 'night'
+  | 'evening';
+
+/** Something worth telling of a day, at its minute. */
+export interface DayEvent {
+  atMin: number;
+  kind:
+    'swap' | 'empty' | 'card swapped' | 'card full' | 'hot' | 'left on' | 'noticed' | 'too late';
+  /** The part it is about, by its line; of a fault that is noticed, none. */
+  lineId: string | undefined;
+  name: string;
+}
+
+/** Told of a day as it runs, for those who want to see it. */
+export interface Witness {
+  segment(kind: SegmentKind, fromMin: number, toMin: number, scene: number, take: number): void;
+  event(event: DayEvent): void;
+  /** Every level as it stands now. */
+  levels(atMin: number, state: DayState): void;
+  /** One body, in the middle of a take: it warms along a curve. */
+  heat(atMin: number, warming: number, celsius: number): void;
+}
+
+/** What a day came to. */
+export interface DayOutcome {
+  takes: number;
+  lost: readonly LostTake[];
+  endsAtMin: number;
+  startWh: number;
+  endWh: number;
+  startFreeGb: number;
+  endFreeGb: number;
+  books: Readonly<Books>;
+}
+
+/** The luck of one day; without it the day goes as it is planned, and nothing happens by chance. */
+export interface Luck {
+  seed: number;
+  day: number;
+}
+
+/** A swap takes so long. */
+const SWAP_MIN = 1.5;
+/** A battery that was not charged holds this share, and a card that was not emptied has this share left. */
+const NOT_CHARGED_SHARE = 0.25;
+const NOT_EMPTIED_SHARE = 0.6;
+/** Whoever does not play a take back notices a fault after every other one. */
+const NOTICED_SHARE = 0.5;
+/** The wind that the chance of a gust is stated for. */
+const GUST_AT_MPS = 5;
+/** The evening is shown for so long, or until everything is copied. */
+const EVENING_MIN = 120;
+/** Longer than this nobody waits for a battery before one take. */
+const MOST_WAITED_MIN = 90;
+const HOME_C = 20;
+const DAY_MIN = 24 * 60;
+/** A curve is drawn through a point every so often. */
+const HEAT_SEEN_EVERY_MIN = 2;
+/** How many takes of one day are told apart in a draw. */
+const TAKES_APART = 1000;
+
+const chanceKey = Object.fromEntries(
+  (
+    [
+      'battery not charged',
+      'battery not checked',
+      'card not emptied',
+      'switch left off',
+      'left on in between',
+      'setting left wrong',
+      'radio drop-out',
+      'gust',
+      'file lost',
+      'battery spread',
+      'set-up spread'
+    ] satisfies ChanceId[]
+  ).map((chance) => [chance, keyOf(chance)])
+) as Record<ChanceId, number>;
+const NOTICED_KEY = keyOf('noticed');
+const HEAT_KEY = keyOf('heat');
+
+/**
+ * Runs a day: from the first step out of the house to the evening, or over all the days away.
+ *
+ * @param luck what chance there is; left out, the day goes as planned
+ * @param witness is told what happens when; a day without one runs faster
+ */
+export function runDay(plan: DayPlan, luck?: Luck, witness?: Witness): DayOutcome {
+  return new DayRun(plan, luck, witness).run();
+}
+
+/** The first fault of a take, and after how many of its minutes. */
+interface Fault {
+  cause: Cause;
+  lineId: string;
+  name: string;
+  after: number;
+}
+
+class DayRun {
+  private readonly state: DayState;
+  private readonly lost: LostTake[] = [];
+  private clock: number;
+  private day = 0;
+  private hadLunch = false;
+  /** By warming body, how slowly it warms on this day. */
+  private readonly slowness: readonly number[];
+  /** By warming body, how it cools: the air is put in where it stands. */
+  private readonly timeConstants: readonly number[];
+  private readonly leftOn: boolean[];
+  /** Switches of the scene, by their place, that nobody has touched. */
+  private readonly off = new Set<number>();
+  private isSetWrong = false;
+  /** Warming bodies that have switched themselves off. */
+  private readonly tooHot = new Set<number>();
+
+  constructor(
+    private readonly plan: DayPlan,
+    private readonly luck: Luck | undefined,
+    private readonly witness: Witness | undefined
+  ) {
+    this.state = new DayState(plan);
+    this.clock = plan.startsAtMin;
+    this.leftOn = plan.devices.map(() => false);
+    this.slowness = plan.warming.map((_, at) =>
+      luck ? drawn(luck.seed, luck.day, HEAT_KEY, at) : 0.5
+    );
+    this.timeConstants = plan.warming.map(
+      ({ quickMin, slowMin }, at) => quickMin * (slowMin / quickMin) ** this.slowness[at]!
+    );
+  }
+
+  run(): DayOutcome {
+    const { plan, state } = this;
+    this.leaveHome();
+    const startWh = state.energyWh();
+    const startFreeGb = state.freeSpaceGb();
+    let takes = 0;
+    for (this.day = 0; this.day < plan.days; this.day++) {
+      if (this.day > 0) this.night();
+      this.hadLunch = plan.lunchMin === 0;
+      let carriedBack = 0;
+      for (const [at, scene] of plan.scenes.entries()) {
+        this.pass('carried', Math.max(carriedBack, scene.carryMin), at, -1);
+        this.playScene(scene, at);
+        takes += scene.takes;
+        carriedBack = scene.carryMin;
+      }
+      this.pass('carried', carriedBack, plan.scenes.length - 1, -1);
+      this.leftOn.fill(false);
+    }
+    this.evening();
+    return {
+      takes,
+      lost: this.lost,
+      endsAtMin: this.clock,
+      startWh,
+      endWh: state.energyWh(),
+      startFreeGb,
+      endFreeGb: state.freeSpaceGb(),
+      books: state.books
+    };
+  }
+
+  /** @param whom and which time it could happen to them */
+  private happens(chance: ChanceId, whom: number, at: number, share?: number): boolean {
+    const { luck } = this;
+    return (
+      luck !== undefined &&
+      drawn(luck.seed, luck.day, chanceKey[chance] ^ whom, this.day * TAKES_APART + at) <
+        (share ?? this.plan.chances[chance])
+    );
+  }
+
+  /** A figure that varies from day to day, never below half of itself. */
+  private spread(chance: ChanceId, whom: number): number {
+    const { luck } = this;
+    if (!luck) return 1;
+    const off = deviation(luck.seed, luck.day, chanceKey[chance] ^ whom, this.day);
+    return Math.max(0.5, 1 + off * this.plan.chances[chance]);
+  }
+
+  /** Batteries full, cards empty, each in its place: but for what was forgotten in the evening. */
+  private leaveHome(): void {
+    const { plan, state } = this;
+    for (const [at, { capacity, key }] of plan.pieces.entries()) {
+      state.full[at] = capacity * this.spread('battery spread', key);
+      state.held[at] =
+        state.full[at]! * (this.happens('battery not charged', key, 0) ? NOT_CHARGED_SHARE : 1);
+    }
+    for (const [at, { gigabytes, isBuiltIn, key }] of plan.cards.entries())
+      state.freeGb[at] =
+        gigabytes *
+        (!isBuiltIn && this.happens('card not emptied', key, 0) ? NOT_EMPTIED_SHARE : 1);
+    for (const device of plan.devices.keys()) state.insertBest(device);
+    for (const recording of plan.recordings.keys()) state.insertCard(recording);
+    state.heatC.fill(plan.scenes[0]?.celsius ?? HOME_C);
+    this.witness?.levels(this.clock, state);
+  }
+
+  private playScene(scene: PlannedScene, at: number): void {
+    const { plan } = this;
+    this.leftOn.fill(false);
+    const setUpMin = scene.setUpMin * plan.setUpFactor;
+    this.pass('set-up', setUpMin * this.spread('set-up spread', scene.key), at, -1);
+    this.off.clear();
+    for (const [place, { key }] of scene.switches.entries())
+      if (this.happens('switch left off', key ^ scene.key, 0)) this.off.add(place);
+    this.isSetWrong = this.happens('setting left wrong', scene.key, 0);
+    for (const { device } of scene.uses) {
+      const { canBeLeftOn, key } = plan.devices[device]!;
+      this.leftOn[device] = canBeLeftOn && this.happens('left on in between', key ^ scene.key, 0);
+    }
+    const curves = scene.filming.map(
+      ({ heat, heatAt }) => heat && heatCurve(heat, this.slowness[heatAt]!)
+    );
+    for (let take = 0; take < scene.takes; take++) {
+      if (this.clock - this.day * DAY_MIN > plan.endsAtMin + CRUMB) {
+        this.tellTooLate(scene, take);
+        this.lose(at, take, 'no time left', undefined, undefined, this.clock);
+        continue;
+      }
+      this.playTake(scene, at, take, curves);
+      if (take < scene.takes - 1) this.between(scene, at, take);
+    }
+    for (const [device, isOn] of this.leftOn.entries())
+      if (isOn) this.tell('left on', plan.devices[device]!.lineId, plan.devices[device]!.name);
+    this.pass('tear-down', scene.setUpMin * usualDay.tearDownShare, at, -1);
+    if (!this.hadLunch && this.isLunchTime()) this.between(scene, at, -1);
+  }
+
+  private isLunchTime(): boolean {
+    return this.clock - this.day * DAY_MIN >= this.plan.lunchAtMin;
+  }
+
+  private between(scene: PlannedScene, at: number, take: number): void {
+    const isLunch = !this.hadLunch && this.isLunchTime();
+    if (isLunch) this.hadLunch = true;
+    this.pass(isLunch ? 'lunch' : 'pause', isLunch ? this.plan.lunchMin : scene.pauseMin, at, take);
+  }
+
+  private playTake(
+    scene: PlannedScene,
+    at: number,
+    take: number,
+    curves: readonly (HeatCurve | undefined)[]
+  ): void {
+    const { plan, state } = this;
+    for (const one of scene.filming) if (one.device >= 0) this.checkBattery(one, scene, at, take);
+    for (const use of scene.uses) this.checkBattery(use, scene, at, take);
+    for (const one of scene.filming) {
+      this.checkCard(one, at, take);
+      this.coolDown(one, at, take);
+    }
+    const began = this.clock;
+    const faults: Fault[] = [];
+    for (const { lineId, name } of scene.unpowered)
+      faults.push({ cause: 'no power', lineId, name, after: 0 });
+    let minutes = scene.filming.length === 0 ? scene.takeMin : 0;
+    for (const [place, one] of scene.filming.entries())
+      minutes = Math.max(minutes, this.film(one, curves[place], scene, faults));
+    for (const use of scene.uses) {
+      const { lineId, name, losesTakes } = plan.devices[use.device]!;
+      if (this.isOff(scene, use.device)) continue;
+      const wanted = Math.min(use.minutes, minutes);
+      const can = state.minutesLeft(use.device, use.watts, scene.cold);
+      state.drain(use.device, use.watts, Math.min(wanted, can), scene.cold);
+      if (can >= wanted - 1e-6) continue;
+      this.tell('empty', lineId, name, began + can);
+      if (losesTakes) faults.push({ cause: 'battery empty', lineId, name, after: can });
+    }
+    this.clock = began + minutes;
+    this.witness?.segment('take', began, this.clock, at, take);
+    this.witness?.levels(this.clock, state);
+    this.judgeTake(scene, at, take, began, faults);
+    this.lookBack(scene, take);
+  }
+
+  private isOff(scene: PlannedScene, device: number): boolean {
+    for (const place of this.off) if (scene.switches[place]!.device === device) return true;
+    return false;
+  }
+
+  /** What the take was lost to, if it was: what was wrong from its first moment before what broke it off. */
+  private judgeTake(
+    scene: PlannedScene,
+    at: number,
+    take: number,
+    began: number,
+    faults: readonly Fault[]
+  ): void {
+    const [place] = this.off;
+    if (scene.filming.length === 0)
+      return this.lose(at, take, 'no camera', undefined, undefined, began);
+    if (place !== undefined) {
+      const { lineId, name } = scene.switches[place]!;
+      return this.lose(at, take, 'switch left off', lineId, name, began);
+    }
+    if (this.isSetWrong)
+      return this.lose(at, take, 'setting left wrong', undefined, undefined, began);
+    let first: Fault | undefined;
+    for (const one of faults) if (!first || one.after < first.after) first = one;
+    if (first) {
+      const { cause, lineId, name, after } = first;
+      return this.lose(at, take, cause, lineId, name, began + after);
+    }
+    if (scene.usesRadio && this.happens('radio drop-out', scene.key, take))
+      return this.lose(at, take, 'radio drop-out', undefined, undefined, began);
+    if (
+      scene.isOutdoors &&
+      this.happens('gust', scene.key, take, (this.plan.chances.gust * scene.windMps) / GUST_AT_MPS)
+    )
+      return this.lose(at, take, 'gust', undefined, undefined, began);
+    const gone = scene.filming.find(
+      ({ recording, recordsTwice, key }) =>
+        recording >= 0 &&
+        this.happens('file lost', key, take) &&
+        (!recordsTwice || this.happens('file lost', ~key, take))
+    );
+    if (gone) this.lose(at, take, 'file lost', gone.lineId, gone.name, this.clock);
+  }
+
+  /** A fault is noticed when a take is played back, or else by and by. */
+  private lookBack(scene: PlannedScene, take: number): void {
+    if (this.off.size === 0 && !this.isSetWrong) return;
+    const { luck, plan } = this;
+    const isNoticed =
+      plan.habits.has('first take played back') ||
+      (luck !== undefined &&
+        drawn(luck.seed, luck.day, NOTICED_KEY ^ scene.key, this.day * TAKES_APART + take) <
+          NOTICED_SHARE);
+    if (!isNoticed) return;
+    for (const place of this.off)
+      this.tell('noticed', scene.switches[place]!.lineId, scene.switches[place]!.name);
+    if (this.isSetWrong) this.tell('noticed', undefined, 'the setting');
+    this.off.clear();
+    this.isSetWrong = false;
+  }
+
+  private lose(
+    scene: number,
+    take: number,
+    cause: Cause,
+    lineId: string | undefined,
+    name: string | undefined,
+    atMin: number
+  ): void {
+    this.lost.push({ day: this.day, scene, take, cause, lineId, name, atMin });
+  }
+
+  private tell(
+    kind: DayEvent['kind'],
+    lineId: string | undefined,
+    name: string,
+    atMin = this.clock
+  ): void {
+    this.witness?.event({ atMin, kind, lineId, name });
+  }
+
+  private tellTooLate(scene: PlannedScene, take: number): void {
+    if (take === 0 || this.lost.at(-1)?.cause !== 'no time left')
+      this.tell('too late', undefined, scene.name);
+  }
+
+  /** Looks whether the battery lasts through the take, and puts a fuller one in if it does not. */
+  private checkBattery(
+    { device, watts, minutes }: Pick<Use, 'device' | 'watts' | 'minutes'>,
+    scene: PlannedScene,
+    at: number,
+    take: number
+  ): void {
+    const { plan, state } = this;
+    if (state.minutesLeft(device, watts, scene.cold) >= minutes - 1e-6) return;
+    const { key, lineId, name } = plan.devices[device]!;
+    if (this.happens('battery not checked', key ^ scene.key, take)) return;
+    if (state.insertBest(device)) {
+      this.witness?.levels(this.clock, state);
+      this.tell('swap', lineId, name);
+      this.pass('pause', SWAP_MIN, at, take);
+    }
+    if (scene.hasSocket && plan.habits.has('charged while there is a socket'))
+      this.waitForCharge(device, (watts * minutes) / 60 / scene.cold, at, take);
+  }
+
+  /** Nothing in the bag lasts through the take, and there is a socket: one waits until it does, but not all day. */
+  private waitForCharge(device: number, neededWh: number, at: number, take: number): void {
+    const { state } = this;
+    const piece = state.inserted[device]!;
+    if (piece < 0) return;
+    const wanting = Math.min(neededWh, state.full[piece]!) - state.held[piece]!;
+    const watts = bayWattsFor(state, piece);
+    if (wanting <= 0 || watts === 0) return;
+    this.pass('charging', Math.min(MOST_WAITED_MIN, (60 * wanting) / watts), at, take, piece);
+  }
+
+  private checkCard(
+    { recording, gigabytesPerMin, minutes }: Filming,
+    at: number,
+    take: number
+  ): void {
+    const { state, plan } = this;
+    if (recording < 0 || state.freeIn(recording) >= gigabytesPerMin * minutes - 1e-6) return;
+    if (!state.insertCard(recording)) return;
+    this.witness?.levels(this.clock, state);
+    this.tell(
+      'card swapped',
+      plan.recordings[recording]!.lineId,
+      plan.cards[state.cardIn[recording]!]!.name
+    );
+    this.pass('pause', SWAP_MIN, at, take);
+  }
+
+  /** One that has switched itself off is waited for. */
+  private coolDown({ heat, heatAt }: Filming, at: number, take: number): void {
+    if (!heat || !this.tooHot.delete(heatAt)) return;
+    const curve = { endC: heat.airC, timeConstantMin: this.timeConstants[heatAt]! };
+    const wait = minutesUntil(this.state.heatC[heatAt]!, curve, RESTART_C);
+    if (Number.isFinite(wait)) this.pass('cooling', wait, at, take);
+  }
+
+  /** Lets one camera roll. @returns minutes it ran */
+  private film(
+    one: Filming,
+    curve: HeatCurve | undefined,
+    scene: PlannedScene,
+    faults: Fault[]
+  ): number {
+    const { state } = this;
+    const { device, watts, recording, gigabytesPerMin, heatAt, lineId, name } = one;
+    const byEnergy = one.lacksPower
+      ? 0
+      : device < 0
+        ? Infinity
+        : state.minutesLeft(device, watts, scene.cold);
+    const byCard =
+      recording < 0 || gigabytesPerMin === 0 ? Infinity : state.freeIn(recording) / gigabytesPerMin;
+    const byHeat = curve ? minutesUntil(state.heatC[heatAt]!, curve, BODY_HEAT_LIMIT_C) : Infinity;
+    const ran = one.lacksCard
+      ? 0
+      : Math.min(one.minutes, byEnergy, byCard, byHeat, one.clipLimitMin);
+    if (device >= 0) state.drain(device, watts, ran, scene.cold);
+    if (recording >= 0) state.write(recording, ran * gigabytesPerMin);
+    if (curve) this.warm(heatAt, curve, ran, byHeat <= ran);
+    if (ran >= one.minutes - 1e-6) return ran;
+    const atMin = this.clock + ran;
+    const breaksOff = (cause: Cause, kind?: DayEvent['kind']) => {
+      faults.push({ cause, lineId, name, after: ran });
+      if (kind) this.tell(kind, lineId, name, atMin);
+    };
+    if (one.lacksCard) breaksOff('no card');
+    else if (one.lacksPower) breaksOff('no power');
+    else if (ran === byEnergy) breaksOff('battery empty', 'empty');
+    else if (ran === byCard) breaksOff('card full', 'card full');
+    else if (ran === byHeat) breaksOff('overheated', 'hot');
+    else breaksOff('clip limit');
+    return ran;
+  }
+
+  private warm(heatAt: number, curve: HeatCurve, minutes: number, toTheLimit: boolean): void {
+    const { state, witness } = this;
+    const was = state.heatC[heatAt]!;
+    if (witness)
+      for (let after = HEAT_SEEN_EVERY_MIN; after < minutes; after += HEAT_SEEN_EVERY_MIN)
+        witness.heat(this.clock + after, heatAt, heatAfter(was, curve, after));
+    state.heatC[heatAt] = toTheLimit ? BODY_HEAT_LIMIT_C : heatAfter(was, curve, minutes);
+    if (toTheLimit) this.tooHot.add(heatAt);
+  }
+
+  /** Time in which nothing is filmed: what was left on drains, what is hot cools, what has a socket charges. */
+  private pass(
+    kind: SegmentKind,
+    minutes: number,
+    at: number,
+    take: number,
+    waitedFor?: number
+  ): void {
+    const { plan, state } = this;
+    const scene = plan.scenes[at];
+    if (minutes <= 0 || !scene) return;
+    const from = this.clock;
+    this.clock += minutes;
+    if (kind !== 'set-up')
+      for (const [device, isOn] of this.leftOn.entries()) {
+        if (!isOn) continue;
+        const watts = this.wattsOf(device, scene);
+        const can = state.minutesLeft(device, watts, scene.cold);
+        state.drain(device, watts, Math.min(minutes, can), scene.cold);
+      }
+    this.cool(minutes, scene.celsius);
+    if (scene.hasSocket && kind !== 'carried' && plan.habits.has('charged while there is a socket'))
+      // Over lunch the battery in the camera goes into the charger too.
+      chargeInBays(state, minutes, kind === 'lunch', waitedFor);
+    this.witness?.segment(kind, from, this.clock, at, take);
+    this.witness?.levels(this.clock, state);
+  }
+
+  /** On the way to the next scene it goes on as it did in the last. */
+  private wattsOf(device: number, scene: PlannedScene): number {
+    for (const { uses } of [scene, ...this.plan.scenes])
+      for (const use of uses) if (use.device === device) return use.watts;
+    return 0;
+  }
+
+  private cool(minutes: number, airC: number): void {
+    const { heatC } = this.state;
+    for (const [at, timeConstantMin] of this.timeConstants.entries())
+      heatC[at] = heatAfter(heatC[at]!, { endC: airC, timeConstantMin }, minutes);
+  }
+
+  private night(): void {
+    const { plan, state } = this;
+    const from = this.clock;
+    this.clock = Math.max(from, plan.startsAtMin + this.day * DAY_MIN);
+    chargeAway(state, plan);
+    this.cool(this.clock - from, plan.scenes[0]?.celsius ?? HOME_C);
+    this.witness?.segment('night', from, this.clock, 0, -1);
+    this.witness?.levels(this.clock, state);
+  }
+
+  /** Home again: everything goes to the socket while the files are copied. */
+  private evening(): void {
+    const { plan, state } = this;
+    const minutes = Math.max(EVENING_MIN, plan.copyMin ?? 0);
+    const from = this.clock;
+    this.clock += minutes;
+    chargeAtHome(state, plan, minutes);
+    this.cool(minutes, HOME_C);
+    this.witness?.segment('evening', from, this.clock, plan.scenes.length - 1, -1);
+    this.witness?.levels(this.clock, state);
+  }
+}
