@@ -12,6 +12,9 @@ import type { PackRules } from '../core/pack/pack-rules';
 import type { PackedKit } from '../core/pack/packed-kit';
 import type { PackProgress } from '../core/pack/packing';
 import type { RunnerUp } from '../core/pack/runners-up';
+import type { ManyDays } from '../core/rehearse/many-days';
+import type { Luck } from '../core/rehearse/run-day';
+import type { Savings } from '../core/rehearse/what-saves';
 import type { GearItem } from '../core/model/gear';
 import type { Pocket } from '../core/model/pocket';
 import type { Project } from '../core/model/project';
@@ -105,6 +108,20 @@ export interface JudgeWorker {
     rules: PackRules,
     onpart: (part: Mending) => void
   ): Promise<Outcome<Mending>>;
+  /** Many days of chance, told as they are run; asking again or stopping cancels. */
+  rehearse(
+    project: SentProject,
+    sceneId: string,
+    onpart: (part: ManyDays) => void
+  ): Promise<Outcome<void>>;
+  /** What would have kept takes, tried on the same days; asking again or stopping cancels. */
+  whatSaves(
+    project: SentProject,
+    sceneId: string,
+    luck: Luck | undefined,
+    onpart: (part: Savings) => void
+  ): Promise<Outcome<Savings>>;
+  stopRehearsing(): void;
   /** A first kit within the limit. */
   packFirst(project: SentProject): Promise<Project>;
   /** Rows of a spreadsheet as parts, with its progress from 0 to 1; asking again or stopping cancels. */

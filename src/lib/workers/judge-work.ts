@@ -18,6 +18,8 @@ import { type Mending, mending } from '../core/pack/mend';
 import { frameOf, type PackRules } from '../core/pack/pack-rules';
 import { type PackProgress, packing } from '../core/pack/packing';
 import { runnersUp } from '../core/pack/runners-up';
+import { type ManyDays, runningDays } from '../core/rehearse/many-days';
+import { dayPlanWith, lookingForSavings } from '../core/rehearse/what-saves';
 import { SatchelDatabase } from '../data/database';
 import { ProjectRepository } from '../data/project-repository';
 import type { Candidate, WayOfTaking } from '../core/judge/candidates';
@@ -171,6 +173,16 @@ function* mendingIt(
   return yield* telling(mending(project, shelfOf(project), rules), onpart);
 }
 
+function* rehearsing(
+  project: Project,
+  sceneId: string,
+  onpart: (part: ManyDays) => void
+): Sliced<void> {
+  const { judgement } = judged(project);
+  const plan = dayPlanWith(project, judgement, sceneId);
+  if (plan) yield* telling(runningDays(plan), onpart);
+}
+
 async function must<T>(outcome: Promise<Outcome<T>>): Promise<T> {
   const one = await outcome;
   if (!one.cancelled) return one.done as T;
@@ -251,6 +263,20 @@ export function makeJudgeWork(queue = new Scheduler()): JudgeWorker {
       }),
     mend: (project, rules, onpart) =>
       queue.run('mend', priorities.later, mendingIt(whole(project), rules, onpart)),
+    rehearse: (project, sceneId, onpart) =>
+      queue.run('days', priorities.later, rehearsing(whole(project), sceneId, onpart)),
+    whatSaves: (project, sceneId, luck, onpart) => {
+      const now = whole(project);
+      return queue.run(
+        'savings',
+        priorities.later,
+        telling(lookingForSavings(now, shelfOf(now), sceneId, luck), onpart)
+      );
+    },
+    stopRehearsing: () => {
+      queue.cancel('days');
+      queue.cancel('savings');
+    },
     packFirst: (project) => own('pack', () => packed(whole(project))),
     readRows: (...rows) => queue.run('rows', priorities.soon, readingRows(...rows)),
     stopReadingRows: () => queue.cancel('rows'),

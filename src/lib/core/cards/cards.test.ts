@@ -25,6 +25,23 @@ const withPart = (find: (gear: (typeof catalogue.items)[number]) => boolean): Pr
   });
 
 describe('cards', () => {
+  it('carry the lines a rehearsal has put on them, each on its own list', () => {
+    const kept: Project = {
+      ...demo,
+      rehearsal: {
+        habits: ['cards emptied in the evening', 'first take played back']
+      }
+    };
+    for (const { items } of card(kept, 'pre-roll').groups)
+      expect(items.at(-1)!.text).toBe('Play back the first take with headphones, to its end');
+    expect(texts(kept, 'evening', 'from the rehearsal')).toEqual([
+      'Copy every card, then format it in the camera'
+    ]);
+    expect(card(demo, 'evening').groups.map(({ name }) => name)).not.toContain(
+      'from the rehearsal'
+    );
+  });
+
   it('are made of every demo, each line once, in whole words', async () => {
     for (const { project } of demos) {
       const made = await project();

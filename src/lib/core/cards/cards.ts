@@ -6,6 +6,7 @@ import type { AngleJudgement } from '../judge/incremental';
 import type { Judgement } from '../judge/judgement';
 import { settingsOf } from '../judge/settings';
 import { fullName, type GearItem, pocketOf } from '../model/gear';
+import { habits } from '../model/habits';
 import { type Pocket, pockets } from '../model/pocket';
 import type { Project, UnitSystem } from '../model/project';
 import { isRecorded, showsFace } from '../model/scene-facts';
@@ -44,7 +45,13 @@ export function cardsOf(project: Project, judgement: Judgement): Card[] {
       id: 'pre-roll',
       title: 'Pre-roll',
       about: 'Before every take, in the order one goes round the set.',
-      groups: judgement.angles.map((one) => ({ name: nameOf(one), items: preRoll(one) }))
+      groups: judgement.angles.map((one) => ({
+        name: nameOf(one),
+        items: [
+          ...preRoll(one),
+          ...keptLines(project, 'pre-roll', `${one.scene.id} ${one.angle.id} `)
+        ]
+      }))
     },
     {
       id: 'settings',
@@ -64,7 +71,7 @@ export function cardsOf(project: Project, judgement: Judgement): Card[] {
       about: 'In the order in which nothing has to be moved twice, with its minutes, about.',
       groups: judgement.angles.map((one) => ({ name: setUpName(one), items: setUp(one) }))
     },
-    evening(judgement)
+    evening(project, judgement)
   ];
 }
 
@@ -172,6 +179,17 @@ function preRoll(judged: AngleJudgement): CardItem[] {
   return items;
 }
 
+/** Lines a rehearsal has put on the lists. */
+function keptLines(
+  { rehearsal }: Project,
+  when: 'evening' | 'pre-roll',
+  before: string
+): CardItem[] {
+  return (rehearsal?.habits ?? [])
+    .filter((habit) => habits[habit].when === when)
+    .map((habit) => ({ key: `${before}${habit}`, text: habits[habit].line }));
+}
+
 /** What stands first is what the rest stands on or is measured from. */
 const SET_UP_ORDER: Partial<Record<GearItem['kind'], number>> = {
   support: 0,
@@ -209,7 +227,7 @@ function setUpName(judged: AngleJudgement): string {
 }
 
 /** Charging and copying at night, so that the next morning begins full and empty. */
-function evening(judgement: Judgement): Card {
+function evening(project: Project, judgement: Judgement): Card {
   const { kit, angles } = judgement;
   const charging: CardItem[] = [];
   for (const { gear, line } of kit.of('battery'))
@@ -263,7 +281,8 @@ function evening(judgement: Judgement): Card {
         : 'Charge where you would notice smoke, never on a bed.',
     groups: [
       { name: 'charging', items: charging },
-      { name: 'files', items: files }
+      { name: 'files', items: files },
+      { name: 'from the rehearsal', items: keptLines(project, 'evening', '') }
     ].filter(({ items }) => items.length > 0)
   };
 }

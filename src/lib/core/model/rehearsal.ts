@@ -51,7 +51,8 @@ export class ChanceTally {
 /** How long a battery really lasted, beside what was reckoned of it when new. */
 export class BatteryTime {
   @Id() lineId!: string;
-  @NeededNumber('min', 0.1, 10_000) minutes!: number;
+  /** Left out where nobody looked. */
+  @StatedNumber('min', 0.1, 10_000) minutes?: number;
   @NeededNumber('min', 0.1, 10_000) reckonedMin!: number;
 }
 

@@ -74,6 +74,7 @@ export function lessonsOf({
       tallied.set(chance, sum);
     }
     for (const { lineId, minutes, reckonedMin: reckoned } of day.batteries) {
+      if (minutes === undefined) continue;
       const sum = batteries.get(lineId) ?? { measuredMin: 0, reckonedMin: 0 };
       sum.measuredMin += minutes;
       sum.reckonedMin += reckoned;
@@ -186,7 +187,7 @@ export function draftLog(
       if (!use || piece === undefined || use.watts <= 0) return [];
       const { lineId, capacity } = pieces[piece]!;
       const reckonedMin = round((60 * capacity * use.cold) / use.watts);
-      return [{ lineId, minutes: reckonedMin, reckonedMin }];
+      return [{ lineId, reckonedMin }];
     }),
     used: usedParts(judged, days)
   };
@@ -303,7 +304,9 @@ export function logbookCsv(logbook: readonly DayLog[]): string {
         day.setUpReckonedMin ?? '',
         happenedWords(day),
         day.batteries
-          .map(({ lineId, minutes, reckonedMin }) => `${lineId} ${minutes} of ${reckonedMin}`)
+          .flatMap(({ lineId, minutes, reckonedMin }) =>
+            minutes === undefined ? [] : `${lineId} ${minutes} of ${reckonedMin}`
+          )
           .join('; '),
         day.used.map(({ name }) => name).join('; '),
         day.note ?? ''

@@ -13,7 +13,7 @@ import type { HabitId, Rehearsal } from '../model/rehearsal';
 import type { Shelf } from '../model/shelf';
 import { minorPerMajor } from '../money/format';
 import { basisFor } from '../money/payable-price';
-import { habits } from './chances';
+import { habits } from '../model/habits';
 import { type DayPlan, dayPlanOf, daysOf } from './day-plan';
 import { learnedFrom } from './logbook';
 import { type Blame, type ManyDays, runDays, type ShareWithin } from './many-days';

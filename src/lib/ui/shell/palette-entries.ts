@@ -40,6 +40,7 @@ export interface PaletteSource {
 /** Pages that no key opens. */
 const pagesBeside = [
   { path: '/satchel/pack', name: 'Pack for me', detail: 'the best kits at every spend, mending' },
+  { path: '/rehearse/logbook', name: 'Logbook', detail: 'real days of filming, afterwards' },
   { path: '/inventory', name: 'Inventory', detail: 'what is owned, over all projects' },
   { path: '/compare', name: 'Compare plans', detail: 'side by side, only what differs' },
   { path: '/cards', name: 'Cards', detail: 'packing, pre-roll, settings, set-up, evening' },

@@ -4,13 +4,17 @@ export const views = [
   { path: '/satchel', key: '2', name: 'Satchel', glyph: '◫' },
   { path: '/set', key: '3', name: 'Set', glyph: '△' },
   { path: '/ledger', key: '4', name: 'Ledger', glyph: '≣' },
+  { path: '/rehearse', key: '5', name: 'Rehearse', glyph: '◔' },
   { path: '/shelf', key: '7', name: 'Shelf', glyph: '☰' },
   { path: '/buying', key: '8', name: 'Buying list', glyph: '✓' }
 ] as const;
 
 /** Every key, for the dialog that shows them. */
 export const keys: readonly { keys: string; does: string }[] = [
-  { keys: '1  2  3  4  7  8', does: 'Brief, Satchel, Set, Ledger, Shelf, Buying list' },
+  {
+    keys: '1  2  3  4  5  7  8',
+    does: 'Brief, Satchel, Set, Ledger, Rehearse, Shelf, Buying list'
+  },
   { keys: 'Ctrl K', does: 'find a part, an act, a view or a finding, and do it' },
   { keys: 'Ctrl Z', does: 'undo, also after closing the app' },
   { keys: 'Ctrl Shift Z', does: 'redo' },
