@@ -68,6 +68,18 @@ const places: Record<string, (page: Page) => Promise<void>> = {
     await expect(page.getByRole('img', { name: /^What every spend buys/ })).toBeVisible();
     await page.getByRole('button', { name: 'Stop', exact: true }).click();
   },
+  'a day rehearsed': async (page) => {
+    await page.goto('/rehearse');
+    await expect(page.getByRole('region', { name: 'Many such days' })).toContainText('in 100');
+    for (const part of ['When it begins, and its takes', 'The day as a table'])
+      await page.getByRole('button', { name: part }).click();
+    await page.getByRole('button', { name: /^My lists/ }).click();
+  },
+  'the logbook': async (page) => {
+    await page.goto('/rehearse/logbook');
+    await page.getByRole('button', { name: 'Write a day down' }).click();
+    await expect(page.getByRole('form', { name: 'A day of the logbook' })).toBeVisible();
+  },
   'the inventory': async (page) => {
     await page.goto('/inventory');
     await page

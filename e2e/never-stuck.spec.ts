@@ -63,7 +63,15 @@ test('every pocket and view opens with the brief pushed to its ends', async ({ p
         timeout: 30_000
       });
     }
-    for (const view of ['/satchel', '/brief', '/set', '/ledger', '/shelf', '/buying']) {
+    for (const view of [
+      '/satchel',
+      '/brief',
+      '/set',
+      '/ledger',
+      '/rehearse',
+      '/shelf',
+      '/buying'
+    ]) {
       await page.goto(view);
       await expect(page.getByRole('main')).not.toContainText('could not be drawn');
       await expect(page.getByRole('main').getByRole('heading').first()).toBeVisible();

@@ -48,6 +48,8 @@ test('a word of two hundred letters wraps in every view, at every width and on p
       '/compare',
       '/satchel/pack',
       '/inventory',
+      '/rehearse',
+      '/rehearse/logbook',
       '/ledger',
       '/shelf',
       part,

@@ -42,6 +42,8 @@ test('whatever spoilt file the check takes, every view shows it without a fault 
       '/compare',
       '/satchel/pack',
       '/inventory',
+      '/rehearse',
+      '/rehearse/logbook',
       '/set/practise',
       '/shelf',
       '/buying'

@@ -130,6 +130,8 @@ test('a phone has it all within its width', async ({ page }) => {
     '/set',
     '/ledger',
     '/inventory',
+    '/rehearse',
+    '/rehearse/logbook',
     '/satchel/pack',
     '/set/practise',
     '/satchel/power',

@@ -210,6 +210,8 @@ test('at twice the size nothing runs off the page', async ({ page }) => {
     '/set',
     '/ledger',
     '/inventory',
+    '/rehearse',
+    '/rehearse/logbook',
     '/satchel/pack',
     '/shelf',
     '/buying',

@@ -41,6 +41,9 @@
   /** Lines tried on the day on screen, and kept nowhere. */
   let trying = $state.raw<readonly HabitId[] | undefined>(undefined);
 
+  /** The change a sentence of the day has led to. */
+  let marked = $state<string | undefined>(undefined);
+
   const project = $derived(satchel.project);
   const angles = $derived(satchel.judgement?.angles ?? []);
   const days = $derived(daysOf(angles));
@@ -138,6 +141,7 @@
     ranFor = about;
     trying = undefined;
     cursor = undefined;
+    marked = undefined;
     void many.run(project, day.scenes[0]!.id, luck);
   });
   $effect(() => () => many.stop());
@@ -277,7 +281,13 @@
         </section>
       </div>
       <aside>
-        <DayStory {story} days={plan.days} onat={(minute) => (cursor = minute)} />
+        <DayStory
+          {story}
+          days={plan.days}
+          savings={many.savings?.list ?? []}
+          onat={(minute) => (cursor = minute)}
+          onsaving={({ label }) => (marked = label)}
+        />
         {#if many.failure}
           <p class="card fault" role="alert">
             The days broke off: {many.failure}
@@ -298,6 +308,7 @@
             ontry={(habits) =>
               (trying = habits?.filter((one): one is HabitId => one !== undefined))}
             isTrying={trying !== undefined}
+            {marked}
           /></Guarded
         >
         <p class="card to-log">

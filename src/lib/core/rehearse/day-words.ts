@@ -9,6 +9,8 @@ export interface DaySentence {
   lost: number;
   text: string;
   lineId: string | undefined;
+  /** What the takes were lost to. */
+  cause?: Cause;
 }
 
 const takesWords = (takes: number): string => `${takes} ${takes === 1 ? 'take' : 'takes'}`;
@@ -79,12 +81,13 @@ function sentenceOf(cause: Cause, name: string | undefined, takes: number): stri
 }
 
 /** The day in sentences: what was lost first, the dearest before the rest, then what only just went well. */
-export function dayStory({ outcome, events, strips }: ShownDay): DaySentence[] {
+export function dayStory({ outcome, events, strips, days }: ShownDay): DaySentence[] {
   const lost = lostTogether(outcome.lost).map(({ first, takes }): DaySentence => ({
     atMin: first.atMin,
     lost: takes,
     text: sentenceOf(first.cause, first.name, takes),
-    lineId: first.lineId
+    lineId: first.lineId,
+    cause: first.cause
   }));
   lost.sort((one, other) => other.lost - one.lost || one.atMin - other.atMin);
   const told: DaySentence[] = [];
@@ -113,6 +116,13 @@ export function dayStory({ outcome, events, strips }: ShownDay): DaySentence[] {
       lost: 0,
       text: `${least.name} comes down to ${Math.round(least.level * 100)} %: ${leastWords(least.kind)}.`,
       lineId: least.lineId
+    });
+  if (days > 1)
+    told.push({
+      atMin: outcome.endsAtMin,
+      lost: 0,
+      text: `Home again with ${outcome.homeWh.toFixed(0)} Wh left of the ${outcome.startWh.toFixed(0)} one set out with; sun and car brought ${Math.max(0, outcome.homeWh - outcome.startWh + outcome.books.usedWh + outcome.books.lostWh).toFixed(0)}.`,
+      lineId: undefined
     });
   if (lost.length === 0)
     told.unshift({

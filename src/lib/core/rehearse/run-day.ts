@@ -75,6 +75,8 @@ export interface DayOutcome {
   lost: readonly LostTake[];
   endsAtMin: number;
   startWh: number;
+  /** In the bag when one is home again, before anything is charged. */
+  homeWh: number;
   endWh: number;
   startFreeGb: number;
   endFreeGb: number;
@@ -197,12 +199,14 @@ class DayRun {
       this.pass('carried', carriedBack, plan.scenes.length - 1, -1);
       this.leftOn.fill(false);
     }
+    const homeWh = state.energyWh();
     this.evening();
     return {
       takes,
       lost: this.lost,
       endsAtMin: this.clock,
       startWh,
+      homeWh,
       endWh: state.energyWh(),
       startFreeGb,
       endFreeGb: state.freeSpaceGb(),

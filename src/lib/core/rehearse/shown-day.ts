@@ -36,6 +36,8 @@ export interface ShownDay {
   strips: readonly Strip[];
   startsAtMin: number;
   endsAtMin: number;
+  /** Days in a row. */
+  days: number;
 }
 
 /** Runs one day and keeps everything that is to be seen of it. */
@@ -102,7 +104,8 @@ export function showDay(plan: DayPlan, luck?: Luck): ShownDay {
     events,
     strips,
     startsAtMin: first,
-    endsAtMin: segments.at(-1)?.toMin ?? first
+    endsAtMin: segments.at(-1)?.toMin ?? first,
+    days: plan.days
   };
 }
 

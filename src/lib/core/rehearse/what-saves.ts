@@ -41,6 +41,8 @@ export interface Saving {
   /** Of a hundred days, and below zero where it loses some. */
   savedPer100Days: number;
   whole: ShareWithin;
+  /** What it keeps most takes from being lost to. */
+  mostly: Pick<Blame, 'cause' | 'lineId'> | undefined;
   /** For each pound, of a hundred days; free ones have none. */
   savedPerMajor?: number;
 }
@@ -151,10 +153,26 @@ function savingOf(
     ...(habit === undefined ? {} : { habit }),
     savedPer100Days,
     whole: after.whole,
+    mostly: mostlySaved(before.blames, after.blames),
     ...(costMinor > 0
       ? { savedPerMajor: savedPer100Days / (costMinor / minorPerMajor(currency)) }
       : {})
   };
+}
+
+function mostlySaved(
+  before: readonly Blame[],
+  after: readonly Blame[]
+): Pick<Blame, 'cause' | 'lineId'> | undefined {
+  let most = 0;
+  let found: Pick<Blame, 'cause' | 'lineId'> | undefined;
+  for (const { cause, lineId, takes } of before) {
+    const rest = after.find((one) => one.cause === cause && one.lineId === lineId)?.takes ?? 0;
+    if (takes - rest <= most) continue;
+    most = takes - rest;
+    found = { cause, lineId };
+  }
+  return found;
 }
 
 function planAfter(

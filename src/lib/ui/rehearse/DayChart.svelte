@@ -74,7 +74,7 @@
   const walks = $derived(shown.segments.filter(({ kind }) => kind === 'carried'));
   const hours = $derived.by(() => {
     const spanH = (shown.endsAtMin - shown.startsAtMin) / 60;
-    const step = plan.days > 1 ? 6 : spanH > 14 ? 2 : 1;
+    const step = plan.days > 3 ? 24 : plan.days > 1 ? 12 : spanH > 14 ? 2 : 1;
     const list: number[] = [];
     for (
       let hour = Math.ceil(shown.startsAtMin / 60 / step) * step;
@@ -225,6 +225,13 @@
         {/each}
       </g>
     {/each}
+    {#if plan.days > 1}
+      {#each Array.from({ length: plan.days }, (_, day) => day) as day (day)}
+        <text x={x(day * 24 * 60 + plan.startsAtMin) + 3} y={high - 6} class="scene"
+          >day {day + 1}</text
+        >
+      {/each}
+    {/if}
     {#each hours as minute (minute)}
       <path d="M{x(minute)} {high - 22}v4" class="bracket" />
       <text x={x(minute)} y={high - 6} text-anchor="middle" class="soft figures"

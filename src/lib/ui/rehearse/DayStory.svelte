@@ -1,14 +1,21 @@
 <script lang="ts">
   import type { DaySentence } from '../../core/rehearse/day-words';
+  import type { Saving } from '../../core/rehearse/what-saves';
   import { clockWords } from './clock-words';
 
   /** The day in sentences, the dearest first; each is a way to its minute. */
   interface Props {
     story: readonly DaySentence[];
     days: number;
+    /** Changes that were tried, the best first. */
+    savings: readonly Saving[];
     onat: (minute: number) => void;
+    onsaving: (saving: Saving) => void;
   }
-  const { story, days, onat }: Props = $props();
+  const { story, days, savings, onat, onsaving }: Props = $props();
+
+  const savingOf = ({ cause, lineId }: DaySentence) =>
+    cause && savings.find(({ mostly }) => mostly?.cause === cause && mostly.lineId === lineId);
 
   const MOST_SENTENCES = 7;
 </script>
@@ -16,13 +23,20 @@
 <section aria-label="The day in sentences">
   <h2>The day in sentences <span class="soft">worst first</span></h2>
   <ul class="card">
-    {#each story.slice(0, MOST_SENTENCES) as { atMin, lost, text }, at (at)}
+    {#each story.slice(0, MOST_SENTENCES) as sentence, at (at)}
+      {@const { atMin, lost, text } = sentence}
+      {@const saving = savingOf(sentence)}
       <li class:bad={lost > 0}>
         <button onclick={() => onat(atMin)}>
           <b class="figures">{clockWords(atMin, days)}</b>
           {#if lost > 0}<span class="lost">{lost} lost</span>{/if}
         </button>
-        <span>{text}</span>
+        <span
+          >{text}
+          {#if saving}<button class="saved" onclick={() => onsaving(saving)}
+              >Saved by: {saving.label}</button
+            >{/if}</span
+        >
       </li>
     {/each}
   </ul>
@@ -67,6 +81,11 @@
     color: inherit;
     text-align: left;
     cursor: pointer;
+  }
+
+  .saved {
+    color: var(--moss);
+    text-decoration: underline;
   }
 
   button b {

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { tick } from 'svelte';
   import { Button, InlineLoading } from 'carbon-components-svelte';
   import type { Act } from '../../core/acts/act';
   import type { Project } from '../../core/model/project';
@@ -16,11 +17,22 @@
     /** Looks at the day as it would go with these lines, changing nothing. */
     ontry: (habits: Saving['habit'][] | undefined) => void;
     isTrying: boolean;
+    /** The one a sentence of the day has led to. */
+    marked: string | undefined;
   }
-  const { project, savings, takes, running, onact, ontry, isTrying }: Props = $props();
+  const { project, savings, takes, running, onact, ontry, isTrying, marked }: Props = $props();
 
   const MOST_SHOWN = 7;
   let all = $state(false);
+  $effect(() => {
+    if (marked === undefined) return;
+    all = true;
+    void tick().then(() => {
+      const row = document.querySelector(`[data-saving="${CSS.escape(marked)}"]`);
+      row?.scrollIntoView({ block: 'nearest' });
+      row?.querySelector('button')?.focus();
+    });
+  });
   const list = $derived(savings?.list ?? []);
   const most = $derived(Math.max(1, ...list.map(({ savedPer100Days }) => savedPer100Days)));
   const stitches = (saved: number) => Math.max(1, Math.round((16 * saved) / most));
@@ -41,7 +53,7 @@
     {/if}
     <ul>
       {#each all ? list : list.slice(0, MOST_SHOWN) as one (one.label + one.detail)}
-        <li>
+        <li data-saving={one.label} class:marked={one.label === marked}>
           <span class="price figures" class:free={one.costMinor <= 0}
             >{one.costMinor <= 0
               ? 'free'
@@ -121,6 +133,10 @@
     align-items: start;
     padding: 0.35rem 0.7rem;
     font-size: 0.8125rem;
+  }
+
+  li.marked {
+    background: var(--moss-wash);
   }
 
   li + li {
