@@ -13,20 +13,24 @@ const browser = await chromium.launch({
 
 /** @typedef {{ name: string, path: string, width?: number, height?: number, dark?: boolean, before?: (page: import('@playwright/test').Page) => Promise<void> }} Picture */
 
+/** Days of the loom as they really went: when, takes lost, switches left off, minutes of its battery. */
+const LOGGED = [
+  ['2026-03-14', '0', '0', '70'],
+  ['2026-06-02', '3', '1', '66'],
+  ['2026-11-24', '2', '1', '61']
+];
+
+/** @param {import('@playwright/test').Page} page */
+async function filmAllOnOneDay(page) {
+  await page.getByRole('button', { name: 'Film all scenes on one day' }).click();
+  await page.getByRole('button', { name: 'Put them on my list' }).waitFor({ timeout: 60_000 });
+  await page.getByText('all saved').waitFor();
+}
+
 /** @type {Picture[]} */
 const pictures = [
   { name: 'first-run', path: '/' },
   { name: 'brief', path: '/brief' },
-  {
-    name: 'brief-road',
-    path: '/',
-    before: async (page) => {
-      await page.getByRole('button', { name: 'Open the Drovers’ road' }).click();
-      await page.waitForURL('**/satchel');
-      await page.goto(`${address}/brief`);
-      await page.getByRole('article').nth(2).waitFor();
-    }
-  },
   { name: 'satchel', path: '/satchel' },
   {
     name: 'pack',
@@ -45,25 +49,6 @@ const pictures = [
     }
   },
   {
-    name: 'day-supplies',
-    path: '/brief',
-    before: async (page) => {
-      for (const at of [0, 1]) {
-        await page
-          .getByRole('button', { name: /Which scenes share a day/ })
-          .nth(at)
-          .click();
-        await page.getByText('day 1', { exact: true }).first().click();
-        await page.keyboard.press('Escape');
-      }
-      await page.getByText('all saved').waitFor();
-      await page.goto(new URL('/satchel/power', page.url()).href);
-      await page.getByRole('region', { name: 'Power by day' }).waitFor();
-      await page.getByText('Show all').waitFor();
-      await page.evaluate(() => scrollTo(0, 0));
-    }
-  },
-  {
     name: 'set',
     path: '/set',
     before: async (page) => {
@@ -72,10 +57,41 @@ const pictures = [
     }
   },
   {
-    name: 'set-walk',
-    path: '/set',
+    name: 'rehearse',
+    path: '/rehearse',
     before: async (page) => {
-      await page.getByRole('button', { name: 'Marsh path', exact: true }).click();
+      await filmAllOnOneDay(page);
+      await page.getByRole('button', { name: 'Look at a middling day' }).click();
+      await page.evaluate(() => scrollTo(0, 0));
+    }
+  },
+  {
+    name: 'rehearse-away',
+    path: '/',
+    before: async (page) => {
+      await page.getByRole('button', { name: 'Open the Drovers’ road' }).click();
+      await page.waitForURL('**/satchel');
+      await page.goto(`${address}/rehearse`);
+      await filmAllOnOneDay(page);
+    }
+  },
+  {
+    name: 'logbook',
+    path: '/rehearse',
+    before: async (page) => {
+      await filmAllOnOneDay(page);
+      for (const [date, lost, off, minutes] of LOGGED) {
+        await page.goto(`${address}/rehearse/logbook`);
+        await page.getByRole('button', { name: 'Write a day down' }).click();
+        await page.getByLabel('Filmed on').fill(date);
+        await page.getByLabel('Takes lost').fill(lost);
+        await page.getByLabel(/^Setting up/).fill('19');
+        await page.getByLabel(/^switch left off/).fill(off);
+        await page.getByLabel(/^Linnet \(reckoned/).fill(minutes);
+        await page.getByLabel('Note').click();
+        await page.getByRole('button', { name: 'Write it down' }).click();
+        await page.getByText('all saved').waitFor();
+      }
     }
   },
   {

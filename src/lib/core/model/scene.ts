@@ -152,6 +152,8 @@ export class Scene {
   @StatedNumber('count', 1, 400, [1, 60]) takes?: number;
   /** Between two takes. */
   @StatedNumber('min', 0, 240, [0, 60]) pauseMin?: number;
+  /** The light or the guests are not there earlier; minutes after midnight. */
+  @StatedNumber('min', 0, 1439) notBeforeMin?: number;
   /** To the place with everything carried, before this scene. */
   @StatedNumber('min', 0, 480, [0, 180]) carryMin?: number;
   /** For days away: sun on a panel and hours with a car's socket. */

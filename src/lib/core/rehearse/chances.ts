@@ -62,7 +62,7 @@ export const chances: Readonly<Record<ChanceId, Chance>> = {
   gust: {
     percent: 1.5,
     per: 'outdoor take, for every 5 m/s of wind',
-    does: 'a gust drowns the voice or shakes the camera in one take',
+    does: 'a gust covers the voice or shakes the camera in one take',
     reason: 'gusts reach half as much again as the wind told'
   },
   'file lost': {

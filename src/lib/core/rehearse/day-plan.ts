@@ -33,6 +33,8 @@ export const usualDay = {
   lunchMin: 40,
   seed: 2417,
   pauseMin: 5,
+  /** Scenes of the evening begin no earlier. */
+  eveningFromMin: 18 * 60,
   /** Out of doors; a room one is in already. */
   carryMin: 20,
   /** Of the minutes it took to set up. */
@@ -133,6 +135,8 @@ export interface PlannedScene {
   takeMin: number;
   pauseMin: number;
   carryMin: number;
+  /** It begins no earlier in its day. */
+  notBeforeMin: number;
   setUpMin: number;
   celsius: number;
   /** Share of its energy a battery gives in this air. */
@@ -494,6 +498,7 @@ function plannedScene(
     takeMin: Math.max(minutes, ...filming.map((one) => one.minutes)),
     pauseMin: scene.pauseMin ?? usualDay.pauseMin,
     carryMin: scene.carryMin ?? (scene.room ? 0 : usualDay.carryMin),
+    notBeforeMin: scene.notBeforeMin ?? (scene.style === 'evening' ? usualDay.eveningFromMin : 0),
     setUpMin: setUpOf(judged),
     celsius: scene.temperatureC,
     cold: coldShare(Math.max(COLDEST_C, scene.temperatureC)),

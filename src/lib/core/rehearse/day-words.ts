@@ -60,7 +60,7 @@ function sentenceOf(cause: Cause, name: string | undefined, takes: number): stri
     case 'card full':
       return `The card in ${name} is full; ${lost} ${are} cut short.`;
     case 'overheated':
-      return `${name} gets too hot and switches itself off; ${lost} ${are} cut short.`;
+      return `${name} overheats and switches itself off; ${lost} ${are} cut short.`;
     case 'clip limit':
       return `${name} ends its clip before the take does; ${lost} ${are} cut short.`;
     case 'switch left off':

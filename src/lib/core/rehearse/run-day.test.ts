@@ -142,6 +142,24 @@ describe('cards, heat and the clock', () => {
     expect(runDay(none).lost.map(({ cause }) => cause)).toEqual(Array(5).fill('no camera'));
   });
 
+  it('wait for the light, and have eaten by then', () => {
+    const plan = day({
+      ...full,
+      lunchAtMin: 600,
+      lunchMin: 30,
+      scenes: [scene({ takes: 1 }), scene({ id: 'camp', takes: 1, notBeforeMin: 720 })]
+    });
+    // 550–575 filmed, 5 of packing; then nothing until noon.
+    const { segments, outcome } = showDay(plan);
+    expect(outcome.lost).toEqual([]);
+    expect(segments.find(({ kind }) => kind === 'waiting')).toMatchObject({
+      fromMin: 580,
+      toMin: 720
+    });
+    expect(segments.some(({ kind }) => kind === 'lunch')).toBe(false);
+    expect(segments.findLast(({ kind }) => kind === 'take')!.fromMin).toBe(730);
+  });
+
   it('stop where the day ends, and eat in the first gap after noon', () => {
     const plan = day({ ...full, endsAtMin: 600, lunchAtMin: 570, lunchMin: 30 });
     const shown = showDay(plan);

@@ -43,6 +43,7 @@ export type SegmentKind =
   | 'take'
   | 'pause'
   | 'lunch'
+  | 'waiting'
   | 'cooling'
   | 'charging'
   | 'tear-down'
@@ -253,6 +254,7 @@ class DayRun {
   private playScene(scene: PlannedScene, at: number): void {
     const { plan } = this;
     this.leftOn.fill(false);
+    this.waitFor(scene, at);
     const setUpMin = scene.setUpMin * plan.setUpFactor;
     this.pass('set-up', setUpMin * this.spread('set-up spread', scene.key), at, -1);
     this.off.clear();
@@ -279,6 +281,14 @@ class DayRun {
       if (isOn) this.tell('left on', plan.devices[device]!.lineId, plan.devices[device]!.name);
     this.pass('tear-down', scene.setUpMin * usualDay.tearDownShare, at, -1);
     if (!this.hadLunch && this.isLunchTime()) this.between(scene, at, -1);
+  }
+
+  /** Until the light is there, or the guests; whoever waits long enough has eaten too. */
+  private waitFor(scene: PlannedScene, at: number): void {
+    const wait = scene.notBeforeMin - (this.clock - this.day * DAY_MIN);
+    if (wait <= 0) return;
+    this.pass('waiting', wait, at, -1);
+    if (wait >= this.plan.lunchMin && this.isLunchTime()) this.hadLunch = true;
   }
 
   private isLunchTime(): boolean {

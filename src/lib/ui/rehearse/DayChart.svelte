@@ -64,7 +64,8 @@
   const brackets = $derived.by(() => {
     const found: { scene: number; from: number; to: number }[] = [];
     for (const { kind, scene, fromMin, toMin } of shown.segments) {
-      if (kind === 'carried' || kind === 'night' || kind === 'evening') continue;
+      if (kind === 'carried' || kind === 'waiting' || kind === 'night' || kind === 'evening')
+        continue;
       const last = found.at(-1);
       if (last?.scene === scene && fromMin - last.to < 1) last.to = toMin;
       else found.push({ scene, from: fromMin, to: toMin });

@@ -58,7 +58,7 @@
       }}
     />
   </div>
-  {#each plan.scenes as { id, name, takes, takeMin, pauseMin, carryMin }, at (id)}
+  {#each plan.scenes as { id, name, takes, takeMin, pauseMin, carryMin, notBeforeMin }, at (id)}
     <fieldset>
       <legend>{name}: {takes} × {takeMin.toFixed(1)} min</legend>
       {#each [{ key: 'takes', label: 'Takes', value: takes, min: 1, max: 400 }, { key: 'pauseMin', label: 'Between two, min', value: pauseMin, min: 0, max: 240 }, { key: 'carryMin', label: 'Way there, min', value: carryMin, min: 0, max: 480 }] as const as field (field.key)}
@@ -86,6 +86,17 @@
           }}
         />
       {/each}
+      <TextInput
+        size="sm"
+        type="time"
+        labelText="Not before"
+        value={notBeforeMin > 0 ? timeOf(notBeforeMin) : ''}
+        on:change={({ detail }) => {
+          const minute = minuteOf(String(detail ?? '')) ?? 0;
+          if (minute !== notBeforeMin)
+            onact({ type: 'change scene', sceneId: id, patch: { notBeforeMin: minute } });
+        }}
+      />
       {#if plan.scenes.length > 1}
         <Button size="small" kind="ghost" disabled={at === 0} on:click={() => move(at, -1)}
           >Earlier<span class="unseen">: {name}</span></Button

@@ -34,6 +34,7 @@ export const scene = (more: Partial<PlannedScene> = {}): PlannedScene => ({
   takeMin: 25,
   pauseMin: 5,
   carryMin: 0,
+  notBeforeMin: 0,
   setUpMin: 10,
   celsius: 20,
   cold: 1,
