@@ -1,0 +1,64 @@
+import { type FigureRecord, figureOf } from '../figures/record';
+import type { Scene } from '../model/scene';
+import type { SoundRecipe } from './simulated-sound';
+import type { StillRecipe } from './simulated-still';
+
+/** What may go wrong in a simulated take beside what the kit makes of it. */
+export interface Mishaps {
+  /** A lead beside a mains cable. */
+  hum?: boolean;
+  /** Gain so many dB past what is wanted. */
+  gainDb?: number;
+  /** White balance left at daylight. */
+  balanceLeft?: boolean;
+}
+
+export const SIMULATED_RATE_HZ = 48_000;
+const HUM_DBFS = -48;
+const DAYLIGHT_K = 5600;
+/** Grain of a picture at the highest usable ISO; it grows with its root. */
+const GRAIN = 0.03;
+
+/** The kit's own figures for a simulated microphone; undefined where the judge does not know its voice over noise. */
+export function soundRecipeOf(
+  record: FigureRecord,
+  mainsHz: number,
+  seconds: number,
+  seed: number,
+  { hum = false, gainDb = 0 }: Mishaps = {}
+): SoundRecipe | undefined {
+  const speechToNoiseDb = figureOf(record, 'speechToNoise');
+  if (speechToNoiseDb === undefined || !Number.isFinite(speechToNoiseDb)) return undefined;
+  const clapS = figureOf(record, 'reverberation');
+  return {
+    seconds,
+    sampleRate: SIMULATED_RATE_HZ,
+    seed,
+    speechToNoiseDb,
+    gainDb,
+    ...(hum ? { hum: { hz: mainsHz, levelDb: HUM_DBFS } } : {}),
+    ...(clapS === undefined ? {} : { clapS })
+  };
+}
+
+/** The same for a simulated camera; undefined where the exposure cannot be planned. */
+export function stillRecipeOf(
+  record: FigureRecord,
+  scene: Scene,
+  seed: number,
+  { balanceLeft = false }: Mishaps = {}
+): StillRecipe | undefined {
+  const plan = record.exposures.dim?.plan;
+  const usable = figureOf(record, 'highestUsableIso');
+  if (!plan || usable === undefined) return undefined;
+  const lightK = figureOf(record, 'keyWarmest') ?? scene.lightColourK ?? DAYLIGHT_K;
+  return {
+    width: 640,
+    height: 360,
+    seed,
+    underStops: -plan.offStops,
+    lightK,
+    balanceK: balanceLeft ? DAYLIGHT_K : lightK,
+    noise: GRAIN * Math.sqrt(Math.min(16, plan.iso / usable))
+  };
+}

@@ -1,0 +1,131 @@
+import { AWeighting } from '../proof/a-weighting';
+import { decibels, gatedLevels, SILENCE_DB } from '../proof/gating';
+import { SPEECH_PEAK_DB, AIM_PEAK_DBFS } from '../relations/sound/level-set-up';
+
+/** What a simulated take is made from: the kit's own figures, and what may go wrong beside them. */
+export interface SoundRecipe {
+  seconds: number;
+  sampleRate: number;
+  /** The same number gives the same take. */
+  seed: number;
+  /** Voice over noise, both A-weighted. */
+  speechToNoiseDb: number;
+  /** Above the gain that puts speech peaks at −12 dBFS. */
+  gainDb: number;
+  /** Hum of the mains, dBFS; none where left out. */
+  hum?: { hz: number; levelDb: number };
+  /** A clap at the start that rings on for so long. */
+  clapS?: number;
+}
+
+/** Where speech itself lies when its peaks are where they are wanted, dBFS. */
+export const SPEECH_AT_DBFS = AIM_PEAK_DBFS - SPEECH_PEAK_DB;
+const PHRASE_S = 2.4;
+const PAUSE_S = 1.2;
+const SYLLABLES_HZ = 4;
+const PITCH_HZ = 118;
+/** Middle and width of what a mouth lets through. */
+const FORMANTS: readonly (readonly [hz: number, wide: number, gain: number])[] = [
+  [550, 130, 1],
+  [1500, 220, 0.5],
+  [2600, 300, 0.25]
+];
+const CLAP_AT_S = 0.5;
+const CLAP_PEAK = 0.4;
+/** Speech begins once the clap has rung out. */
+const SPEECH_FROM_S = 1.8;
+
+/** A voice-like sound in a room, as the kit would record it: phrases and pauses over noise, with hum and a clap where asked. */
+export function simulatedSound(recipe: SoundRecipe): Float32Array<ArrayBuffer> {
+  const { seconds, sampleRate, seed, speechToNoiseDb, gainDb, hum, clapS } = recipe;
+  const frames = Math.round(seconds * sampleRate);
+  const gain = 10 ** (gainDb / 20);
+  const voice = voiceOf(frames, sampleRate, clapS === undefined ? 0 : SPEECH_FROM_S);
+  const noise = roomNoise(frames, seed);
+  const voiceGain = 10 ** ((SPEECH_AT_DBFS - speechLevelDb(voice, sampleRate)) / 20);
+  const noiseGain =
+    10 ** ((SPEECH_AT_DBFS - speechToNoiseDb - weightedLevelDb(noise, sampleRate)) / 20);
+  const random = randoms(seed ^ 0x5bd1e995);
+  const out = new Float32Array(frames);
+  for (let at = 0; at < frames; at++) {
+    const t = at / sampleRate;
+    let sample = voice[at]! * voiceGain + noise[at]! * noiseGain;
+    if (clapS !== undefined && t >= CLAP_AT_S)
+      sample += CLAP_PEAK * (2 * random() - 1) * 10 ** ((-3 * (t - CLAP_AT_S)) / clapS);
+    sample *= gain;
+    if (hum) sample += 10 ** (hum.levelDb / 20) * Math.SQRT2 * Math.sin(2 * Math.PI * hum.hz * t);
+    // Past full scale there is nothing.
+    out[at] = Math.max(-1, Math.min(1, sample));
+  }
+  return out;
+}
+
+/** Harmonics of a pitch that wavers, through a mouth that opens four times a second. */
+function voiceOf(frames: number, sampleRate: number, fromS: number): Float32Array {
+  const out = new Float32Array(frames);
+  const most = Math.min(30, Math.floor(sampleRate / 2 / PITCH_HZ) - 1);
+  const gains = Array.from({ length: most }, (_, at) => mouth((at + 1) * PITCH_HZ) / (at + 1));
+  let phase = 0;
+  for (let at = 0; at < frames; at++) {
+    const t = at / sampleRate - fromS;
+    const within = t < 0 ? PHRASE_S : t % (PHRASE_S + PAUSE_S);
+    phase += (2 * Math.PI * PITCH_HZ * (1 + 0.04 * Math.sin(2 * Math.PI * 0.7 * t))) / sampleRate;
+    if (within >= PHRASE_S) continue;
+    const open = Math.sin(Math.PI * SYLLABLES_HZ * within) ** 2;
+    const edge = Math.min(1, within / 0.05, (PHRASE_S - within) / 0.05);
+    let sample = 0;
+    for (let harmonic = 0; harmonic < most; harmonic++)
+      sample += gains[harmonic]! * Math.sin((harmonic + 1) * phase);
+    out[at] = sample * open * edge;
+  }
+  return out;
+}
+
+const mouth = (hz: number): number =>
+  FORMANTS.reduce((sum, [at, wide, gain]) => sum + gain / (1 + ((hz - at) / wide) ** 2), 0.05);
+
+/** Noise that falls towards the treble, as rooms have it. */
+function roomNoise(frames: number, seed: number): Float32Array {
+  const random = randoms(seed);
+  const out = new Float32Array(frames);
+  let slow = 0;
+  for (let at = 0; at < frames; at++) {
+    const white = 2 * random() - 1;
+    slow = 0.97 * slow + 0.03 * white;
+    out[at] = slow * 3 + white * 0.12;
+  }
+  return out;
+}
+
+function weightedLevelDb(samples: Float32Array, sampleRate: number): number {
+  const filter = new AWeighting(sampleRate);
+  let sum = 0;
+  for (const sample of samples) sum += filter.next(sample) ** 2;
+  return decibels(sum / Math.max(1, samples.length));
+}
+
+/** Of the moments in which somebody speaks, told apart as in any take. */
+function speechLevelDb(samples: Float32Array, sampleRate: number): number {
+  const filter = new AWeighting(sampleRate);
+  const moment = Math.round(sampleRate / 20);
+  const powers: number[] = [];
+  let sum = 0;
+  for (const [at, sample] of samples.entries()) {
+    sum += filter.next(sample) ** 2;
+    if ((at + 1) % moment > 0) continue;
+    powers.push(sum / moment);
+    sum = 0;
+  }
+  return gatedLevels(powers).speechDb ?? SILENCE_DB;
+}
+
+/** Even chances from a seed, quick enough for every sample. */
+function randoms(seed: number): () => number {
+  let state = seed | 0 || 1;
+  return () => {
+    state ^= state << 13;
+    state ^= state >>> 17;
+    state ^= state << 5;
+    return (state >>> 0) / 2 ** 32;
+  };
+}
