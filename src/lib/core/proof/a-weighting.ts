@@ -37,18 +37,26 @@ export class AWeighting {
     this.memory = new Float64Array(this.sections.length * 2);
   }
 
-  /** One sample further. */
-  next(sample: number): number {
-    let value = sample;
-    const { memory } = this;
-    for (let at = 0; at < this.sections.length; at++) {
-      const { b, a } = this.sections[at]!;
-      const out = b[0] * value + memory[2 * at]!;
-      memory[2 * at] = b[1] * value - a[0] * out + memory[2 * at + 1]!;
-      memory[2 * at + 1] = b[2] * value - a[1] * out;
-      value = out;
+  /** Some samples further; what comes out stands in `out`. */
+  run(samples: ArrayLike<number>, length: number, out: Float64Array): void {
+    for (let at = 0; at < length; at++) out[at] = samples[at]!;
+    for (let section = 0; section < this.sections.length; section++) {
+      const {
+        b: [b0, b1, b2],
+        a: [a1, a2]
+      } = this.sections[section]!;
+      let first = this.memory[2 * section]!;
+      let second = this.memory[2 * section + 1]!;
+      for (let at = 0; at < length; at++) {
+        const value = out[at]!;
+        const passed = b0 * value + first;
+        first = b1 * value - a1 * passed + second;
+        second = b2 * value - a2 * passed;
+        out[at] = passed;
+      }
+      this.memory[2 * section] = first;
+      this.memory[2 * section + 1] = second;
     }
-    return value;
   }
 }
 

@@ -37,13 +37,22 @@ export class BandMeter {
     ]);
   }
 
-  next(sample: number): void {
-    if (this.skipped > 0) {
-      this.skipped -= 1;
-      return;
+  push(samples: Float64Array, length: number): void {
+    let at = 0;
+    while (at < length) {
+      const skips = Math.min(this.skipped, length - at);
+      this.skipped -= skips;
+      at += skips;
+      const takes = Math.min(SIZE - this.filled, length - at);
+      if (this.skipped > 0 || takes === 0) continue;
+      this.block.set(samples.subarray(at, at + takes), this.filled);
+      this.filled += takes;
+      at += takes;
+      if (this.filled === SIZE) this.measure();
     }
-    this.block[this.filled++] = sample;
-    if (this.filled < SIZE) return;
+  }
+
+  private measure(): void {
     this.filled = 0;
     this.skipped = SIZE * (EVERY - 1);
     for (let at = 0; at < SIZE; at++)

@@ -44,9 +44,14 @@ export class HumMeter {
     this.rate = sampleRate / this.every;
   }
 
-  next(sample: number): void {
-    this.sum += sample;
-    if (++this.counted < this.every) return;
+  push(samples: Float64Array, length: number): void {
+    for (let at = 0; at < length; at++) {
+      this.sum += samples[at]!;
+      if (++this.counted === this.every) this.keep();
+    }
+  }
+
+  private keep(): void {
     this.block[this.filled++] = this.sum / this.every;
     this.sum = 0;
     this.counted = 0;

@@ -32,6 +32,8 @@ const STRIP_COLUMNS = 480;
 /** Samples at full scale: 16 bits reach all but their last step. */
 const FULL_SCALE = 1 - 1.5 / 32_768;
 const CLIPPED_RUN = 3;
+/** Samples that are gone through together. */
+const BLOCK = 4096;
 const RUMBLE_UP_TO_HZ = 80;
 const VOICE_HZ = [200, 1000] as const;
 
@@ -60,6 +62,9 @@ export class SoundMeter {
   private momentSquareA = 0;
   private momentPeak = 0;
   private stepSquare = 0;
+  private readonly mix = new Float64Array(BLOCK);
+  private readonly highest = new Float64Array(BLOCK);
+  private readonly weighted = new Float64Array(BLOCK);
 
   constructor(
     private readonly sampleRate: number,
@@ -76,36 +81,71 @@ export class SoundMeter {
 
   /** @param channels equally long stretches, full scale at 1 */
   push(channels: readonly Float32Array[]): void {
-    for (const [at, samples] of channels.entries()) this.peaks[at]!.push(samples);
-    const length = channels[0]?.length ?? 0;
-    const share = 1 / channels.length;
-    for (let at = 0; at < length; at++) {
-      let mix = 0;
-      for (let channel = 0; channel < channels.length; channel++) {
-        const sample = channels[channel]![at]!;
-        mix += sample;
-        const size = Math.abs(sample);
-        if (size > this.momentPeak) this.momentPeak = size;
-        if (size < FULL_SCALE) this.runs[channel] = 0;
-        else if (++this.runs[channel]! === CLIPPED_RUN) this.clippedRuns += 1;
-      }
-      this.next(mix * share);
+    for (const [at, samples] of channels.entries()) {
+      this.peaks[at]!.push(samples);
+      this.countClipped(at, samples);
     }
+    const length = channels[0]?.length ?? 0;
+    for (let from = 0; from < length; from += BLOCK)
+      this.pushBlock(channels, from, Math.min(BLOCK, length - from));
   }
 
-  private next(sample: number): void {
-    const weighted = this.weighting.next(sample);
-    this.momentSquare += sample * sample;
-    this.momentSquareA += weighted * weighted;
-    this.stepSquare += sample * sample;
-    this.bands.next(sample);
-    this.hum.next(sample);
-    this.frames += 1;
-    if (this.frames % this.stepFrames === 0) {
-      this.steps.push(this.stepSquare / this.stepFrames);
-      this.stepSquare = 0;
+  private countClipped(channel: number, samples: Float32Array): void {
+    let run = this.runs[channel]!;
+    for (let at = 0; at < samples.length; at++) {
+      const sample = samples[at]!;
+      if (sample < FULL_SCALE && sample > -FULL_SCALE) run = 0;
+      else if (++run === CLIPPED_RUN) this.clippedRuns += 1;
     }
-    if (this.frames % this.momentFrames === 0) this.closeMoment(this.momentFrames);
+    this.runs[channel] = run;
+  }
+
+  private pushBlock(channels: readonly Float32Array[], from: number, length: number): void {
+    const { mix, highest, weighted } = this;
+    mix.fill(0, 0, length);
+    highest.fill(0, 0, length);
+    for (const samples of channels)
+      for (let at = 0; at < length; at++) {
+        const sample = samples[from + at]!;
+        mix[at]! += sample;
+        const size = sample < 0 ? -sample : sample;
+        if (size > highest[at]!) highest[at] = size;
+      }
+    if (channels.length > 1) for (let at = 0; at < length; at++) mix[at]! /= channels.length;
+    this.weighting.run(mix, length, weighted);
+    this.bands.push(mix, length);
+    this.hum.push(mix, length);
+    this.addUp(length);
+  }
+
+  /** Into steps and moments, each closed when it is full. */
+  private addUp(length: number): void {
+    const { mix, highest, weighted, stepFrames, momentFrames } = this;
+    let at = 0;
+    while (at < length) {
+      const toStep = stepFrames - (this.frames % stepFrames);
+      const toMoment = momentFrames - (this.frames % momentFrames);
+      const until = Math.min(length, at + Math.min(toStep, toMoment));
+      let square = 0;
+      let squareA = 0;
+      let peak = this.momentPeak;
+      for (let n = at; n < until; n++) {
+        square += mix[n]! * mix[n]!;
+        squareA += weighted[n]! * weighted[n]!;
+        if (highest[n]! > peak) peak = highest[n]!;
+      }
+      this.stepSquare += square;
+      this.momentSquare += square;
+      this.momentSquareA += squareA;
+      this.momentPeak = peak;
+      this.frames += until - at;
+      at = until;
+      if (this.frames % stepFrames === 0) {
+        this.steps.push(this.stepSquare / stepFrames);
+        this.stepSquare = 0;
+      }
+      if (this.frames % momentFrames === 0) this.closeMoment(momentFrames);
+    }
   }
 
   private closeMoment(frames: number): void {

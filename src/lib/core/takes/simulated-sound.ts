@@ -98,25 +98,26 @@ function roomNoise(frames: number, seed: number): Float32Array {
 }
 
 function weightedLevelDb(samples: Float32Array, sampleRate: number): number {
-  const filter = new AWeighting(sampleRate);
+  const heard = weightedOf(samples, sampleRate);
   let sum = 0;
-  for (const sample of samples) sum += filter.next(sample) ** 2;
-  return decibels(sum / Math.max(1, samples.length));
+  for (const sample of heard) sum += sample ** 2;
+  return decibels(sum / Math.max(1, heard.length));
 }
 
 /** Of the moments in which somebody speaks, told apart as in any take. */
 function speechLevelDb(samples: Float32Array, sampleRate: number): number {
-  const filter = new AWeighting(sampleRate);
+  const heard = weightedOf(samples, sampleRate);
   const moment = Math.round(sampleRate / 20);
-  const powers: number[] = [];
-  let sum = 0;
-  for (const [at, sample] of samples.entries()) {
-    sum += filter.next(sample) ** 2;
-    if ((at + 1) % moment > 0) continue;
-    powers.push(sum / moment);
-    sum = 0;
-  }
+  const powers = new Float64Array(Math.floor(heard.length / moment));
+  for (let at = 0; at < powers.length * moment; at++)
+    powers[Math.floor(at / moment)]! += heard[at]! ** 2 / moment;
   return gatedLevels(powers).speechDb ?? SILENCE_DB;
+}
+
+function weightedOf(samples: Float32Array, sampleRate: number): Float64Array {
+  const out = new Float64Array(samples.length);
+  new AWeighting(sampleRate).run(samples, samples.length, out);
+  return out;
 }
 
 /** Even chances from a seed, quick enough for every sample. */
