@@ -25,6 +25,7 @@ export default {
         'style-src': ['self'],
         'style-src-attr': inlineStyleAttributes,
         'img-src': ['self', 'data:', 'blob:'],
+        'media-src': ['self', 'blob:'],
         'font-src': ['self'],
         'connect-src': ['self'],
         'worker-src': ['self'],

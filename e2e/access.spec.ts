@@ -75,6 +75,20 @@ const places: Record<string, (page: Page) => Promise<void>> = {
       await page.getByRole('button', { name: part }).click();
     await page.getByRole('button', { name: /^My lists/ }).click();
   },
+  'takes measured': async (page) => {
+    await page.goto('/proof');
+    for (const what of ['Simulate a still', 'Simulate a sound take', 'Simulate a sound take']) {
+      const before = await page
+        .getByRole('list', { name: 'Takes kept' })
+        .getByRole('button')
+        .count();
+      await page.getByRole('button', { name: what }).click();
+      const list = page.getByRole('list', { name: 'Takes kept' }).getByRole('button');
+      await expect(list).toHaveCount(before + 1, { timeout: 30_000 });
+      await list.first().click();
+    }
+    await expect(page.getByRole('region', { name: 'Two takes compared' })).toBeVisible();
+  },
   'the logbook': async (page) => {
     await page.goto('/rehearse/logbook');
     await page.getByRole('button', { name: 'Write a day down' }).click();

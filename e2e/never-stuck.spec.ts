@@ -69,6 +69,7 @@ test('every pocket and view opens with the brief pushed to its ends', async ({ p
       '/set',
       '/ledger',
       '/rehearse',
+      '/proof',
       '/shelf',
       '/buying'
     ]) {

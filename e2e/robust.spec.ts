@@ -49,6 +49,7 @@ test('a word of two hundred letters wraps in every view, at every width and on p
       '/satchel/pack',
       '/inventory',
       '/rehearse',
+      '/proof',
       '/rehearse/logbook',
       '/ledger',
       '/shelf',

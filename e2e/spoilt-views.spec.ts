@@ -43,6 +43,7 @@ test('whatever spoilt file the check takes, every view shows it without a fault 
       '/satchel/pack',
       '/inventory',
       '/rehearse',
+      '/proof',
       '/rehearse/logbook',
       '/set/practise',
       '/shelf',

@@ -131,6 +131,7 @@ test('a phone has it all within its width', async ({ page }) => {
     '/ledger',
     '/inventory',
     '/rehearse',
+    '/proof',
     '/rehearse/logbook',
     '/satchel/pack',
     '/set/practise',

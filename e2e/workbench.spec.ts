@@ -211,6 +211,7 @@ test('at twice the size nothing runs off the page', async ({ page }) => {
     '/ledger',
     '/inventory',
     '/rehearse',
+    '/proof',
     '/rehearse/logbook',
     '/satchel/pack',
     '/shelf',

@@ -1,6 +1,7 @@
 import Dexie, { type DexieOptions, type EntityTable, type Table } from 'dexie';
 import type { Patch } from '../core/acts/drafts';
 import type { RecordedChange } from '../core/acts/record-act';
+import type { KeptTake } from '../core/proof/kept-take';
 import type { OwnedPiece } from '../core/model/owned-piece';
 import type { Project } from '../core/model/project';
 import type { Attempt } from '../core/practise/attempt';
@@ -104,6 +105,7 @@ export class SatchelDatabase extends Dexie {
   practice!: Table<PracticeRow, number>;
   ticks!: EntityTable<TickRow, 'projectId'>;
   pieces!: EntityTable<OwnedPiece, 'id'>;
+  takes!: EntityTable<KeptTake, 'id'>;
 
   /** @param memory stands in for the browser's own database where that is refused */
   constructor(name = 'hearty-satchel', memory?: Pick<DexieOptions, 'indexedDB' | 'IDBKeyRange'>) {
@@ -201,5 +203,6 @@ export class SatchelDatabase extends Dexie {
     });
     this.version(6).stores({ practice: '++number, at', ticks: 'projectId' });
     this.version(7).stores({ pieces: 'id, gearId' });
+    this.version(8).stores({ takes: 'id, projectId' });
   }
 }

@@ -13,6 +13,7 @@ import {
   type StepRow
 } from './database';
 import { OwnedPiecesRepository } from './owned-pieces-repository';
+import { TakesRepository } from './takes-repository';
 import { PracticeRepository } from './practice-repository';
 import { TickRepository } from './tick-repository';
 import { type CopyHead, ProjectCopies } from './project-copies';
@@ -47,6 +48,7 @@ export class ProjectRepository extends ProjectReader {
   readonly ticks: TickRepository;
   /** What the person owns, beside all projects. */
   readonly pieces: OwnedPiecesRepository;
+  readonly takes: TakesRepository;
 
   constructor(db: SatchelDatabase) {
     super(db);
@@ -54,6 +56,7 @@ export class ProjectRepository extends ProjectReader {
     this.practice = new PracticeRepository(db);
     this.ticks = new TickRepository(db);
     this.pieces = new OwnedPiecesRepository(db);
+    this.takes = new TakesRepository(db);
   }
 
   private get tables() {

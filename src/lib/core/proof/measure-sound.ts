@@ -14,6 +14,8 @@ export interface SoundMeasures extends GatedLevels {
   /** Between the samples too, four times oversampled. */
   truePeakDb: number;
   /** How often three samples or more in a row stand at full scale. */
+  /** The highest sample but for a clap: what gain is set by. */
+  voicePeakDb: number;
   clippedRuns: number;
   rmsDb: number;
   rmsADb: number;
@@ -29,6 +31,8 @@ export interface SoundMeasures extends GatedLevels {
 /** Moments that voice and silence are told apart by. */
 const MOMENT_S = 0.05;
 const STRIP_COLUMNS = 480;
+/** A clap is over after so long, and its hands begin it so long before. */
+const CLAP_S = 0.3;
 /** Samples at full scale: 16 bits reach all but their last step. */
 const FULL_SCALE = 1 - 1.5 / 32_768;
 const CLIPPED_RUN = 3;
@@ -164,6 +168,7 @@ export class SoundMeter {
     const rest = this.frames % this.momentFrames;
     if (rest > 0) this.closeMoment(rest);
     const spectrum = this.bands.result();
+    const decay = decayOf(this.steps.values());
     const frames = Math.max(1, this.frames);
     return {
       seconds: this.frames / this.sampleRate,
@@ -171,16 +176,26 @@ export class SoundMeter {
       channels: this.channels,
       samplePeakDb: 2 * decibels(this.samplePeak),
       truePeakDb: 2 * decibels(Math.max(0, ...this.peaks.map(({ peak }) => peak))),
+      voicePeakDb: 2 * decibels(this.peakBut(decay)),
       clippedRuns: this.clippedRuns,
       rmsDb: decibels(this.square / frames),
       rmsADb: decibels(this.squareA / frames),
       ...gatedLevels(this.momentsA.values()),
       hum: this.hum.result(),
-      decay: decayOf(this.steps.values()),
+      decay,
       rumbleDb: rumbleOf(spectrum),
       spectrum,
       strip: this.strip()
     };
+  }
+
+  private peakBut(decay: Decay | undefined): number {
+    let most = 0;
+    for (const [at, peak] of this.momentPeaks.values().entries()) {
+      const fromClapS = decay ? at * MOMENT_S - decay.atS : Infinity;
+      if (peak > most && !(fromClapS > -CLAP_S && fromClapS < CLAP_S)) most = peak;
+    }
+    return most;
   }
 
   private strip(): SoundMeasures['strip'] {

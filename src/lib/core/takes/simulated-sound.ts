@@ -31,7 +31,7 @@ const FORMANTS: readonly (readonly [hz: number, wide: number, gain: number])[] =
   [2600, 300, 0.25]
 ];
 const CLAP_AT_S = 0.5;
-const CLAP_PEAK = 0.4;
+const CLAP_PEAK = 0.3;
 /** Speech begins once the clap has rung out. */
 const SPEECH_FROM_S = 1.8;
 

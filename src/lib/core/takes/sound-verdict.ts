@@ -135,7 +135,7 @@ function withGap(
   };
 }
 
-function peaksRow({ truePeakDb: value }: SoundMeasures): VerdictRow {
+function peaksRow({ voicePeakDb: value }: SoundMeasures): VerdictRow {
   const [word, tone]: [string, Tone] =
     value > TOO_HOT_DBFS
       ? ['too high', 'bad']
@@ -146,7 +146,7 @@ function peaksRow({ truePeakDb: value }: SoundMeasures): VerdictRow {
           : value >= LOW_DBFS
             ? ['low', 'fair']
             : ['too low', 'bad'];
-  return { name: 'true peak', value, shown: `${minus(value)} dBFS`, word, tone };
+  return { name: 'peaks of the voice', value, shown: `${minus(value)} dBFS`, word, tone };
 }
 
 function clippedRow({ clippedRuns: value }: SoundMeasures): VerdictRow {
@@ -201,18 +201,18 @@ function reverberationRow(value: number): VerdictRow {
 }
 
 function adviceFor(
-  { truePeakDb, speechToNoiseDb: over, hum, rumbleDb, speechDb, floorDb }: SoundMeasures,
+  { voicePeakDb, speechToNoiseDb: over, hum, rumbleDb, speechDb, floorDb }: SoundMeasures,
   cleanDb: number,
   taken: TakenIn | undefined
 ): Advice[] {
   const advice: Advice[] = [];
-  const turn = Math.round(PEAKS_AT_DBFS - truePeakDb);
-  if (truePeakDb > PEAKS_UP_TO_DBFS)
+  const turn = Math.round(PEAKS_AT_DBFS - voicePeakDb);
+  if (voicePeakDb > PEAKS_UP_TO_DBFS)
     advice.push({
       does: `gain down ${-turn} dB`,
       brings: `peaks at ${PEAKS_AT_DBFS}`.replace('-', '−')
     });
-  else if (truePeakDb < AIM_PEAK_DBFS - SURE_DB && over !== undefined)
+  else if (voicePeakDb < AIM_PEAK_DBFS - SURE_DB && over !== undefined)
     advice.push({
       does: `gain up ${turn} dB`,
       brings: `peaks at ${PEAKS_AT_DBFS}`.replace('-', '−')
@@ -314,7 +314,7 @@ export function differenceWords(one: SoundMeasures, other: SoundMeasures): strin
     );
   else if (a !== undefined || b !== undefined)
     words.push(`Only the ${a !== undefined ? 'first' : 'second'} has a voice that stands out.`);
-  const peaks = other.truePeakDb - one.truePeakDb;
+  const peaks = other.voicePeakDb - one.voicePeakDb;
   if (Math.abs(peaks) >= SURE_DB)
     words.push(`Its peaks are ${minus(Math.abs(peaks), 0)} dB ${peaks > 0 ? 'higher' : 'lower'}.`);
   for (const [measures, which] of [

@@ -185,7 +185,7 @@
   }
 
   nav a {
-    padding: 0.35rem 0.85rem;
+    padding: 0.35rem 0.6rem;
     border-radius: 999px;
     color: var(--hide-ink);
     font-size: 0.8125rem;

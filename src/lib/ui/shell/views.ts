@@ -5,6 +5,7 @@ export const views = [
   { path: '/set', key: '3', name: 'Set', glyph: '△' },
   { path: '/ledger', key: '4', name: 'Ledger', glyph: '≣' },
   { path: '/rehearse', key: '5', name: 'Rehearse', glyph: '◔' },
+  { path: '/proof', key: '6', name: 'Proof', glyph: '∿' },
   { path: '/shelf', key: '7', name: 'Shelf', glyph: '☰' },
   { path: '/buying', key: '8', name: 'Buying list', glyph: '✓' }
 ] as const;
@@ -12,8 +13,8 @@ export const views = [
 /** Every key, for the dialog that shows them. */
 export const keys: readonly { keys: string; does: string }[] = [
   {
-    keys: '1  2  3  4  5  7  8',
-    does: 'Brief, Satchel, Set, Ledger, Rehearse, Shelf, Buying list'
+    keys: '1  2  3  4  5  6  7  8',
+    does: 'Brief, Satchel, Set, Ledger, Rehearse, Proof, Shelf, Buying list'
   },
   { keys: 'Ctrl K', does: 'find a part, an act, a view or a finding, and do it' },
   { keys: 'Ctrl Z', does: 'undo, also after closing the app' },

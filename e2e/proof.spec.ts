@@ -1,0 +1,159 @@
+import { type Page, expect, kept, openDemo, test } from './bench';
+
+async function openProof(page: Page) {
+  await openDemo(page);
+  await page.keyboard.press('6');
+  await page.waitForURL('**/proof');
+  await page.getByLabel('Of which scene').selectOption({ label: 'Loom lesson' });
+}
+const kit = (page: Page) => page.getByRole('region', { name: 'A simulated take' });
+const list = (page: Page) => page.getByRole('list', { name: 'Takes kept' }).getByRole('button');
+const bringIn = (page: Page, files: { name: string; mimeType: string; buffer: Buffer }[]) =>
+  page.locator('input[type=file]').first().setInputFiles(files);
+
+/** A WAV file of 16 bits, made here: so many seconds of a tone that stops and comes again, over silence. */
+function wav(
+  seconds: number,
+  { hz = 440, size = 0.2, delayS = 0, rate = 48_000, noise = 0.0008 } = {}
+): Buffer {
+  const frames = Math.round(seconds * rate);
+  const bytes = Buffer.alloc(44 + frames * 2);
+  bytes.write('RIFF', 0);
+  bytes.writeUInt32LE(36 + frames * 2, 4);
+  bytes.write('WAVEfmt ', 8);
+  bytes.writeUInt32LE(16, 16);
+  bytes.writeUInt16LE(1, 20);
+  bytes.writeUInt16LE(1, 22);
+  bytes.writeUInt32LE(rate, 24);
+  bytes.writeUInt32LE(rate * 2, 28);
+  bytes.writeUInt16LE(2, 32);
+  bytes.writeUInt16LE(16, 34);
+  bytes.write('data', 36);
+  bytes.writeUInt32LE(frames * 2, 40);
+  for (let at = 0; at < frames; at++) {
+    const t = at / rate - delayS;
+    // Words of uneven length, so that no two stretches are alike.
+    const isOn = t >= 0 && Math.sin(t * 1.7) + Math.sin(t * 2.9) > 0;
+    const hiss = Math.sin(at * 12.9898) * 43_758.5453;
+    const sample =
+      (isOn ? size * Math.sin(2 * Math.PI * hz * t) : 0) + noise * (hiss - Math.floor(hiss) - 0.5);
+    bytes.writeInt16LE(Math.round(sample * 32_767), 44 + at * 2);
+  }
+  return bytes;
+}
+
+test('a take the kit would make is measured, agrees with what was told, and is kept', async ({
+  page
+}) => {
+  await openProof(page);
+  await kit(page).getByRole('button', { name: 'Simulate a sound take' }).click();
+  const take = page.getByRole('article', { name: /^Take Take 1/ });
+  await expect(take).toBeVisible({ timeout: 30_000 });
+  const over = take.getByRole('row').filter({ hasText: 'voice over noise' });
+  await expect(over).toContainText('usable');
+  await expect(over).toContainText('told 28.9');
+  await expect(over).not.toContainText('than told');
+  await expect(take.getByRole('row').filter({ hasText: 'hum' })).toContainText('unheard');
+  await expect(take).toContainText(/m nearer/);
+
+  await page.reload();
+  await expect(list(page)).toHaveCount(1);
+  await expect(page.getByText(/MB in this browser; they are never sent anywhere/)).toBeVisible();
+  await page.getByRole('button', { name: /^Delete ?Take 1/ }).click();
+  await expect(page.getByText('Hear it before you rely on it')).toBeVisible();
+});
+
+test('a worse take says what changed, is compared, listened to unseen and laid on the other', async ({
+  page
+}) => {
+  await openProof(page);
+  await kit(page).getByRole('button', { name: 'Simulate a sound take' }).click();
+  await expect(list(page)).toHaveCount(1, { timeout: 30_000 });
+  await kit(page).getByText('A lead lies along a mains cable').click();
+  await kit(page).getByLabel('Gain past what is wanted').fill('12');
+  await kit(page).getByLabel('Gain past what is wanted').press('Tab');
+  await kit(page).getByRole('button', { name: 'Simulate a sound take' }).click();
+  await expect(list(page)).toHaveCount(2, { timeout: 30_000 });
+  await list(page).nth(1).click();
+  await list(page).nth(0).click();
+  const compared = page.getByRole('region', { name: 'Two takes compared' });
+  await expect(compared.getByRole('listitem').first()).toHaveText('Both are equally clean.');
+  await expect(compared).toContainText(/hum at 50 Hz in the second/i);
+  await expect(compared).toContainText(/Its peaks are 1\d dB higher/);
+  const worse = page.getByRole('article', { name: /^Take Take 2/ });
+  await expect(worse).toContainText(/gain down \d+ dB/);
+  await expect(worse).toContainText('leads off each other');
+
+  await expect(compared).not.toContainText('chosen');
+  await compared.getByRole('button', { name: 'One is better' }).click();
+  await expect(compared).toContainText('chosen 1 of 1 times');
+  await expect(compared).toContainText('chosen 0 of 1 times');
+  await compared.getByRole('button', { name: 'Lay the second on the first' }).click();
+  await expect(compared.getByRole('status')).toContainText('Both begin together.', {
+    timeout: 30_000
+  });
+});
+
+test('files come in several at once, bad ones are told and lose nothing; a delay is found', async ({
+  page
+}) => {
+  await openProof(page);
+  const cut = wav(2).subarray(0, 3000);
+  await bringIn(page, [
+    { name: 'camera.wav', mimeType: 'audio/wav', buffer: wav(14) },
+    { name: 'cut.wav', mimeType: 'audio/wav', buffer: Buffer.from(cut) },
+    { name: 'words.wav', mimeType: 'audio/wav', buffer: Buffer.from('only words') },
+    { name: 'recorder.wav', mimeType: 'audio/wav', buffer: wav(14, { delayS: 0.4 }) }
+  ]);
+  await expect(list(page)).toHaveCount(2, { timeout: 30_000 });
+  await expect(page.getByRole('alert').filter({ hasText: 'cut.wav' })).toContainText('cut short');
+  await expect(page.getByRole('alert').filter({ hasText: 'words.wav' })).toContainText(
+    'too short to be a WAV file'
+  );
+  await list(page).filter({ hasText: 'camera' }).click();
+  await list(page).filter({ hasText: 'recorder' }).click();
+  const compared = page.getByRole('region', { name: 'Two takes compared' });
+  await compared.getByRole('button', { name: 'Lay the second on the first' }).click();
+  await expect(compared.getByRole('status')).toContainText(
+    'Move the second forward by 400 ms, 10.0 frames at 25.',
+    { timeout: 30_000 }
+  );
+});
+
+test('a measured noise takes the place of a guessed one, and the judge follows', async ({
+  page
+}) => {
+  await openProof(page);
+  // A tone over a hiss of its own: noisier than the loom's room was said to be.
+  await bringIn(page, [
+    { name: 'noisy.wav', mimeType: 'audio/wav', buffer: wav(12, { noise: 0.06 }) }
+  ]);
+  const take = page.getByRole('article', { name: 'Take noisy.wav' });
+  await expect(take.getByRole('row').filter({ hasText: 'voice over noise' })).toContainText(
+    /dB less than told/,
+    { timeout: 30_000 }
+  );
+  await take.getByRole('button', { name: /^Take \d+ dB\(A\) as the noise of the place/ }).click();
+  await kept(page);
+  await expect(take.getByRole('button', { name: /as the noise of the place/ })).toHaveCount(0);
+  await page.keyboard.press('Control+z');
+  await expect(take.getByRole('button', { name: /as the noise of the place/ })).toBeVisible();
+});
+
+test('a still is measured, and where the face is can be said by hand', async ({ page }) => {
+  await openProof(page);
+  await kit(page).getByText('White balance left at daylight').click();
+  await kit(page).getByRole('button', { name: 'Simulate a still' }).click();
+  const still = page.getByRole('article', { name: 'Still Still 1' });
+  await expect(still).toBeVisible({ timeout: 30_000 });
+  const face = still.getByRole('row').filter({ hasText: 'brightness of the face' });
+  await expect(face).toContainText('as wanted');
+  const before = await face.innerText();
+  const picture = still.getByRole('button', { name: /^Point at the face/ });
+  await picture.focus();
+  for (let at = 0; at < 12; at++) await page.keyboard.press('ArrowLeft');
+  await expect(face).not.toHaveText(before);
+  await expect(face).toContainText('too dark');
+  await expect(still).toContainText(/stops? more light|of a stop more light/);
+  await expect(still.getByRole('row').filter({ hasText: 'colour cast' })).toBeVisible();
+});

@@ -1,0 +1,93 @@
+<script lang="ts">
+  import { Button, Checkbox, NumberInput } from 'carbon-components-svelte';
+  import { type Mishaps, soundRecipeOf, stillRecipeOf } from '../../core/takes/recipes';
+  import type { SoundRecipe } from '../../core/takes/simulated-sound';
+  import type { StillRecipe } from '../../core/takes/simulated-still';
+  import type { TakenIn } from '../../core/takes/sound-verdict';
+
+  /** A take made from the kit's own figures, so that all of this works with no microphone at hand. */
+  interface Props {
+    taken: TakenIn;
+    mainsHz: number;
+    busy: boolean;
+    onsound: (recipe: SoundRecipe) => void;
+    onstill: (recipe: StillRecipe) => void;
+  }
+  const { taken, mainsHz, busy, onsound, onstill }: Props = $props();
+
+  let hum = $state(false);
+  let gainDb = $state(0);
+  let balanceLeft = $state(false);
+  let seed = $state(1);
+  const SECONDS = 24;
+  const mishaps = $derived<Mishaps>({ hum, gainDb, balanceLeft });
+  const sound = $derived(soundRecipeOf(taken.record, mainsHz, SECONDS, seed, mishaps));
+  const still = $derived(stillRecipeOf(taken.record, taken.scene, seed, mishaps));
+</script>
+
+<section class="card" aria-label="A simulated take">
+  <h2>No microphone at hand</h2>
+  <p class="soft">
+    The kit’s own figures make a take: the voice, the room, the noise and the light.
+  </p>
+  <Checkbox labelText="A lead lies along a mains cable" bind:checked={hum} />
+  <Checkbox labelText="White balance left at daylight" bind:checked={balanceLeft} />
+  <NumberInput
+    size="sm"
+    labelText="Gain past what is wanted, dB"
+    min={-30}
+    max={30}
+    value={gainDb}
+    hideSteppers
+    on:change={({ detail }) => {
+      if (typeof detail === 'number' && Math.abs(detail) <= 30) gainDb = detail;
+    }}
+  />
+  <div class="row">
+    <Button
+      size="small"
+      disabled={busy || !sound}
+      on:click={() => {
+        if (sound) onsound(sound);
+        seed += 1;
+      }}>Simulate a sound take</Button
+    >
+    <Button
+      size="small"
+      kind="tertiary"
+      disabled={busy || !still}
+      on:click={() => {
+        if (still) onstill(still);
+        seed += 1;
+      }}>Simulate a still</Button
+    >
+  </div>
+  {#if !sound}<p class="soft">
+      No sound: the judge does not know the voice over noise of this scene yet.
+    </p>{/if}
+</section>
+
+<style>
+  section {
+    display: grid;
+    gap: 0.4rem;
+    align-content: start;
+    padding: 0.8rem 1rem;
+    font-size: 0.8125rem;
+  }
+
+  h2 {
+    font-size: 1rem;
+  }
+
+  .row {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.5rem;
+  }
+
+  .soft {
+    color: var(--ink-soft);
+    font-size: 0.75rem;
+  }
+</style>

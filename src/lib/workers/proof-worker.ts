@@ -1,0 +1,4 @@
+import { expose } from 'comlink';
+import { makeProofWork } from './proof-work';
+
+expose(makeProofWork());

@@ -1,0 +1,276 @@
+<script lang="ts">
+  import {
+    Button,
+    FileUploaderDropContainer,
+    ProgressBar,
+    Select,
+    SelectItem
+  } from 'carbon-components-svelte';
+  import { figureOf } from '$lib/core/figures/record';
+  import { soundVerdict, type TakenIn } from '$lib/core/takes/sound-verdict';
+  import type { KeptTake } from '$lib/core/proof/kept-take';
+  import { satchel } from '$lib/state/project-store.svelte';
+  import { Takes } from '$lib/state/takes.svelte';
+  import CompareTakes from '$lib/ui/proof/CompareTakes.svelte';
+  import SimulateTake from '$lib/ui/proof/SimulateTake.svelte';
+  import SoundTake from '$lib/ui/proof/SoundTake.svelte';
+  import StillTake from '$lib/ui/proof/StillTake.svelte';
+  import Guarded from '$lib/ui/shell/Guarded.svelte';
+
+  /** Short takes, measured and compared, beside what the kit told. */
+  const takes = new Takes();
+  let sceneId = $state('');
+  /** Takes laid side by side, two at most, the older choice giving way. */
+  let pickedIds = $state.raw<readonly string[]>([]);
+
+  const project = $derived(satchel.project);
+  const angles = $derived(satchel.judgement?.angles ?? []);
+  const scene = $derived(project?.scenes.find(({ id }) => id === sceneId) ?? project?.scenes[0]);
+  /** The first camera position of a scene hears its voice. */
+  const takenIn = (id: string | undefined): TakenIn | undefined => {
+    const judged = angles.find((one) => one.scene.id === id);
+    return judged && { scene: judged.scene, record: judged.record };
+  };
+  const taken = $derived(takenIn(scene?.id));
+  let openedFor = '';
+  $effect(() => {
+    if (!project || project.id === openedFor) return;
+    openedFor = project.id;
+    void takes.open(project.id);
+  });
+  $effect(() => () => takes.stop());
+
+  const picked = $derived(pickedIds.flatMap((id) => takes.list.find((one) => one.id === id) ?? []));
+  const shown = $derived(picked.length > 0 ? picked : takes.list.slice(0, 1));
+  const sounds = $derived(
+    picked.filter((one): one is KeptTake & { kind: 'sound' } => one.kind === 'sound')
+  );
+  function pick(id: string) {
+    pickedIds = pickedIds.includes(id)
+      ? pickedIds.filter((one) => one !== id)
+      : [...pickedIds, id].slice(-2);
+  }
+  const sceneName = (id: string | undefined) =>
+    project?.scenes.find((one) => one.id === id)?.name ?? 'no scene';
+  function wordOf(take: KeptTake): string {
+    return take.kind === 'still'
+      ? 'still'
+      : soundVerdict(take.measures, takenIn(take.sceneId)).word;
+  }
+  const numberOf = (kind: KeptTake['kind']) =>
+    takes.list.filter((one) => one.kind === kind).length + 1;
+  function placeWords(): string {
+    const distance = taken && figureOf(taken.record, 'micDistance');
+    return distance === undefined ? '' : `, ${distance.toFixed(2)} m`;
+  }
+  async function choseBlind(chosen: KeptTake, other: KeptTake) {
+    for (const [take, won] of [
+      [chosen, 1],
+      [other, 0]
+    ] as const)
+      await takes.change({
+        ...take,
+        heardBlind: (take.heardBlind ?? 0) + 1,
+        chosenBlind: (take.chosenBlind ?? 0) + won
+      });
+  }
+  const megabytes = (bytes: number) => (bytes / 1024 / 1024).toFixed(1);
+  const addFiles = (files: readonly File[]) => {
+    if (project) void takes.bringIn(files, project.id, scene?.id);
+  };
+</script>
+
+<svelte:head><title>Proof · Hearty Satchel</title></svelte:head>
+<h1 class="unseen">Proof</h1>
+{#if project && satchel.judgement}
+  <div class="bench">
+    <aside>
+      <section class="card" aria-label="Bring takes in">
+        <h2>Takes</h2>
+        <Select
+          size="sm"
+          labelText="Of which scene"
+          selected={scene?.id ?? ''}
+          on:update={({ detail }) => (sceneId = String(detail))}
+        >
+          {#each project.scenes as one (one.id)}<SelectItem value={one.id} text={one.name} />{/each}
+        </Select>
+        <FileUploaderDropContainer
+          multiple
+          labelText="Drop a WAV or a still here, or choose one"
+          accept={['.wav', '.mp3', '.m4a', '.ogg', '.flac', '.png', '.jpg', '.jpeg']}
+          on:change={({ detail }) => addFiles(detail)}
+        />
+        {#if takes.measuring}
+          <ProgressBar
+            size="sm"
+            labelText="Measuring {takes.measuring.name}"
+            value={takes.measuring.share * 100}
+          />
+          <Button size="small" kind="ghost" on:click={() => takes.stop()}>Stop</Button>
+        {/if}
+        {#each takes.refused as { name, says } (name)}
+          <p class="fault" role="alert"><b>{name}</b>: {says}</p>
+        {/each}
+        {#if takes.failure}<p class="fault" role="alert">{takes.failure}</p>{/if}
+        {#if takes.list.length > 0}
+          <ul aria-label="Takes kept">
+            {#each takes.list as take (take.id)}
+              <li>
+                <button aria-pressed={pickedIds.includes(take.id)} onclick={() => pick(take.id)}>
+                  <b>{take.name}</b>
+                  <span class="soft">{sceneName(take.sceneId)} · {wordOf(take)}</span>
+                </button>
+              </li>
+            {/each}
+          </ul>
+          <p class="soft figures">
+            {megabytes(takes.bytes)} MB in this browser; they are never sent anywhere. Press two to lay
+            them side by side.
+          </p>
+        {:else}
+          <p class="soft">
+            A short take in the place, with the microphone where it will be: speak a sentence, be
+            silent, clap once.
+          </p>
+        {/if}
+      </section>
+      {#if taken}
+        <SimulateTake
+          {taken}
+          mainsHz={project.mainsHz}
+          busy={takes.measuring !== undefined}
+          onsound={(recipe) =>
+            void takes.simulateSound(
+              recipe,
+              project.id,
+              taken.scene.id,
+              `Take ${numberOf('sound')}${placeWords()}`
+            )}
+          onstill={(recipe) =>
+            void takes.simulateStill(
+              recipe,
+              project.id,
+              taken.scene.id,
+              `Still ${numberOf('still')}`
+            )}
+        />
+      {/if}
+    </aside>
+    <div class="looked">
+      {#if shown.length === 0}
+        <section class="card empty">
+          <h2>Hear it before you rely on it</h2>
+          <p>
+            Every take is measured against what the kit promises for {scene?.name ?? 'a scene'}:
+            voice over noise, peaks, hum, echo; for a still the face, the colour, what is clipped.
+          </p>
+        </section>
+      {/if}
+      {#each shown as take (take.id)}
+        <Guarded what="This take">
+          {#if take.kind === 'sound'}
+            <SoundTake
+              {take}
+              taken={takenIn(take.sceneId)}
+              onact={(act) => void satchel.act(act)}
+              onremove={() => void takes.remove(take)}
+            />
+          {:else}
+            <StillTake
+              {take}
+              onboxes={(boxes) => void takes.setBoxes(take, boxes)}
+              onremove={() => void takes.remove(take)}
+            />
+          {/if}
+        </Guarded>
+      {/each}
+      {#if sounds.length === 2}
+        <Guarded what="The comparison">
+          {#key pickedIds.join(' ')}
+            <CompareTakes
+              first={sounds[0]!}
+              second={sounds[1]!}
+              fps={scene?.fps ?? 25}
+              onchosen={(chosen, other) => void choseBlind(chosen, other)}
+              onalign={() => takes.align(sounds[0]!, sounds[1]!)}
+            />
+          {/key}
+        </Guarded>
+      {/if}
+    </div>
+  </div>
+{/if}
+
+<style>
+  .bench {
+    display: grid;
+    grid-template-columns: minmax(16rem, 1fr) minmax(0, 3.2fr);
+    gap: 0.9rem;
+    align-items: start;
+    overflow-wrap: anywhere;
+  }
+
+  aside,
+  .looked {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr);
+    gap: 0.9rem;
+  }
+
+  .looked {
+    grid-template-columns: repeat(auto-fit, minmax(min(100%, 19rem), 34rem));
+    align-items: start;
+  }
+
+  section {
+    display: grid;
+    gap: 0.5rem;
+    align-content: start;
+    padding: 0.8rem 1rem;
+    font-size: 0.8125rem;
+  }
+
+  h2 {
+    font-size: 1.05rem;
+  }
+
+  ul {
+    padding: 0;
+    margin: 0;
+    list-style: none;
+  }
+
+  li button {
+    display: grid;
+    width: 100%;
+    padding: 0.4rem 0.6rem;
+    border: 1px solid transparent;
+    border-bottom: 1px dashed var(--line);
+    background: none;
+    color: inherit;
+    text-align: left;
+    cursor: pointer;
+  }
+
+  li button[aria-pressed='true'] {
+    border: 1px solid var(--moss);
+    border-radius: 8px;
+    background: var(--moss-wash);
+  }
+
+  .soft {
+    color: var(--ink-soft);
+    font-size: 0.75rem;
+  }
+
+  .fault {
+    color: var(--brick);
+  }
+
+  @media (max-width: 900px) {
+    .bench {
+      grid-template-columns: minmax(0, 1fr);
+    }
+  }
+</style>
