@@ -157,3 +157,42 @@ test('a still is measured, and where the face is can be said by hand', async ({ 
   await expect(still).toContainText(/stops? more light|of a stop more light/);
   await expect(still.getByRole('row').filter({ hasText: 'colour cast' })).toBeVisible();
 });
+
+test('what works is locked with its proof, breaks when something moves, and is put back', async ({
+  page
+}) => {
+  await openProof(page);
+  await kit(page).getByRole('button', { name: 'Simulate a sound take' }).click();
+  await expect(list(page)).toHaveCount(1, { timeout: 30_000 });
+  const lock = page.getByRole('region', { name: 'The lock of Loom lesson' });
+  await lock.getByRole('button', { name: 'Lock Loom lesson' }).click();
+  await kept(page);
+  await expect(lock).toContainText('Loom lesson is locked with these settings');
+  await expect(lock).toContainText('proved by Take 1, 0.90 m (usable)');
+  await page.goto('/cards');
+  await page.getByRole('tab', { name: 'Settings' }).click();
+  await expect(page.getByRole('main')).toContainText(/Loom lesson, locked on 20\d\d-/);
+
+  // The camera is moved in the brief.
+  await page.goto('/brief');
+  const card = page.getByRole('article').filter({ hasText: 'Loom lesson' });
+  await card
+    .getByRole('button', { name: /0\.90 m/ })
+    .first()
+    .click();
+  const distance = page.getByRole('spinbutton').first();
+  await distance.fill('1.4');
+  await distance.press('Tab');
+  await kept(page);
+  await page.goto('/proof');
+  await page.getByLabel('Of which scene').selectOption({ label: 'Loom lesson' });
+  await expect(lock).toContainText('Loom lesson is no longer as it was locked');
+  await expect(lock.getByRole('list', { name: 'What changed since' })).toContainText(
+    'camera to subject: 0.90 m then, 1.40 m now'
+  );
+  await lock.getByRole('button', { name: 'Put it back' }).click();
+  await kept(page);
+  await expect(lock).toContainText('Loom lesson is locked with these settings');
+  await lock.getByRole('button', { name: 'Unlock' }).click();
+  await expect(lock.getByRole('button', { name: 'Lock Loom lesson' })).toBeVisible();
+});

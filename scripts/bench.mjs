@@ -14,6 +14,8 @@ const onlyBig = process.argv.includes('--big');
 const onlySet = process.argv.includes('--set');
 if (process.argv.includes('--pack'))
   process.exit(run(process.execPath, [bundleWhenChanged('pack-bench', 'scripts/bench/pack.ts')]));
+if (process.argv.includes('--proof'))
+  process.exit(run(process.execPath, [bundleWhenChanged('proof-bench', 'scripts/bench/proof.ts')]));
 if (process.argv.includes('--rehearse'))
   process.exit(
     run(process.execPath, [bundleWhenChanged('rehearse-bench', 'scripts/bench/rehearse.ts')])

@@ -11,7 +11,9 @@
   import type { KeptTake } from '$lib/core/proof/kept-take';
   import { satchel } from '$lib/state/project-store.svelte';
   import { Takes } from '$lib/state/takes.svelte';
+  import { dayHere } from '$lib/state/as-of-today';
   import CompareTakes from '$lib/ui/proof/CompareTakes.svelte';
+  import LockCard from '$lib/ui/proof/LockCard.svelte';
   import SimulateTake from '$lib/ui/proof/SimulateTake.svelte';
   import SoundTake from '$lib/ui/proof/SoundTake.svelte';
   import StillTake from '$lib/ui/proof/StillTake.svelte';
@@ -32,6 +34,8 @@
     return judged && { scene: judged.scene, record: judged.record };
   };
   const taken = $derived(takenIn(scene?.id));
+  const judgedScene = $derived(angles.find((one) => one.scene.id === scene?.id));
+  const today = dayHere(new Date());
   let openedFor = '';
   $effect(() => {
     if (!project || project.id === openedFor) return;
@@ -44,6 +48,13 @@
   const shown = $derived(picked.length > 0 ? picked : takes.list.slice(0, 1));
   const sounds = $derived(
     picked.filter((one): one is KeptTake & { kind: 'sound' } => one.kind === 'sound')
+  );
+  /** What proves a lock: the takes that are laid out, else all of the scene. */
+  const evidence = $derived(
+    (picked.length > 0 ? picked : takes.list)
+      .filter((one) => one.sceneId === scene?.id)
+      .slice(0, 12)
+      .map((one) => ({ takeId: one.id, name: one.name, word: wordOf(one) }))
   );
   function pick(id: string) {
     pickedIds = pickedIds.includes(id)
@@ -196,6 +207,17 @@
               onalign={() => takes.align(sounds[0]!, sounds[1]!)}
             />
           {/key}
+        </Guarded>
+      {/if}
+      {#if judgedScene}
+        <Guarded what="The lock">
+          <LockCard
+            {project}
+            judged={judgedScene}
+            {evidence}
+            {today}
+            onact={(act) => void satchel.act(act)}
+          />
         </Guarded>
       {/if}
     </div>

@@ -44,6 +44,10 @@ export function actWords(act: Act, project: Project, shelf: Shelf): string {
       return `note ${act.income.label}`;
     case 'remove income':
       return `delete ${project.incomes?.find(({ id }) => id === act.incomeId)?.label ?? 'an income'}`;
+    case 'lock angle':
+      return `lock ${nameOfScene(act.lock.sceneId)}`;
+    case 'unlock angle':
+      return `unlock ${nameOfScene(act.sceneId)}`;
     case 'put day log':
       return `write the day of ${act.log.date} into the logbook`;
     case 'remove day log':

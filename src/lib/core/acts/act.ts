@@ -5,6 +5,7 @@ import type { Pocket } from '../model/pocket';
 import type { Income, PriceAlert, PriceObservation } from '../model/price-observation';
 import type { Project } from '../model/project';
 import type { DayLog } from '../model/rehearsal';
+import type { SceneLock } from '../model/scene-lock';
 
 /** Settings of the project that change together with nothing else. */
 export type ProjectSettings = Pick<
@@ -60,6 +61,9 @@ export type Act =
   /** A real day of filming written down, or written anew. */
   | { type: 'put day log'; log: DayLog }
   | { type: 'remove day log'; logId: string }
+  /** An angle that worked is locked, or locked anew; and let go of. */
+  | { type: 'lock angle'; lock: SceneLock }
+  | { type: 'unlock angle'; sceneId: string; angleId: string }
   | { type: 'add scene'; scene: Scene }
   | { type: 'change scene'; sceneId: string; patch: Partial<Omit<Scene, 'id' | 'angles'>> }
   | { type: 'change angle'; sceneId: string; angleId: string; patch: Partial<Omit<Angle, 'id'>> }

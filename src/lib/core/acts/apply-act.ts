@@ -12,6 +12,7 @@ import {
   MOST_SCENES
 } from '../model/limits';
 import type { Rig } from '../model/plan';
+import type { SceneLock } from '../model/scene-lock';
 import type { Pocket } from '../model/pocket';
 import type { Project } from '../model/project';
 import { sameSight } from '../money/same-sight';
@@ -200,6 +201,15 @@ export function applyActTo(draft: Project, act: Act): void {
     case 'remove day log':
       take((draft.logbook ??= []), act.logId, 'day of the logbook');
       return;
+    case 'lock angle': {
+      const { lock } = act;
+      find(find(draft.scenes, lock.sceneId, 'scene').angles, lock.angleId, 'angle');
+      draft.locks = [...otherLocks(draft, lock), lock];
+      return;
+    }
+    case 'unlock angle':
+      draft.locks = otherLocks(draft, act);
+      return;
     case 'add scene':
       roomFor(draft.scenes, MOST_SCENES, 'scenes');
       draft.scenes.push(act.scene);
@@ -287,6 +297,13 @@ export function applyActTo(draft: Project, act: Act): void {
     case 'batch':
       for (const one of act.acts) applyActTo(draft, one);
   }
+}
+
+function otherLocks(
+  { locks = [] }: Project,
+  { sceneId, angleId }: { sceneId: string; angleId: string }
+): SceneLock[] {
+  return locks.filter((one) => one.sceneId !== sceneId || one.angleId !== angleId);
 }
 
 /** A rig may not go on using a part that has left the plan. */

@@ -5,6 +5,7 @@ import { activePlan } from '../model/active-plan';
 import type { GearItem } from '../model/gear';
 import type { Project } from '../model/project';
 import type { DayLog } from '../model/rehearsal';
+import type { SceneLock } from '../model/scene-lock';
 import { startScene } from '../model/scene-starts';
 import type { Act } from './act';
 import { actWords } from './act-words';
@@ -51,6 +52,14 @@ const dayLog: DayLog = {
   tallies: [],
   batteries: [],
   used: []
+};
+const lock: SceneLock = {
+  sceneId: 'marsh-path',
+  angleId: 'a',
+  lockedOn: '2026-11-24',
+  figures: [{ name: 'camera', value: 'Linnet' }],
+  evidence: [],
+  angle: demo.scenes[0]!.angles[0]!
 };
 const lines = (project: Project) => activePlan(project).lines.map(({ id }) => id);
 const scene = (project: Project, id = 'marsh-path') => project.scenes.find((one) => one.id === id)!;
@@ -190,6 +199,20 @@ const cases: Case[] = [
     on: applyAct(demo, { type: 'put income', income }),
     says: 'delete a commission',
     makes: (p) => p.incomes,
+    to: []
+  },
+  {
+    act: { type: 'lock angle', lock },
+    on: applyAct(demo, { type: 'lock angle', lock: { ...lock, lockedOn: '2026-01-01' } }),
+    says: 'lock Marsh path',
+    makes: (p) => p.locks,
+    to: [lock]
+  },
+  {
+    act: { type: 'unlock angle', sceneId: 'marsh-path', angleId: 'a' },
+    on: applyAct(demo, { type: 'lock angle', lock }),
+    says: 'unlock Marsh path',
+    makes: (p) => p.locks,
     to: []
   },
   {
@@ -380,6 +403,8 @@ describe('every act', () => {
       'set price alert': true,
       'put income': true,
       'remove income': true,
+      'lock angle': true,
+      'unlock angle': true,
       'put day log': true,
       'remove day log': true,
       'add scene': true,
@@ -424,6 +449,7 @@ describe('an act that names what is not there', () => {
       withTwoAngles
     ],
     [{ type: 'remove income', incomeId: 'gone' }, /no income "gone"/],
+    [{ type: 'lock angle', lock: { ...lock, angleId: 'gone' } }, /no angle "gone"/],
     [{ type: 'remove day log', logId: 'gone' }, /no day of the logbook "gone"/],
     [{ type: 'remove gear', gearId: 'gone' }, /no part of your own "gone"/],
     [{ type: 'show plan', planId: 'gone' }, /no plan "gone"/],

@@ -4,6 +4,7 @@ import { figureOf } from '../figures/record';
 import { markdownText } from '../formats/buying-list';
 import type { AngleJudgement } from '../judge/incremental';
 import type { Judgement } from '../judge/judgement';
+import { changesSinceLock } from '../judge/scene-lock';
 import { settingsOf } from '../judge/settings';
 import { fullName, type GearItem, pocketOf } from '../model/gear';
 import { habits } from '../model/habits';
@@ -58,7 +59,7 @@ export function cardsOf(project: Project, judgement: Judgement): Card[] {
       title: 'Settings',
       about: 'What the camera and the sound are set to, scene by scene.',
       groups: judgement.angles.map((one) => ({
-        name: nameOf(one),
+        name: `${nameOf(one)}${lockedWords(project, one)}`,
         items: settingsOf(one).map(({ name, set }) => ({
           key: `${one.scene.id} ${one.angle.id} ${name}`,
           text: `${name}: ${set}`
@@ -177,6 +178,18 @@ function preRoll(judged: AngleJudgement): CardItem[] {
     tell('bag', 'Sandbag on the foot under the arm');
   tell('phone', 'Telephone silent, fridge and fan off');
   return items;
+}
+
+/** A card whose settings were proved says so, and says when they are no longer those. */
+function lockedWords({ locks = [] }: Project, judged: AngleJudgement): string {
+  const lock = locks.find(
+    ({ sceneId, angleId }) => sceneId === judged.scene.id && angleId === judged.angle.id
+  );
+  if (!lock) return '';
+  const changes = changesSinceLock(lock, judged);
+  return changes.length === 0
+    ? `, locked on ${lock.lockedOn}`
+    : `, no longer as locked on ${lock.lockedOn}: ${changes.map(({ name }) => name).join(', ')}`;
 }
 
 /** Lines a rehearsal has put on the lists. */

@@ -19,6 +19,7 @@ import {
   Rehearsal
 } from '../model/rehearsal';
 import { Angle, Room, Scene, Window } from '../model/scene';
+import { LockedFigure, LockEvidence, SceneLock } from '../model/scene-lock';
 import { type FieldAsk, fieldsOfClass } from '../model/stated';
 import {
   MOST_ALERTS,
@@ -149,6 +150,20 @@ export function satchelSchema(): Json {
               { maxItems: MOST_SCENES, uniqueItems: true }
             )
           }),
+          locks: listOf(
+            objectOf(
+              SceneLock,
+              {
+                lockedOn: day,
+                figures: listOf(objectOf(LockedFigure), { maxItems: MOST_LOG_NOTES }),
+                evidence: listOf(objectOf(LockEvidence), { maxItems: MOST_LOG_NOTES }),
+                angle: ref('angle'),
+                rig: ref('rig')
+              },
+              ['lockedOn', 'figures', 'evidence', 'angle']
+            ),
+            { maxItems: MOST_RIGS }
+          ),
           logbook: listOf(
             objectOf(
               DayLog,

@@ -6,6 +6,7 @@ import { type Pocket, pockets } from './pocket';
 import { Income, PriceAlert, PriceObservation } from './price-observation';
 import { DayLog, Rehearsal } from './rehearsal';
 import { Scene } from './scene';
+import { SceneLock } from './scene-lock';
 import {
   CurrencyCode,
   Day,
@@ -31,6 +32,7 @@ import {
   MOST_OWN_PARTS,
   MOST_PLANS,
   MOST_RATES,
+  MOST_RIGS,
   MOST_SCENES
 } from './limits';
 import { schoolIds, unitSystems } from './word-lists';
@@ -115,6 +117,10 @@ export class Project {
   @MayBeLeftOut()
   @HoldsList(() => DayLog, { what: 'days in the logbook', max: MOST_DAY_LOGS })
   logbook?: DayLog[];
+  /** Angles whose settings and places worked. */
+  @MayBeLeftOut()
+  @HoldsList(() => SceneLock, { what: 'locks', max: MOST_RIGS })
+  locks?: SceneLock[];
   @Holds(() => OwnRules)
   rules?: OwnRules;
   @MayBeLeftOut()
@@ -182,6 +188,10 @@ export function projectFaults(project: Project): { field: string; says: string }
     ['ownGear', project.ownGear.map((gear) => gear.id)],
     ['logbook', (project.logbook ?? []).map(({ id }) => id)],
     ['rehearsal.chances', (project.rehearsal?.chances ?? []).map(({ chance }) => chance)],
+    [
+      'locks',
+      (project.locks ?? []).map(({ sceneId, angleId }) => JSON.stringify([sceneId, angleId]))
+    ],
     ['incomes', (project.incomes ?? []).map(({ id }) => id)],
     ['priceAlerts', (project.priceAlerts ?? []).map(({ gearId, basis }) => `${gearId} ${basis}`)],
     ['ignored', (project.ignored ?? []).map(({ key }) => key)],

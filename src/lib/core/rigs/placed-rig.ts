@@ -59,6 +59,7 @@ export type RigProject = Omit<
   | 'resaleFeePercent'
   | 'rehearsal'
   | 'logbook'
+  | 'locks'
 >;
 
 /** One angle with every part in its place: what the figures are computed from. */
