@@ -175,14 +175,15 @@ test('what works is locked with its proof, breaks when something moves, and is p
 
   // The camera is moved in the brief.
   await page.goto('/brief');
-  const card = page.getByRole('article').filter({ hasText: 'Loom lesson' });
-  await card
-    .getByRole('button', { name: /0\.90 m/ })
-    .first()
+  await page
+    .getByRole('article', { name: 'Loom lesson' })
+    .getByRole('button', { name: 'Where is the camera?' })
     .click();
-  const distance = page.getByRole('spinbutton').first();
+  const distance = page
+    .getByRole('dialog', { name: 'Where is the camera?' })
+    .getByRole('spinbutton', { name: 'Lens to face, m' });
   await distance.fill('1.4');
-  await distance.press('Tab');
+  await distance.press('Enter');
   await kept(page);
   await page.goto('/proof');
   await page.getByLabel('Of which scene').selectOption({ label: 'Loom lesson' });

@@ -165,10 +165,20 @@ const pictures = [
     }
   },
   {
-    name: 'settings',
-    path: '/satchel',
+    name: 'proof',
+    path: '/proof',
     before: async (page) => {
-      await page.getByRole('button', { name: 'Settings for Loom lesson' }).click();
+      await page.getByLabel('Of which scene').selectOption({ label: 'Loom lesson' });
+      const kept = page.getByRole('list', { name: 'Takes kept' }).getByRole('button');
+      await page.getByRole('button', { name: 'Simulate a sound take' }).click();
+      await kept.first().waitFor();
+      await page.getByText('A lead lies along a mains cable').click();
+      await page.getByRole('button', { name: 'Simulate a sound take' }).click();
+      await kept.nth(1).waitFor();
+      await kept.nth(1).click();
+      await kept.first().click();
+      await page.getByRole('region', { name: 'Two takes compared' }).waitFor();
+      await page.evaluate(() => scrollTo(0, 0));
     }
   }
 ];

@@ -241,7 +241,7 @@
   }
 
   .looked {
-    grid-template-columns: repeat(auto-fit, minmax(min(100%, 19rem), 34rem));
+    grid-template-columns: repeat(auto-fill, minmax(min(100%, 24rem), 1fr));
     align-items: start;
   }
 

@@ -1,5 +1,5 @@
 import { BANK_BY_BATTERY } from '../supplies/energy-of-day';
-import type { DayPlan } from './day-plan';
+import type { DayPlan } from './planned-day';
 import { CRUMB, type DayState } from './day-state';
 
 /** A battery inside a part, and a bank by its own plug, fill in about so many hours; estimates. */

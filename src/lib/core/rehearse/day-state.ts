@@ -1,5 +1,5 @@
 import { BANK_BY_PLUG } from '../supplies/energy-of-day';
-import type { DayPlan } from './day-plan';
+import type { DayPlan } from './planned-day';
 
 /** What is less than this is nothing. */
 export const CRUMB = 1e-9;

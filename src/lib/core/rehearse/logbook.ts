@@ -9,7 +9,7 @@ import type { Project } from '../model/project';
 import type { BatteryTime, ChanceId, DayLog, PartUse } from '../model/rehearsal';
 import { recordedMinOf } from '../model/scene-facts';
 import { chances } from './chances';
-import { type DayPlan, type Learned, nothingLearned } from './day-plan';
+import { type DayPlan, type Learned, nothingLearned } from './planned-day';
 import type { ShownDay } from './shown-day';
 
 /** A usual figure is worth so much of one's own experience: after as many times the two weigh alike. */

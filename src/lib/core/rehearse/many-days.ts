@@ -1,4 +1,4 @@
-import type { DayPlan } from './day-plan';
+import type { DayPlan } from './planned-day';
 import { type Cause, type LostTake, runDay } from './run-day';
 
 /** How many days are run unless somebody says otherwise. */

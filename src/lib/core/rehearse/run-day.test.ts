@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { BANK_BY_PLUG } from '../supplies/energy-of-day';
 import type { ChanceId } from '../model/rehearsal';
-import type { DayPlan } from './day-plan';
+import type { DayPlan } from './planned-day';
 import { keyOf } from './draws';
 import { runDay } from './run-day';
 import { showDay } from './shown-day';

@@ -1,7 +1,9 @@
 import { BODY_HEAT_LIMIT_C } from '../figures/heat-rows';
 import type { ChanceId } from '../model/rehearsal';
+import { chanceIds } from '../model/word-lists';
 import { bayWattsFor, chargeAtHome, chargeAway, chargeInBays } from './charging';
-import { type DayPlan, type Filming, type PlannedScene, type Use, usualDay } from './day-plan';
+import { usualDay } from './day-plan';
+import { type DayPlan, type Filming, type PlannedScene, type Use } from './planned-day';
 import { type Books, CRUMB, DayState } from './day-state';
 import { deviation, drawn, keyOf } from './draws';
 import { heatAfter, type HeatCurve, heatCurve, minutesUntil, RESTART_C } from './heating';
@@ -110,23 +112,10 @@ const HEAT_SEEN_EVERY_MIN = 2;
 /** How many takes of one day are told apart in a draw. */
 const TAKES_APART = 1000;
 
-const chanceKey = Object.fromEntries(
-  (
-    [
-      'battery not charged',
-      'battery not checked',
-      'card not emptied',
-      'switch left off',
-      'left on in between',
-      'setting left wrong',
-      'radio drop-out',
-      'gust',
-      'file lost',
-      'battery spread',
-      'set-up spread'
-    ] satisfies ChanceId[]
-  ).map((chance) => [chance, keyOf(chance)])
-) as Record<ChanceId, number>;
+const chanceKey = Object.fromEntries(chanceIds.map((chance) => [chance, keyOf(chance)])) as Record<
+  ChanceId,
+  number
+>;
 const NOTICED_KEY = keyOf('noticed');
 const HEAT_KEY = keyOf('heat');
 

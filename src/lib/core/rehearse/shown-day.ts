@@ -1,5 +1,5 @@
 import { BODY_HEAT_LIMIT_C } from '../figures/heat-rows';
-import { type DayPlan, ESTIMATED_DRAW_W } from './day-plan';
+import { type DayPlan, ESTIMATED_DRAW_W } from './planned-day';
 import type { DayState } from './day-state';
 import { type DayEvent, type DayOutcome, type Luck, runDay, type SegmentKind } from './run-day';
 

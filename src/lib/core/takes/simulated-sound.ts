@@ -24,6 +24,9 @@ const PHRASE_S = 2.4;
 const PAUSE_S = 1.2;
 const SYLLABLES_HZ = 4;
 const PITCH_HZ = 118;
+/** Every so many syllables one is stressed, by so much: that is what gives speech its peaks. */
+const STRESSED_EVERY = 5;
+const STRESS = 1.6;
 /** Middle and width of what a mouth lets through. */
 const FORMANTS: readonly (readonly [hz: number, wide: number, gain: number])[] = [
   [550, 130, 1],
@@ -71,7 +74,8 @@ function voiceOf(frames: number, sampleRate: number, fromS: number): Float32Arra
     const within = t < 0 ? PHRASE_S : t % (PHRASE_S + PAUSE_S);
     phase += (2 * Math.PI * PITCH_HZ * (1 + 0.04 * Math.sin(2 * Math.PI * 0.7 * t))) / sampleRate;
     if (within >= PHRASE_S) continue;
-    const open = Math.sin(Math.PI * SYLLABLES_HZ * within) ** 2;
+    const stress = Math.floor(SYLLABLES_HZ * within) % STRESSED_EVERY === 1 ? STRESS : 1;
+    const open = stress * Math.sin(Math.PI * SYLLABLES_HZ * within) ** 2;
     const edge = Math.min(1, within / 0.05, (PHRASE_S - within) / 0.05);
     let sample = 0;
     for (let harmonic = 0; harmonic < most; harmonic++)

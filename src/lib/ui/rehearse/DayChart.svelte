@@ -1,7 +1,7 @@
 <script lang="ts">
   import { scaleLinear } from 'd3-scale';
   import { area, line } from 'd3-shape';
-  import type { DayPlan } from '../../core/rehearse/day-plan';
+  import type { DayPlan } from '../../core/rehearse/planned-day';
   import type { ShownDay, Strip } from '../../core/rehearse/shown-day';
   import Glyph from '../glyphs/Glyph.svelte';
   import type { GlyphName } from '../glyphs/glyph-shapes';

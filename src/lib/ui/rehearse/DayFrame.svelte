@@ -3,7 +3,7 @@
   import type { Act } from '../../core/acts/act';
   import type { Project } from '../../core/model/project';
   import type { Rehearsal } from '../../core/model/rehearsal';
-  import type { DayPlan } from '../../core/rehearse/day-plan';
+  import type { DayPlan } from '../../core/rehearse/planned-day';
   import { rehearsing } from '../../core/rehearse/what-saves';
   import { minuteOf, timeOf } from './clock-words';
 

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { DayPlan } from '../../core/rehearse/day-plan';
+  import type { DayPlan } from '../../core/rehearse/planned-day';
   import type { ShownDay } from '../../core/rehearse/shown-day';
   import { clockWords } from './clock-words';
   import { levelAt } from './strip-at';

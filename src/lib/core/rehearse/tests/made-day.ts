@@ -1,6 +1,6 @@
 import { chances } from '../chances';
 import type { ChanceId } from '../../model/rehearsal';
-import type { DayPlan, Device, Filming, PlannedScene } from '../day-plan';
+import type { DayPlan, Device, Filming, PlannedScene } from '../planned-day';
 import { keyOf } from '../draws';
 
 /** Chances as they are on a day on which nothing happens by chance. */
