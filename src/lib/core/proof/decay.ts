@@ -19,6 +19,8 @@ const OVER_STEPS = 10;
 /** The fall between these is a straight line, and is drawn on to 60. */
 const FROM_DB = -5;
 const TO_DB = -25;
+/** So far the clap must stand over what is left when it has died away: its fall, and room for it. */
+const CLAP_OVER_NOISE_DB = 35;
 /** Points a line needs. */
 const LEAST_POINTS = 4;
 
@@ -35,6 +37,8 @@ export function decayOf(powers: ArrayLike<number>): Decay | undefined {
   const tail = Math.max(1, Math.floor((end - clap) / 5));
   let noise = 0;
   for (let at = end - tail; at < end; at++) noise += powers[at]! / tail;
+  // Noise or hum that is nearer than this hides the end of the fall, and makes it look longer.
+  if (powers[clap]! < noise * 10 ** (CLAP_OVER_NOISE_DB / 10)) return undefined;
   const toCome = new Float64Array(end - clap);
   let sum = 0;
   for (let at = end - 1; at >= clap; at--) {
