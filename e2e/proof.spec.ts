@@ -84,6 +84,10 @@ test('a worse take says what changed, is compared, listened to unseen and laid o
   await expect(worse).toContainText(/gain down \d+ dB/);
   await expect(worse).toContainText('leads off each other');
 
+  const tried = page.getByRole('region', { name: 'Places and levels tried' }).getByRole('row');
+  await expect(tried).toHaveCount(3);
+  await expect(tried.filter({ hasText: 'Take 2' })).toContainText(/−48\.\d dBFS/);
+
   await expect(compared).not.toContainText('chosen');
   await compared.getByRole('button', { name: 'One is better' }).click();
   await expect(compared).toContainText('chosen 1 of 1 times');

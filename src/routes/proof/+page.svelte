@@ -17,6 +17,7 @@
   import SimulateTake from '$lib/ui/proof/SimulateTake.svelte';
   import SoundTake from '$lib/ui/proof/SoundTake.svelte';
   import StillTake from '$lib/ui/proof/StillTake.svelte';
+  import TakesTried from '$lib/ui/proof/TakesTried.svelte';
   import Guarded from '$lib/ui/shell/Guarded.svelte';
 
   /** Short takes, measured and compared, beside what the kit told. */
@@ -55,6 +56,14 @@
       .filter((one) => one.sceneId === scene?.id)
       .slice(0, 12)
       .map((one) => ({ takeId: one.id, name: one.name, word: wordOf(one) }))
+  );
+  /** Sound takes of the scene in hand, each as it is judged. */
+  const tried = $derived(
+    takes.list.flatMap((take) =>
+      take.kind === 'sound' && take.sceneId === scene?.id
+        ? { take, verdict: soundVerdict(take.measures, takenIn(take.sceneId)) }
+        : []
+    )
   );
   function pick(id: string) {
     pickedIds = pickedIds.includes(id)
@@ -208,6 +217,9 @@
             />
           {/key}
         </Guarded>
+      {/if}
+      {#if tried.length > 1}
+        <Guarded what="What was tried"><TakesTried takes={tried} onpick={pick} /></Guarded>
       {/if}
       {#if judgedScene}
         <Guarded what="The lock">
