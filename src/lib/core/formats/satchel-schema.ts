@@ -61,7 +61,11 @@ function schemaOfAsk(ask: FieldAsk): Json {
     case 'yes/no':
       return { type: 'boolean' };
     case 'text':
-      return { type: 'string', maxLength: ask.maxLength };
+      return {
+        type: 'string',
+        ...(ask.minLength === undefined ? {} : { minLength: ask.minLength }),
+        maxLength: ask.maxLength
+      };
   }
 }
 
@@ -160,7 +164,7 @@ export function satchelSchema(): Json {
                 angle: ref('angle'),
                 rig: ref('rig')
               },
-              ['lockedOn', 'figures', 'evidence', 'angle']
+              ['lockedOn', 'figures', 'evidence']
             ),
             { maxItems: MOST_RIGS }
           ),

@@ -61,6 +61,14 @@ describe('a lock', () => {
     expect(changesSinceLock(lock, lesson(applyAct(moved, backToLock(lock))))).toEqual([]);
   });
 
+  it('that says nothing of the angle puts the rig back alone', () => {
+    const { angle, ...bare } = lock;
+    expect(angle!.distanceM).toBe(0.9);
+    const act = backToLock(bare);
+    expect(act.type === 'batch' && act.acts.map(({ type }) => type)).toEqual(['set rig']);
+    expect(() => applyAct(locked, act)).not.toThrow();
+  });
+
   it('goes through a file and back', () => {
     const reading = readSatchel(writeSatchel(makeSatchel(locked, shelfOf(locked))));
     if (!reading.ok) throw new Error(JSON.stringify(reading.faults));

@@ -89,16 +89,13 @@ export function changesSinceLock(lock: SceneLock, judged: AngleJudgement): LockC
  * `changesSinceLock` still names it then.
  */
 export function backToLock(lock: SceneLock): Act {
-  const { id, ...angle } = lock.angle;
-  void id;
   const { sceneId, angleId, ...rig } = lock.rig ?? { sceneId: lock.sceneId, angleId: lock.angleId };
-  return {
-    type: 'batch',
-    acts: [
-      { type: 'change angle', sceneId: lock.sceneId, angleId: lock.angleId, patch: angle },
-      { type: 'set rig', sceneId, angleId, patch: { ...noRig, ...rig } }
-    ]
-  };
+  const acts: Act[] = [{ type: 'set rig', sceneId, angleId, patch: { ...noRig, ...rig } }];
+  if (lock.angle?.id === lock.angleId) {
+    const { id: angleId, ...patch } = lock.angle;
+    acts.unshift({ type: 'change angle', sceneId: lock.sceneId, angleId, patch });
+  }
+  return { type: 'batch', acts };
 }
 
 /** Everything a rig can fix, let go of: what the lock did not fix is not fixed. */

@@ -27,6 +27,6 @@ export class SceneLock {
   @HoldsList(() => LockEvidence, { what: 'takes', max: MOST_LOG_NOTES })
   evidence!: LockEvidence[];
   /** The angle as it was described, and as it was rigged by hand: what it is put back to. */
-  @Holds(() => Angle) angle!: Angle;
+  @Holds(() => Angle) angle?: Angle;
   @Holds(() => Rig) rig?: Rig;
 }

@@ -76,7 +76,7 @@ export type FieldAsk =
     }
   | { type: 'word'; words: readonly string[]; needed: boolean }
   | { type: 'yes/no'; needed: boolean }
-  | { type: 'text'; maxLength: number; needed: boolean };
+  | { type: 'text'; maxLength: number; minLength?: number; needed: boolean };
 
 const asks = new Map<object, Map<string, FieldAsk>>();
 
@@ -226,6 +226,7 @@ export function Id(maxLength = 60): PropertyDecorator {
   return (target, key) => {
     NeededText(maxLength)(target, key);
     MinLength(1, { message: 'must not be empty' })(target, key as string);
+    note(target, key, { type: 'text', maxLength, minLength: 1, needed: true });
     ValidateBy(
       { name: 'well-formed', validator: { validate: isWellFormed } },
       { message: 'must be whole characters' }
