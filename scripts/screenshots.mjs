@@ -172,7 +172,7 @@ const pictures = [
       const kept = page.getByRole('list', { name: 'Takes kept' }).getByRole('button');
       await page.getByRole('button', { name: 'Simulate a sound take' }).click();
       await kept.first().waitFor();
-      await page.getByText('A lead lies along a mains cable').click();
+      await page.getByText('The microphone cable lies along a mains cable').click();
       await page.getByRole('button', { name: 'Simulate a sound take' }).click();
       await kept.nth(1).waitFor();
       await kept.nth(1).click();

@@ -5,7 +5,7 @@ import type { StillRecipe } from './simulated-still';
 
 /** What may go wrong in a simulated take beside what the kit makes of it. */
 export interface Mishaps {
-  /** A lead beside a mains cable. */
+  /** The microphone cable beside a mains cable. */
   hum?: boolean;
   /** Gain so many dB past what is wanted. */
   gainDb?: number;

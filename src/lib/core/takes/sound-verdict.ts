@@ -229,7 +229,7 @@ function adviceFor(
   }
   if (hum && (speechDb ?? floorDb) - hum.levelDb < HUM_UNHEARD_DB)
     advice.push({
-      does: 'leads off each other',
+      does: 'cables apart',
       brings: `${hum.hz} Hz comes from a mains cable beside the microphone’s, or from two devices on one socket`
     });
   if (rumbleDb !== undefined && rumbleDb >= RUMBLE_FAINT_DB)

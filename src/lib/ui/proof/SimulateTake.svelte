@@ -30,7 +30,7 @@
   <p class="soft">
     The kit’s own figures make a take: the voice, the room, the noise and the light.
   </p>
-  <Checkbox labelText="A lead lies along a mains cable" bind:checked={hum} />
+  <Checkbox labelText="The microphone cable lies along a mains cable" bind:checked={hum} />
   <Checkbox labelText="White balance left at daylight" bind:checked={balanceLeft} />
   <NumberInput
     size="sm"
