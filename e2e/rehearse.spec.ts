@@ -205,3 +205,68 @@ test('days away run on what sun and bank give, and say what is left', async ({ p
   await expect(story(page)).toContainText('All 51 takes are in the can.');
   await expect(story(page)).toContainText(/Home again with \d+ Wh left of the \d+/);
 });
+
+test('on a phone the day is run, read and mended within its width', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await openDemo(page);
+  await page.goto('/rehearse');
+  await page.getByRole('button', { name: 'Film all scenes on one day' }).click();
+  await kept(page);
+  await tried(page);
+  const over = () => page.evaluate(() => document.documentElement.scrollWidth - innerWidth);
+  expect(await over()).toBeLessThanOrEqual(0);
+  for (const part of ['When it begins, and its takes', 'The day as a table'])
+    await page.getByRole('button', { name: part }).click();
+  await page.getByRole('button', { name: /^My lists/ }).click();
+  expect(await over()).toBeLessThanOrEqual(0);
+  const before = await inTheCan(page);
+  await saves(page).getByRole('button', { name: 'Put them on my list' }).click();
+  await kept(page);
+  await expect.poll(() => inTheCan(page), { timeout: 20_000 }).toBeGreaterThan(before);
+  await expect(
+    page.getByRole('checkbox', { name: /^Charger into the socket on arrival/ })
+  ).toBeChecked();
+  await page.goto('/rehearse/logbook');
+  await page.getByRole('button', { name: 'Write a day down' }).click();
+  expect(await over()).toBeLessThanOrEqual(0);
+});
+
+test('a page of the logbook is corrected, years are gone through, and it goes out as Markdown', async ({
+  page
+}) => {
+  await openDemo(page);
+  await page.goto('/rehearse/logbook');
+  for (const date of ['2025-06-02', '2026-03-14']) {
+    await page.getByRole('button', { name: 'Write a day down' }).click();
+    const form = page.getByRole('form', { name: 'A day of the logbook' });
+    await form.getByLabel('Filmed on').fill(date);
+    await form.getByLabel('Filmed on').press('Tab');
+    await form.getByRole('button', { name: 'Write it down' }).click();
+    await kept(page);
+  }
+  const year = page.getByRole('region', { name: 'The year' });
+  await year.getByLabel('Year').selectOption('2025');
+  await expect(year.getByRole('button', { name: /8 of 8 takes/ })).toHaveCount(1);
+  await year.getByRole('button', { name: /8 of 8 takes/ }).click();
+  const form = page.getByRole('form', { name: 'A day of the logbook' });
+  await form.getByLabel('Takes lost').fill('3');
+  await form.getByLabel('Takes lost').press('Tab');
+  await form.getByRole('button', { name: 'Write it down' }).click();
+  await kept(page);
+  await expect(year.getByRole('button', { name: /5 of 8 takes/ })).toBeVisible();
+  // Leaving the form changes nothing.
+  await page.getByRole('button', { name: /^Correct 2 Jun/ }).click();
+  await form.getByLabel('Takes lost').fill('8');
+  await form.getByLabel('Takes lost').press('Tab');
+  await form.getByRole('button', { name: 'Cancel' }).click();
+  await expect(page.getByRole('region', { name: 'Days written down' })).toContainText(
+    '5 of 8 takes'
+  );
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save Markdown' }).click()
+  ]);
+  const text = await readFile((await download.path())!, 'utf8');
+  expect(text.indexOf('## 2025-06-02')).toBeLessThan(text.indexOf('## 2026-03-14'));
+  expect(text).toContain('- 5 of 8 takes in the can');
+});
