@@ -97,6 +97,8 @@
     }
     const act = draft;
     if (act) await satchel.act(act);
+    // Keys pressed while it was being kept have drawn on: they are kept by their own turn.
+    if (draft !== act) return;
     draft = undefined;
     base = undefined;
     waiting = undefined;
