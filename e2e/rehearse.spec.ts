@@ -102,6 +102,17 @@ test('a day is gone through by key, and read as a table', async ({ page }) => {
   await expect(rows).toHaveCount(4);
   await expect(rows.nth(3)).toContainText('lost: battery empty');
   await expect(rows.first()).toContainText('yes');
+
+  // The next morning begins with what the night could fill, and the page says what it could not.
+  await page.getByRole('button', { name: 'When it begins, and its takes' }).click();
+  const inARow = page.getByLabel('Days in a row, a socket each night');
+  await inARow.fill('15');
+  await expect(page.getByText('From 1 to 14 days.')).toBeVisible();
+  await inARow.fill('3');
+  await inARow.press('Tab');
+  await kept(page);
+  await expect(oneDay(page).getByRole('heading')).toContainText('3 days in a row');
+  await expect(story(page)).toContainText(/3 days used \d+ Wh and wrote \d+ GB/);
 });
 
 test('the same seed gives the same days, another gives others; takes, times and chances are one’s own', async ({
@@ -256,6 +267,9 @@ test('a page of the logbook is corrected, years are gone through, and it goes ou
   await form.getByRole('button', { name: 'Write it down' }).click();
   await kept(page);
   await expect(year.getByRole('button', { name: /5 of 8 takes/ })).toBeVisible();
+  await expect(page.getByRole('row', { name: /Orrowby Linnet/ })).toContainText(
+    /over \d+ (year|month)s?.* in this book/
+  );
   // Leaving the form changes nothing.
   await page.getByRole('button', { name: /^Correct 2 Jun/ }).click();
   await form.getByLabel('Takes lost').fill('8');

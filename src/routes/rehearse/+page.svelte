@@ -173,7 +173,11 @@
       <div class="wide">
         <section class="card day" aria-label="One day">
           <header>
-            <h2>{dayName(day.scenes)}{plan.days > 1 ? `, ${plan.days} days away` : ''}</h2>
+            <h2>
+              {dayName(day.scenes)}{plan.days > 1
+                ? `, ${plan.days} days ${plan.hasSocketAtNight ? 'in a row' : 'away'}`
+                : ''}
+            </h2>
             <span class="clock">
               <button aria-label="To the moment before" onclick={() => step(-1)}>◂</button>
               <b class="figures">{clockWords(at, plan.days)}</b>

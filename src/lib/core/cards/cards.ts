@@ -13,6 +13,8 @@ import type { Project, UnitSystem } from '../model/project';
 import { isRecorded, showsFace } from '../model/scene-facts';
 import type { KitPart } from '../rigs/kit';
 import { soundDestinationOf } from '../rigs/sound-path';
+import { copyMinutesOfDay } from '../supplies/copy-minutes';
+import { filmingDays } from '../supplies/filming-days';
 
 /** One line to tick. */
 export interface CardItem {
@@ -260,9 +262,15 @@ function evening(project: Project, judgement: Judgement): Card {
   for (const { gear, line } of kit.of('microphone'))
     if (gear.form === 'lavalier wireless')
       charging.push({ key: `charge ${line.id}`, text: `Charge ${gear.model}, both halves` });
+  // Of several days of filming the one that records most.
   const minutes = Math.max(
     0,
-    ...angles.flatMap(({ record }) => figureOf(record, 'offloadMinutes') ?? [])
+    ...filmingDays(angles.map(({ rig }) => rig)).map(
+      ({ scenes }) =>
+        copyMinutesOfDay(
+          angles.flatMap(({ scene, record }) => (scenes.includes(scene) ? [record] : []))
+        ) ?? 0
+    )
   );
   const copies = Math.max(0, ...angles.flatMap(({ record }) => figureOf(record, 'copies') ?? []));
   const files: CardItem[] =

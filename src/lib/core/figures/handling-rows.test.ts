@@ -224,6 +224,31 @@ describe('what the scene takes out of the bag', () => {
     const wired = made((p) => swap(p, 'dunmarrow-burr', 'dunmarrow-burr-long'));
     expect(figure(wired, 'switches')).toBe(3);
     expect(figure(walked(), 'switches')).toBe(1);
+    // A recorder that the voice goes into has one of its own; lying in the bag it has none to remember.
+    const scribe = (p: Project, hasSwitch: boolean) =>
+      ownCopy<GearOf<'recorder'>>(p, 'withrick-pocket-scribe', (gear) => {
+        gear.hasSwitch = hasSwitch;
+      });
+    const deaf = (p: Project) =>
+      ownCopy<GearOf<'body'>>(p, body, (gear) => {
+        gear.ports = gear.ports.filter(({ role }) => role !== 'audioIn');
+      });
+    expect(
+      figure(
+        made((p) => scribe(p, true)),
+        'switches'
+      )
+    ).toBe(2);
+    for (const hasSwitch of [false, true])
+      expect(
+        figure(
+          made((p) => {
+            scribe(p, hasSwitch);
+            deaf(p);
+          }),
+          'switches'
+        )
+      ).toBe(hasSwitch ? 3 : 2);
   });
 
   it('is nothing without a body', () => {

@@ -6,6 +6,7 @@ import type { GearItem } from '../model/gear';
 import { type KitPart, piecesOf } from '../rigs/kit';
 import { setUpMinutes } from '../rigs/places';
 import type { PlacedRig } from '../rigs/placed-rig';
+import { soundDestinationOf } from '../rigs/sound-path';
 import { cardsFor, batteriesFor } from './endurance-rows';
 import { feedsBody, isReady } from '../rigs/ready';
 import { cageFor } from './heat-rows';
@@ -49,6 +50,18 @@ export const partsOfScene = memoOn((rig: PlacedRig): readonly KitPart[] => {
   if (rig.keyLamp) take(lampStandOf(rig));
   return parts;
 });
+
+/** Parts of a scene beside its body whose switch can be left off; what takes the sound down is one of them. */
+export const switchedPartsOf = memoOn((rig: PlacedRig): readonly KitPart[] => {
+  const parts = new Set<KitPart>(partsOfScene(rig));
+  const into = rig.mic && soundDestinationOf(rig);
+  if (into) parts.add(into);
+  return [...parts].filter(isSwitched);
+});
+
+/** A switch that can be left off. */
+export const isSwitched = ({ gear }: KitPart): boolean =>
+  gear.kind === 'lamp' || ('hasSwitch' in gear && gear.hasSwitch === true);
 
 export function massKg(parts: readonly KitPart[]): number | undefined {
   let grams = 0;
@@ -269,12 +282,10 @@ export const handlingRows = {
     source: 'kit',
     read: (rig) => {
       if (!rig.body) return null;
+      // The camera's own, and of a radio both halves'.
       let count = 1;
-      for (const { gear } of partsOfScene(rig)) {
-        if (gear.kind === 'lamp') count += 1;
-        if (gear.kind === 'microphone' && gear.hasSwitch)
-          count += gear.form === 'lavalier wireless' ? 2 : 1;
-      }
+      for (const { gear } of switchedPartsOf(rig))
+        count += gear.kind === 'microphone' && gear.form === 'lavalier wireless' ? 2 : 1;
       return count;
     }
   },

@@ -23,6 +23,7 @@ function lived(): Project {
     lunchAtMin: 750,
     lunchMin: 40,
     seed: 5,
+    daysInARow: 3,
     habits: [...habitIds],
     chances: chanceIds.map((chance, at) => ({ chance, percent: at })),
     sceneOrder: ['shuttle-hands', 'marsh-path']

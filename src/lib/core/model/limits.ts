@@ -17,6 +17,7 @@ export const MOST_INCOMES = 100;
 export const MOST_ALERTS = 500;
 /** As many days as ten years have. */
 export const MOST_DAY_LOGS = 3660;
+export const MOST_DAYS_IN_A_ROW = 14;
 export const MOST_LOG_NOTES = 400;
 export const MOST_MINUTES_OF_DAY = 1439;
 /** As long as a price list may be. */

@@ -1,4 +1,10 @@
-import { MOST_LOG_NOTES, MOST_MINUTES_OF_DAY, MOST_PIECES, MOST_SCENES } from './limits';
+import {
+  MOST_DAYS_IN_A_ROW,
+  MOST_LOG_NOTES,
+  MOST_MINUTES_OF_DAY,
+  MOST_PIECES,
+  MOST_SCENES
+} from './limits';
 import {
   Day,
   HoldsList,
@@ -31,6 +37,8 @@ export class Rehearsal {
   @StatedNumber('min', 0, MOST_MINUTES_OF_DAY) endsAtMin?: number;
   @StatedNumber('min', 0, MOST_MINUTES_OF_DAY) lunchAtMin?: number;
   @StatedNumber('min', 0, 240) lunchMin?: number;
+  /** Filmed so many days in a row, with a socket every night. */
+  @StatedNumber('count', 1, MOST_DAYS_IN_A_ROW) daysInARow?: number;
   /** The same number gives the same days. */
   @StatedNumber('count', 0, 999_999) seed?: number;
   @MayBeLeftOut() @WordList(habitIds, 'habits') habits?: HabitId[];

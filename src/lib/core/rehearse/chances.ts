@@ -57,7 +57,7 @@ export const chances: Readonly<Record<ChanceId, Chance>> = {
     percent: 1,
     per: 'take with a radio microphone',
     does: 'words are missing in one take',
-    reason: 'one take in a hundred within reach; towns are worse'
+    reason: 'one take in a hundred well within reach, one in two at its edge; towns are worse'
   },
   gust: {
     percent: 1.5,
@@ -86,6 +86,22 @@ export const chances: Readonly<Record<ChanceId, Chance>> = {
     isSpread: true
   }
 };
+
+/** Within this share of its reach a radio drops out as rarely as it ever does. */
+const SURE_REACH_SHARE = 0.5;
+
+/**
+ * The chance of a drop-out in a take: as stated well within reach, one in two at its edge, certain at twice it. In
+ * between it grows by the same factor with every step, as signal falls away by decibels; an estimate.
+ *
+ * @example dropOutShare(0.01, 0.75) // 0.07
+ */
+export function dropOutShare(statedShare: number, stretch: number): number {
+  if (statedShare === 0 || stretch <= SURE_REACH_SHARE) return statedShare;
+  if (stretch >= 1) return Math.max(statedShare, Math.min(1, stretch / 2));
+  const near = (1 - stretch) / (1 - SURE_REACH_SHARE);
+  return Math.max(statedShare, statedShare ** near * 0.5 ** (1 - near));
+}
 
 /** Share of each chance as it stands for a rehearsal, 0 to 1: by hand, else by the logbook, else as usual; less by habit. */
 export function chancesOf(

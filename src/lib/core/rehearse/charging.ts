@@ -48,11 +48,90 @@ export function chargeInBays(
   }
 }
 
+/**
+ * A night at a socket: every bay is given the emptiest battery of its type, and another as soon as that is full, as long
+ * as somebody is up to change them; what is in the bays then goes on until morning.
+ *
+ * @param awakeMin minutes from home in which somebody looks after the bays
+ * @param forgotten batteries that nobody puts in
+ */
+export function chargeOvernight(
+  state: DayState,
+  minutes: number,
+  awakeMin: number,
+  forgotten: ReadonlySet<number> = new Set()
+): void {
+  const { plan } = state;
+  const taken = new Set<number>(forgotten);
+  const freeAt = plan.bays.map(() => 0);
+  for (;;) {
+    // The bay that is free first takes the emptiest battery that still wants one.
+    let next: { bay: number; piece: number } | undefined;
+    for (const [bay, { type }] of plan.bays.entries()) {
+      const at = freeAt[bay]!;
+      if (at > awakeMin || at >= minutes || (next && freeAt[next.bay]! <= at)) continue;
+      const piece = emptiestOf(state, type, taken);
+      if (piece >= 0) next = { bay, piece };
+    }
+    if (!next) return;
+    const { bay, piece } = next;
+    const watts = plan.bays[bay]!.watts / BAY_LOSS;
+    taken.add(piece);
+    if (watts <= 0) {
+      freeAt[bay] = Infinity;
+      continue;
+    }
+    const took = state.fill(piece, (watts * (minutes - freeAt[bay]!)) / 60);
+    freeAt[bay]! += (60 * took) / watts;
+  }
+}
+
+/** Of the loose batteries of a type that are not full, the emptiest that is not taken; −1 for none. */
+function emptiestOf(state: DayState, type: string, taken: ReadonlySet<number>): number {
+  let emptiest = -1;
+  for (const [at, piece] of state.plan.pieces.entries()) {
+    if (piece.isBuiltIn || piece.type !== type || taken.has(at)) continue;
+    if (state.held[at]! >= state.full[at]! - CRUMB) continue;
+    if (emptiest < 0 || state.share(at) < state.share(emptiest)) emptiest = at;
+  }
+  return emptiest;
+}
+
+/**
+ * Cards are copied one after the other; one that was begun while somebody is up is copied to its end.
+ *
+ * @param forgotten cards that nobody copies
+ */
+export function copyOvernight(
+  state: DayState,
+  minutes: number,
+  awakeMin: number,
+  forgotten: ReadonlySet<number> = new Set()
+): void {
+  const { cards, copyGbPerMin } = state.plan;
+  let at = 0;
+  for (const [card, { gigabytes }] of cards.entries()) {
+    const written = gigabytes - state.freeGb[card]!;
+    if (written <= CRUMB || forgotten.has(card)) continue;
+    const takesMin = copyGbPerMin === undefined ? 0 : written / copyGbPerMin;
+    if (at > awakeMin || at + takesMin > minutes) continue;
+    at += takesMin;
+    state.emptyCard(card);
+  }
+}
+
 /** At home everything goes to the socket at once. */
-export function chargeAtHome(state: DayState, plan: DayPlan, minutes: number): void {
-  chargeInBays(state, minutes, true);
+export function chargeAtHome(
+  state: DayState,
+  plan: DayPlan,
+  minutes: number,
+  awakeMin = minutes,
+  forgotten?: ReadonlySet<number>
+): void {
+  chargeOvernight(state, minutes, awakeMin, forgotten);
   for (const [at, { isBuiltIn }] of plan.pieces.entries())
-    if (isBuiltIn) state.fill(at, (state.full[at]! * minutes) / 60 / BUILT_IN_CHARGING_H);
+    if (isBuiltIn && !forgotten?.has(at))
+      state.fill(at, (state.full[at]! * minutes) / 60 / BUILT_IN_CHARGING_H);
   for (const [bank, { wattHours }] of plan.banks.entries())
     state.fillBank(bank, (wattHours * minutes) / 60 / BANK_CHARGING_H);
 }

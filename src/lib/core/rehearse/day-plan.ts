@@ -1,4 +1,4 @@
-import { minutesFor, partsOfScene } from '../figures/handling-rows';
+import { minutesFor, partsOfScene, switchedPartsOf } from '../figures/handling-rows';
 import { cardsInto } from '../figures/endurance-rows';
 import { figureOf, known, stateOf, unknown } from '../figures/record';
 import type { AngleJudgement } from '../judge/incremental';
@@ -8,11 +8,11 @@ import { isRecorded, recordedMinOf } from '../model/scene-facts';
 import { COLDEST_C, coldShare } from '../relations/power/battery-minutes';
 import { type KitPart, piecesOf } from '../rigs/kit';
 import type { PlacedRig } from '../rigs/placed-rig';
-import { soundDestinationOf } from '../rigs/sound-path';
+import { copyMinutesOfDay } from '../supplies/copy-minutes';
 import { livesOnBatteries, workingIn } from '../supplies/energy-of-day';
 import { type FilmingDay, filmingDays } from '../supplies/filming-days';
 import { chancesOf } from './chances';
-import { cardPlan, energyPlan, type EnergyPlan, isSwitched } from './day-supplies';
+import { cardPlan, energyPlan, type EnergyPlan } from './day-supplies';
 import { keyOf } from './draws';
 import type { Heating } from './heating';
 import {
@@ -82,9 +82,15 @@ export function dayPlanOf(
       { ...energy, recordings, warming, unsaid }
     )
   );
-  const copyMinutes = judged.flatMap(({ record }) => figureOf(record, 'offloadMinutes') ?? []);
+  const daysAway = Math.max(1, ...day.scenes.map(({ daysWithoutSocket }) => daysWithoutSocket));
+  const hasSocketAtNight = daysAway === 1;
+  const days = hasSocketAtNight ? (rehearsal?.daysInARow ?? 1) : daysAway;
+  const copySpeeds = judged.flatMap(({ record }) => figureOf(record, 'offloadSpeed') ?? []);
+  if (days > 1 && judged.some(({ record }) => stateOf(record, 'offloadSpeed') === unknown))
+    unsaid.push('how fast files are copied');
   return {
-    days: Math.max(1, ...day.scenes.map(({ daysWithoutSocket }) => daysWithoutSocket)),
+    days,
+    hasSocketAtNight,
     startsAtMin: rehearsal?.startsAtMin ?? usualDay.startsAtMin,
     endsAtMin: rehearsal?.endsAtMin ?? usualDay.endsAtMin,
     lunchAtMin: rehearsal?.lunchAtMin ?? usualDay.lunchAtMin,
@@ -112,8 +118,8 @@ export function dayPlanOf(
       }));
     }),
     sunAndCarWhPerDay: energy.sunAndCarWhPerDay,
-    copyMin:
-      copyMinutes.length > 0 ? copyMinutes.reduce((sum, minutes) => sum + minutes, 0) : undefined,
+    copyMin: copyMinutesOfDay(judged.map(({ record }) => record)),
+    copyGbPerMin: copySpeeds.length > 0 ? (Math.min(...copySpeeds) * 60) / 1000 : undefined,
     unsaid: [...new Set(unsaid)]
   };
 }
@@ -161,6 +167,7 @@ function plannedScene(
     isOutdoors: !scene.room,
     windMps: scene.windMps,
     usesRadio: rig?.mic?.gear.form === 'lavalier wireless',
+    radioStretch: first ? radioStretchOf(first.record) : 0,
     filming,
     uses,
     unpowered: rig
@@ -178,6 +185,13 @@ function plannedScene(
 /** As few takes as the longest one allows, unless somebody says how many. */
 export const takesOf = (scene: Scene): number =>
   scene.takes ?? Math.max(1, Math.ceil(scene.recordedMin / scene.longestTakeMin - 1e-9));
+
+/** How far the radio is stretched: what of its reach the person stands off. */
+function radioStretchOf(record: AngleJudgement['record']): number {
+  const reachM = figureOf(record, 'radioReach');
+  const distanceM = figureOf(record, 'subjectDistance');
+  return reachM !== undefined && distanceM !== undefined && reachM > 0 ? distanceM / reachM : 0;
+}
 
 /** The judged minutes of the first angle, and of the others what they set up beside it. */
 function setUpOf(judged: readonly AngleJudgement[]): number {
@@ -261,10 +275,7 @@ function heatOf(rig: PlacedRig, record: AngleJudgement['record']): Heating | 'un
 
 /** Every switch of a scene, by the part it is on: those on batteries and those on a socket. */
 function switchesOf(rig: PlacedRig, deviceAt: (part: KitPart) => number): PlannedScene['switches'] {
-  const parts = new Set<KitPart>(partsOfScene(rig));
-  const into = rig.mic && soundDestinationOf(rig);
-  if (into) parts.add(into);
-  return [...parts].filter(isSwitched).map((part) => ({
+  return switchedPartsOf(rig).map((part) => ({
     name: part.gear.model,
     lineId: part.line.id,
     key: keyOf(`${part.line.id} switch`),

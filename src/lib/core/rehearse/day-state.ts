@@ -11,6 +11,7 @@ export interface Books {
   /** In the cold, and on the way out of banks. */
   lostWh: number;
   writtenGb: number;
+  copiedGb: number;
 }
 
 /** The levels of a day while it runs: every battery, bank and card, and where it is. */
@@ -26,7 +27,7 @@ export class DayState {
   /** The card in each recording body; its last one stays in when it is full. */
   readonly cardIn: Int32Array;
   readonly heatC: Float64Array;
-  readonly books: Books = { chargedWh: 0, usedWh: 0, lostWh: 0, writtenGb: 0 };
+  readonly books: Books = { chargedWh: 0, usedWh: 0, lostWh: 0, writtenGb: 0, copiedGb: 0 };
   private readonly cardHolder: Int32Array;
   /** By device and bank, what is left of its share. */
   private readonly bankShareWh: readonly Float64Array[];
@@ -147,6 +148,12 @@ export class DayState {
     const writes = Math.min(this.freeGb[card]!, gigabytes);
     this.freeGb[card]! -= writes;
     this.books.writtenGb += writes;
+  }
+
+  /** Takes everything off a card. */
+  emptyCard(card: number): void {
+    this.books.copiedGb += this.plan.cards[card]!.gigabytes - this.freeGb[card]!;
+    this.freeGb[card] = this.plan.cards[card]!.gigabytes;
   }
 
   freeIn(recording: number): number {

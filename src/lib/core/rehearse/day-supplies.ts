@@ -1,4 +1,5 @@
 import type { GearOf } from '../model/gear';
+import { isSwitched } from '../figures/handling-rows';
 import type { KitPart } from '../rigs/kit';
 import { cardSpaceOfDay } from '../supplies/card-space-of-day';
 import { BANK_BY_PLUG, energyOfDay, looseTypeOf } from '../supplies/energy-of-day';
@@ -146,11 +147,6 @@ function deviceOf(part: KitPart): Omit<Device, 'isReckonedFromHours' | 'pieces' 
     canBeLeftOn: kind === 'microphone' || kind === 'recorder' || kind === 'lamp',
     losesTakes: kind !== 'monitor'
   };
-}
-
-/** A switch that can be left off. */
-export function isSwitched({ gear }: KitPart): boolean {
-  return gear.kind === 'lamp' || ('hasSwitch' in gear && gear.hasSwitch === true);
 }
 
 /** Microphones and recorders whose sheets state hours on a battery of their own, and nothing else. */

@@ -81,7 +81,13 @@ function sentenceOf(cause: Cause, name: string | undefined, takes: number): stri
 }
 
 /** The day in sentences: what was lost first, the dearest before the rest, then what only just went well. */
-export function dayStory({ outcome, events, strips, days }: ShownDay): DaySentence[] {
+export function dayStory({
+  outcome,
+  events,
+  strips,
+  days,
+  hasSocketAtNight
+}: ShownDay): DaySentence[] {
   const lost = lostTogether(outcome.lost).map(({ first, takes }): DaySentence => ({
     atMin: first.atMin,
     lost: takes,
@@ -109,6 +115,7 @@ export function dayStory({ outcome, events, strips, days }: ShownDay): DaySenten
       told.push({ atMin, lost: 0, text: `${name} stays on and drains on.`, lineId });
     else if (kind === 'noticed')
       told.push({ atMin, lost: 0, text: `Somebody notices: ${name}.`, lineId });
+  told.push(...notReady(events));
   const least = tightest(strips);
   if (least)
     told.push({
@@ -117,7 +124,14 @@ export function dayStory({ outcome, events, strips, days }: ShownDay): DaySenten
       text: `${least.name} comes down to ${Math.round(least.level * 100)} %: ${leastWords(least.kind)}.`,
       lineId: least.lineId
     });
-  if (days > 1)
+  if (days > 1 && hasSocketAtNight)
+    told.push({
+      atMin: outcome.endsAtMin,
+      lost: 0,
+      text: `${days} days used ${outcome.books.usedWh.toFixed(0)} Wh and wrote ${outcome.books.writtenGb.toFixed(0)} GB; the socket gave ${outcome.books.chargedWh.toFixed(0)} Wh in all evenings and nights, and ${outcome.books.copiedGb.toFixed(0)} GB were copied on the way.`,
+      lineId: undefined
+    });
+  if (days > 1 && !hasSocketAtNight)
     told.push({
       atMin: outcome.endsAtMin,
       lost: 0,
@@ -133,6 +147,31 @@ export function dayStory({ outcome, events, strips, days }: ShownDay): DaySenten
     });
   return [...lost, ...told];
 }
+
+/** What the nights were too short for, by part: a sentence each. */
+function notReady(events: ShownDay['events']): DaySentence[] {
+  const told: DaySentence[] = [];
+  for (const kind of ['not full', 'not emptied'] as const) {
+    const of = events.filter((one) => one.kind === kind);
+    const mornings = new Set(of.map(({ atMin }) => atMin));
+    for (const name of new Set(of.map((one) => one.name))) {
+      const ones = of.filter((one) => one.name === name);
+      const when = `on ${ones.length} of ${mornings.size} mornings`;
+      told.push({
+        atMin: ones[0]!.atMin,
+        lost: 0,
+        text:
+          kind === 'not full'
+            ? `${upper(name)} is not full ${when}.`
+            : `${upper(name)} still has files on it ${when}.`,
+        lineId: ones[0]!.lineId
+      });
+    }
+  }
+  return told;
+}
+
+const upper = (name: string): string => name.charAt(0).toUpperCase() + name.slice(1);
 
 /** Takes lost to one thing belong together, as long as nothing else comes between. */
 function lostTogether(lost: readonly LostTake[]): { first: LostTake; takes: number }[] {

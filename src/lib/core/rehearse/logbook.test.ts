@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import type { OwnedPiece } from '../model/owned-piece';
 import type { DayLog } from '../model/rehearsal';
 import { judged } from '../judge/tests/calm-kit';
 import { demoProject } from '../../catalogue/demos/saltmarsh-loom';
@@ -11,6 +12,8 @@ import {
   logbookCsv,
   logbookMarkdown,
   updated,
+  ageWords,
+  boughtDays,
   wearOf,
   yearOf
 } from './logbook';
@@ -151,15 +154,40 @@ describe('a page of the logbook', () => {
       0, 0, 1, 0, 0, 0, 0, 0, 0, 0, 1, 0
     ]);
     expect([year.takes, year.lost]).toEqual([18, 3]);
-    expect(wearOf(logbook)).toEqual([
+    expect(wearOf(logbook, '2026-12-01')).toEqual([
       {
         gearId: 'g',
         name: 'Camera',
         days: 2,
         hours: 2,
         firstOn: '2026-03-02',
-        lastOn: '2026-11-24'
+        lastOn: '2026-11-24',
+        ageMonths: 8,
+        isAgeSinceFirstDay: true
       }
+    ]);
+    const pieces = [
+      { id: 'a', gearId: 'g', name: 'Camera', quantity: 1, state: 'here' },
+      { id: 'b', gearId: 'g', name: 'Camera', quantity: 1, state: 'here', boughtOn: '2025-08-30' },
+      { id: 'c', gearId: 'g', name: 'Camera', quantity: 1, state: 'here', boughtOn: '2026-01-01' }
+    ] as OwnedPiece[];
+    expect(wearOf(logbook, '2026-12-01', boughtDays(pieces))[0]).toMatchObject({
+      ageMonths: 15,
+      isAgeSinceFirstDay: false
+    });
+    // A day in the future, written by a clock that was wrong, makes nobody younger than nothing.
+    expect(wearOf(logbook, '2024-01-01')[0]!.ageMonths).toBe(0);
+  });
+
+  it('says an age in years and months', () => {
+    expect([0, 1, 11, 12, 13, 24, 27].map(ageWords)).toEqual([
+      'under a month',
+      '1 month',
+      '11 months',
+      '1 year',
+      '1 year 1 month',
+      '2 years',
+      '2 years 3 months'
     ]);
   });
 });

@@ -1,10 +1,11 @@
-import { format, parseISO } from 'date-fns';
+import { differenceInMonths, format, parseISO } from 'date-fns';
 import Papa from 'papaparse';
 import { markdownText } from '../formats/buying-list';
 import { FORMULA_CELL } from '../formats/csv-file';
 import { partsOfScene } from '../figures/handling-rows';
 import type { AngleJudgement } from '../judge/incremental';
 import { fullName } from '../model/gear';
+import type { OwnedPiece } from '../model/owned-piece';
 import type { Project } from '../model/project';
 import type { BatteryTime, ChanceId, DayLog, PartUse } from '../model/rehearsal';
 import { recordedMinOf } from '../model/scene-facts';
@@ -228,10 +229,21 @@ export interface PartWear {
   hours: number;
   firstOn: string;
   lastOn: string;
+  /** Whole months since it was bought; where nobody wrote that down, since its first day in the book. */
+  ageMonths: number;
+  isAgeSinceFirstDay: boolean;
 }
 
-export function wearOf(logbook: readonly DayLog[]): PartWear[] {
-  const wear = new Map<string, PartWear>();
+/**
+ * @param today YYYY-MM-DD, the day up to which a part has aged
+ * @param boughtOn the day on which the oldest piece of a part was bought, by the part's id
+ */
+export function wearOf(
+  logbook: readonly DayLog[],
+  today: string,
+  boughtOn: ReadonlyMap<string, string> = new Map()
+): PartWear[] {
+  const wear = new Map<string, Omit<PartWear, 'ageMonths' | 'isAgeSinceFirstDay'>>();
   for (const { date, used } of logbook)
     for (const { gearId, name, minutes } of used) {
       const one = wear.get(gearId);
@@ -251,9 +263,35 @@ export function wearOf(logbook: readonly DayLog[]): PartWear[] {
         if (date > one.lastOn) one.lastOn = date;
       }
     }
-  return [...wear.values()].sort(
-    (one, other) => other.hours - one.hours || one.name.localeCompare(other.name)
-  );
+  const aged = [...wear.values()].map((one): PartWear => {
+    const bought = boughtOn.get(one.gearId);
+    const since = bought ?? one.firstOn;
+    return {
+      ...one,
+      ageMonths: Math.max(0, differenceInMonths(parseISO(today), parseISO(since))),
+      isAgeSinceFirstDay: bought === undefined
+    };
+  });
+  return aged.sort((one, other) => other.hours - one.hours || one.name.localeCompare(other.name));
+}
+
+/** @example ageWords(27) // 2 years 3 months */
+export function ageWords(months: number): string {
+  if (months < 1) return 'under a month';
+  const counted = (count: number, unit: string) => `${count} ${unit}${count === 1 ? '' : 's'}`;
+  const years = Math.floor(months / 12);
+  return [
+    ...(years > 0 ? [counted(years, 'year')] : []),
+    ...(months % 12 > 0 ? [counted(months % 12, 'month')] : [])
+  ].join(' ');
+}
+
+/** The day on which the oldest piece of each part was bought, as far as it was written down. */
+export function boughtDays(pieces: readonly OwnedPiece[]): Map<string, string> {
+  const days = new Map<string, string>();
+  for (const { gearId, boughtOn } of pieces)
+    if (boughtOn !== undefined && boughtOn < (days.get(gearId) ?? '~')) days.set(gearId, boughtOn);
+  return days;
 }
 
 /** The days of a year, month by month, for a look at all of it. */

@@ -105,6 +105,8 @@ export interface PlannedScene {
   isOutdoors: boolean;
   windMps: number;
   usesRadio: boolean;
+  /** Distance over reach of its radio; what is not known is taken to be well within. */
+  radioStretch: number;
   filming: readonly Filming[];
   /** Everything on batteries but the bodies. */
   uses: readonly Use[];
@@ -121,8 +123,10 @@ export interface Bay {
 
 /** A day of filming in plain numbers, so that thousands can be run from one. */
 export interface DayPlan {
-  /** Days in a row that it is run without a socket in between; 1 where there is one every night. */
+  /** Days in a row that it is run. */
   days: number;
+  /** Between two days there is a socket; without one only sun, car and banks charge. */
+  hasSocketAtNight: boolean;
   startsAtMin: number;
   endsAtMin: number;
   lunchAtMin: number;
@@ -145,6 +149,8 @@ export interface DayPlan {
   sunAndCarWhPerDay: number;
   /** Minutes to copy everything in the evening, where the kit has somewhere to. */
   copyMin: number | undefined;
+  /** How fast files leave a card; left out where they go home to a machine that is none of the kit's. */
+  copyGbPerMin: number | undefined;
   /** What cannot be run, for nobody states a figure of it. */
   unsaid: readonly string[];
 }

@@ -161,6 +161,7 @@ describe('every way of a day', () => {
     [{ startsAtMin: 1439, endsAtMin: 0, lunchMin: 240 }],
     [{ startsAtMin: 600, endsAtMin: 600, lunchAtMin: 0, lunchMin: 240 }],
     [{ lunchAtMin: 1439, seed: 999_999 }],
+    [{ daysInARow: 1 }],
     [{ sceneOrder: ['gone', 'shuttle-hands', 'shuttle-hands'] }]
   ])('from %j comes to its end', (rehearsal) => {
     const project = together(demoProject());

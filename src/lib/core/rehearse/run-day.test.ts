@@ -308,6 +308,8 @@ const anyDay = fc
     cold: fc.constantFrom(1, 0.8, 0.5),
     days: fc.integer({ min: 1, max: 3 }),
     sun: fc.integer({ min: 0, max: 20 }),
+    hasSocketAtNight: fc.boolean(),
+    copyGbPerMin: fc.constantFrom(undefined, 0.001, 0.5),
     hasSocket: fc.boolean(),
     share: fc.constantFrom(0, 0.2, 1),
     rate: fc.constantFrom(0, 0.1, 0.9)
@@ -315,6 +317,8 @@ const anyDay = fc
   .map((one): DayPlan =>
     day({
       days: one.days,
+      hasSocketAtNight: one.hasSocketAtNight,
+      copyGbPerMin: one.copyGbPerMin,
       pieces: one.capacities.map((capacity, at) => battery(at, capacity)),
       banks: [{ lineId: 'bank', name: 'Bank', wattHours: one.bankWh }],
       devices: [
@@ -374,7 +378,7 @@ describe('any day', () => {
           day: on
         });
         expect(startWh + books.chargedWh).toBeCloseTo(endWh + books.usedWh + books.lostWh, 6);
-        expect(startFreeGb).toBeCloseTo(endFreeGb + books.writtenGb, 6);
+        expect(startFreeGb).toBeCloseTo(endFreeGb + books.writtenGb - books.copiedGb, 6);
         expect(endWh).toBeGreaterThanOrEqual(-1e-9);
         expect(endFreeGb).toBeGreaterThanOrEqual(-1e-9);
       }),

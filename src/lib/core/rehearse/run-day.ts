@@ -1,7 +1,8 @@
 import { BODY_HEAT_LIMIT_C } from '../figures/heat-rows';
 import type { ChanceId } from '../model/rehearsal';
 import { chanceIds } from '../model/word-lists';
-import { bayWattsFor, chargeAtHome, chargeAway, chargeInBays } from './charging';
+import { bayWattsFor, chargeAtHome, chargeAway, chargeInBays, copyOvernight } from './charging';
+import { dropOutShare } from './chances';
 import { usualDay } from './day-plan';
 import { type DayPlan, type Filming, type PlannedScene, type Use } from './planned-day';
 import { type Books, CRUMB, DayState } from './day-state';
@@ -56,7 +57,16 @@ export type SegmentKind =
 export interface DayEvent {
   atMin: number;
   kind:
-    'swap' | 'empty' | 'card swapped' | 'card full' | 'hot' | 'left on' | 'noticed' | 'too late';
+    | 'swap'
+    | 'empty'
+    | 'card swapped'
+    | 'card full'
+    | 'hot'
+    | 'left on'
+    | 'noticed'
+    | 'too late'
+    | 'not full'
+    | 'not emptied';
   /** The part it is about, by its line; of a fault that is noticed, none. */
   lineId: string | undefined;
   name: string;
@@ -103,6 +113,8 @@ const NOTICED_SHARE = 0.5;
 const GUST_AT_MPS = 5;
 /** The evening is shown for so long, or until everything is copied. */
 const EVENING_MIN = 120;
+/** A battery is ready from this share of what it holds, a card from this share of its room. */
+const READY_SHARE = 0.95;
 /** Longer than this nobody waits for a battery before one take. */
 const MOST_WAITED_MIN = 90;
 const HOME_C = 20;
@@ -355,7 +367,15 @@ class DayRun {
       const { cause, lineId, name, after } = first;
       return this.lose(at, take, cause, lineId, name, began + after);
     }
-    if (scene.usesRadio && this.happens('radio drop-out', scene.key, take))
+    if (
+      scene.usesRadio &&
+      this.happens(
+        'radio drop-out',
+        scene.key,
+        take,
+        dropOutShare(this.plan.chances['radio drop-out'], scene.radioStretch)
+      )
+    )
       return this.lose(at, take, 'radio drop-out', undefined, undefined, began);
     if (
       scene.isOutdoors &&
@@ -562,10 +582,27 @@ class DayRun {
     const { plan, state } = this;
     const from = this.clock;
     this.clock = Math.max(from, plan.startsAtMin + this.day * DAY_MIN);
-    chargeAway(state, plan);
+    if (plan.hasSocketAtNight) this.atTheSocket(this.clock - from);
+    else chargeAway(state, plan);
     this.cool(this.clock - from, plan.scenes[0]?.celsius ?? HOME_C);
     this.witness?.segment('night', from, this.clock, 0, -1);
     this.witness?.levels(this.clock, state);
+  }
+
+  /** Batteries into the bays and cards to be copied, but for what is forgotten; in the morning all goes back. */
+  private atTheSocket(minutes: number): void {
+    const { plan, state } = this;
+    const awakeMin = Math.min(EVENING_MIN, minutes);
+    const forgotten = (chance: ChanceId, ones: readonly { key: number }[]) =>
+      new Set([...ones.keys()].filter((at) => this.happens(chance, ones[at]!.key, 0)));
+    chargeAtHome(state, plan, minutes, awakeMin, forgotten('battery not charged', plan.pieces));
+    copyOvernight(state, minutes, awakeMin, forgotten('card not emptied', plan.cards));
+    for (const device of plan.devices.keys()) state.insertBest(device);
+    for (const recording of plan.recordings.keys()) state.insertCard(recording);
+    for (const [at, { lineId, name }] of plan.pieces.entries())
+      if (state.share(at) < READY_SHARE) this.tell('not full', lineId, name);
+    for (const [at, { lineId, name, gigabytes }] of plan.cards.entries())
+      if (state.freeGb[at]! < READY_SHARE * gigabytes) this.tell('not emptied', lineId, name);
   }
 
   /** Home again: everything goes to the socket while the files are copied. */

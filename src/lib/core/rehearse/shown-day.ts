@@ -36,8 +36,9 @@ export interface ShownDay {
   strips: readonly Strip[];
   startsAtMin: number;
   endsAtMin: number;
-  /** Days in a row. */
+  /** Days in a row, and whether there is a socket between them. */
   days: number;
+  hasSocketAtNight: boolean;
 }
 
 /** Runs one day and keeps everything that is to be seen of it. */
@@ -105,7 +106,8 @@ export function showDay(plan: DayPlan, luck?: Luck): ShownDay {
     strips,
     startsAtMin: first,
     endsAtMin: segments.at(-1)?.toMin ?? first,
-    days: plan.days
+    days: plan.days,
+    hasSocketAtNight: plan.hasSocketAtNight
   };
 }
 

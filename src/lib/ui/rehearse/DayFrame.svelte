@@ -1,6 +1,7 @@
 <script lang="ts">
   import { Button, NumberInput, TextInput } from 'carbon-components-svelte';
   import type { Act } from '../../core/acts/act';
+  import { MOST_DAYS_IN_A_ROW } from '../../core/model/limits';
   import type { Project } from '../../core/model/project';
   import type { Rehearsal } from '../../core/model/rehearsal';
   import type { DayPlan } from '../../core/rehearse/planned-day';
@@ -57,6 +58,22 @@
         if (lunchMin !== undefined && lunchMin !== plan.lunchMin) set({ lunchMin });
       }}
     />
+    {#if plan.hasSocketAtNight}
+      <NumberInput
+        size="sm"
+        labelText="Days in a row, a socket each night"
+        value={plan.days}
+        min={1}
+        max={MOST_DAYS_IN_A_ROW}
+        invalidText="From 1 to {MOST_DAYS_IN_A_ROW} days."
+        hideSteppers
+        on:change={({ detail }) => {
+          const daysInARow = Math.round(number(detail) ?? plan.days);
+          if (daysInARow !== plan.days && daysInARow >= 1 && daysInARow <= MOST_DAYS_IN_A_ROW)
+            set({ daysInARow });
+        }}
+      />
+    {/if}
   </div>
   {#each plan.scenes as { id, name, takes, takeMin, pauseMin, carryMin, notBeforeMin }, at (id)}
     <fieldset>

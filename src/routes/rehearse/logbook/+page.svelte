@@ -3,6 +3,8 @@
   import type { DayLog } from '$lib/core/model/rehearsal';
   import { dayPlanOf, daysOf } from '$lib/core/rehearse/day-plan';
   import {
+    ageWords,
+    boughtDays,
     draftLog,
     happenedWords,
     lessonsOf,
@@ -13,6 +15,7 @@
   } from '$lib/core/rehearse/logbook';
   import { showDay } from '$lib/core/rehearse/shown-day';
   import { dayHere } from '$lib/state/as-of-today';
+  import { ownedThings } from '$lib/state/inventory.svelte';
   import { satchel } from '$lib/state/project-store.svelte';
   import Lessons from '$lib/ui/rehearse/Lessons.svelte';
   import LogPage from '$lib/ui/rehearse/LogPage.svelte';
@@ -36,7 +39,10 @@
   const year = $derived(
     yearOf(logbook, Number(years.includes(yearChosen) ? yearChosen : years[0]))
   );
-  const wear = $derived(wearOf(logbook));
+  const wear = $derived(wearOf(logbook, today, boughtDays(ownedThings.pieces)));
+  $effect(() => {
+    void ownedThings.open(false);
+  });
   let open = $state.raw<DayLog | undefined>(undefined);
   let sceneId = $state('');
 
@@ -52,6 +58,10 @@
     const id = `day-${crypto.randomUUID().slice(0, 12)}`;
     open = draftLog(plan, showDay(plan), angles, id, date);
   }
+  const ageInWords = (months: number, isSinceFirstDay: boolean) =>
+    isSinceFirstDay
+      ? `${months > 0 ? 'over ' : ''}${ageWords(months)} in this book`
+      : ageWords(months);
   function keep(log: DayLog) {
     open = undefined;
     void satchel.act({ type: 'put day log', log });
@@ -175,15 +185,16 @@
                     ><th scope="col">part</th><th scope="col" class="n">days</th><th
                       scope="col"
                       class="n">recorded</th
-                    ><th scope="col">first and last</th></tr
+                    ><th scope="col">age</th><th scope="col">first and last</th></tr
                   ></thead
                 >
                 <tbody>
-                  {#each wear as { gearId, name, days: count, hours, firstOn, lastOn } (gearId)}
+                  {#each wear as { gearId, name, days: count, hours, firstOn, lastOn, ageMonths, isAgeSinceFirstDay } (gearId)}
                     <tr>
                       <th scope="row">{name}</th>
                       <td class="n figures">{count}</td>
                       <td class="n figures">{hours.toFixed(1)} h</td>
+                      <td>{ageInWords(ageMonths, isAgeSinceFirstDay)}</td>
                       <td class="figures"
                         >{dayWords(firstOn)}{lastOn === firstOn
                           ? ''

@@ -88,7 +88,7 @@ export const setUpFindings: readonly AngleFindingRow[] = [
         unit: 'count',
         title: () => `${rig.scene.name}: ${switches} switches before every take (limit ${limit})`,
         why: () =>
-          `Camera, lamps and microphones each have one that can be left off; past ${limit} one is forgotten sooner or later. One multiple socket that turns everything on is the old remedy.`
+          `Camera, lamps, microphones and recorders may each have one that can be left off; past ${limit} one is forgotten sooner or later. One multiple socket that turns everything on is the old remedy.`
       };
     },
     propose: (context) => {

@@ -42,6 +42,7 @@ export const scene = (more: Partial<PlannedScene> = {}): PlannedScene => ({
   isOutdoors: false,
   windMps: 0,
   usesRadio: false,
+  radioStretch: 0,
   filming: [filming()],
   uses: [],
   unpowered: [],
@@ -75,6 +76,7 @@ export const battery = (at: number, capacity = 10) => ({
 /** A day at a bench: a camera of 10 W, two batteries of 10 Wh, five takes of 25 minutes, and no chance. */
 export const day = (more: Partial<DayPlan> = {}): DayPlan => ({
   days: 1,
+  hasSocketAtNight: false,
   startsAtMin: 540,
   endsAtMin: 1260,
   lunchAtMin: 750,
@@ -93,6 +95,7 @@ export const day = (more: Partial<DayPlan> = {}): DayPlan => ({
   bays: [],
   sunAndCarWhPerDay: 0,
   copyMin: undefined,
+  copyGbPerMin: undefined,
   unsaid: [],
   ...more
 });
