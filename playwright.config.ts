@@ -24,6 +24,8 @@ export default defineConfig({
         '--disable-background-networking',
         '--disable-component-update',
         '--disable-sync',
+        // A microphone that beeps and a camera that shows a test card; the browser still asks.
+        '--use-fake-device-for-media-stream',
         '--no-first-run'
       ]
     }

@@ -89,7 +89,7 @@ test('a worse take says what changed, is compared, listened to unseen and laid o
   await expect(tried.filter({ hasText: 'Take 2' })).toContainText(/−48\.\d dBFS/);
 
   await expect(compared).not.toContainText('chosen');
-  await compared.getByRole('button', { name: 'One is better' }).click();
+  await compared.getByRole('button', { name: 'A is better' }).click();
   await expect(compared).toContainText('chosen 1 of 1 times');
   await expect(compared).toContainText('chosen 0 of 1 times');
   await compared.getByRole('button', { name: 'Lay the second on the first' }).click();
@@ -159,7 +159,12 @@ test('a still is measured, and where the face is can be said by hand', async ({ 
   await expect(face).not.toHaveText(before);
   await expect(face).toContainText('too dark');
   await expect(still).toContainText(/stops? more light|of a stop more light/);
-  await expect(still.getByRole('row').filter({ hasText: 'colour cast' })).toBeVisible();
+  await expect(still.getByRole('row').filter({ hasText: 'colour cast' })).toContainText(
+    'told none'
+  );
+  await expect(still.getByRole('row').filter({ hasText: 'light on the grey card' })).toContainText(
+    /as told.*told \d+ lx/s
+  );
 });
 
 test('what works is locked with its proof, breaks when something moves, and is put back', async ({
@@ -200,4 +205,120 @@ test('what works is locked with its proof, breaks when something moves, and is p
   await expect(lock).toContainText('Loom lesson is locked with these settings');
   await lock.getByRole('button', { name: 'Unlock' }).click();
   await expect(lock.getByRole('button', { name: 'Lock Loom lesson' })).toBeVisible();
+});
+
+test('three takes are told apart from the first, and the best is chosen unseen', async ({
+  page
+}) => {
+  await openProof(page);
+  await bringIn(
+    page,
+    [0.0008, 0.004, 0.02].map((noise, at) => ({
+      name: `place-${at + 1}.wav`,
+      mimeType: 'audio/wav',
+      buffer: wav(6, { noise })
+    }))
+  );
+  await expect(list(page)).toHaveCount(3, { timeout: 30_000 });
+  for (const name of ['place-1', 'place-2', 'place-3'])
+    await list(page).filter({ hasText: name }).click();
+  const compared = page.getByRole('region', { name: 'Three takes compared' });
+  await expect(compared).toContainText(/The second is \d+ dB noisier/);
+  await expect(compared).toContainText(/The third is \d+ dB noisier/);
+  await compared.getByRole('button', { name: 'C is best' }).click();
+  await expect(compared.getByText('chosen 1 of 1 times')).toHaveCount(1);
+  await expect(compared.getByText('chosen 0 of 1 times')).toHaveCount(2);
+  await compared.getByRole('button', { name: 'Lay the third on the first' }).click();
+  await expect(compared.getByRole('status')).toContainText('Both begin together.', {
+    timeout: 30_000
+  });
+});
+
+test('a take is made with the microphone and the camera of the machine, once they are allowed', async ({
+  page,
+  context
+}) => {
+  await openProof(page);
+  const here = page.getByRole('region', { name: 'Made here' });
+  await here.getByRole('button', { name: 'Record with the microphone' }).click();
+  await expect(here.getByRole('alert')).toContainText('not allowed to use the microphone');
+  await context.grantPermissions(['microphone', 'camera']);
+  await here.getByRole('button', { name: 'Record with the microphone' }).click();
+  await expect(here.getByRole('meter')).toBeVisible();
+  await expect(here.getByRole('status')).toContainText(/Recording, [3-9] s/);
+  await here.getByRole('button', { name: 'End and measure' }).click();
+  await expect(list(page)).toHaveCount(1, { timeout: 30_000 });
+  await expect(page.getByRole('article', { name: /^Take Recorded/ })).toContainText(
+    /44\.1 kHz|48\.0 kHz/
+  );
+
+  await here.getByRole('button', { name: 'Open the camera' }).click();
+  await expect
+    .poll(() => here.locator('video').evaluate((shown: HTMLVideoElement) => shown.videoWidth))
+    .toBeGreaterThan(0);
+  await here.getByRole('button', { name: 'Take a still' }).click();
+  await expect(list(page)).toHaveCount(2, { timeout: 30_000 });
+  await here.getByRole('button', { name: 'Close the camera' }).click();
+  await expect(here.locator('video')).toHaveCount(0);
+});
+
+test('sound late against picture is found from a clap in a clip', async ({ page }) => {
+  await openProof(page);
+  // A clip made here: white flashes at one second, the clap is heard a fifth of a second later.
+  const clip = await page.evaluate(async () => {
+    const canvas = document.createElement('canvas');
+    canvas.width = canvas.height = 64;
+    const paper = canvas.getContext('2d')!;
+    const sound = new AudioContext();
+    const out = sound.createMediaStreamDestination();
+    const noise = sound.createBuffer(1, sound.sampleRate / 4, sound.sampleRate);
+    noise
+      .getChannelData(0)
+      .forEach(
+        (_, at, all) =>
+          (all[at] = (Math.random() * 2 - 1) * Math.exp(-at / (sound.sampleRate / 20)))
+      );
+    const clap = sound.createBufferSource();
+    clap.buffer = noise;
+    clap.connect(out);
+    await sound.resume();
+    const recorder = new MediaRecorder(
+      new MediaStream([...canvas.captureStream(25).getTracks(), ...out.stream.getTracks()]),
+      { mimeType: 'video/webm;codecs=vp8,opus' }
+    );
+    const parts: Blob[] = [];
+    recorder.ondataavailable = ({ data }) => parts.push(data);
+    const ended = new Promise((resolve) => (recorder.onstop = resolve));
+    recorder.start();
+    clap.start(sound.currentTime + 1.2);
+    const begun = performance.now();
+    await new Promise<void>((resolve) => {
+      const draw = () => {
+        const after = performance.now() - begun;
+        paper.fillStyle = after > 1000 ? '#fff' : '#000';
+        paper.fillRect(0, 0, 64, 64);
+        if (after < 2000) requestAnimationFrame(draw);
+        else resolve();
+      };
+      draw();
+    });
+    recorder.stop();
+    await ended;
+    return [...new Uint8Array(await new Blob(parts).arrayBuffer())];
+  });
+  const look = page.getByRole('region', { name: 'Sound against picture' });
+  const choose = (buffer: Buffer) =>
+    look
+      .locator('input[type=file]')
+      .setInputFiles({ name: 'clap.webm', mimeType: 'video/webm', buffer });
+  await choose(Buffer.from('no clip at all'));
+  await expect(look.getByRole('alert')).toContainText('cannot be decoded here');
+  await choose(Buffer.from(clip));
+  await expect(look.getByText(/The clap is heard at 1\.\d+ s/)).toBeVisible();
+  // It opens a little before the clap; from there a few frames back, to where the hands touch.
+  for (let at = 0; at < 3; at++) await look.getByRole('button', { name: 'A frame back' }).click();
+  await look.getByRole('button', { name: 'The hands touch here' }).click();
+  await expect(look.getByRole('status')).toContainText(
+    /The sound is late by \d+ ms, \d\.\d frames: move it forward/
+  );
 });

@@ -22,7 +22,7 @@ const isWav = ({ type, name }: File): boolean => /wav/.test(type) || /\.wav$/i.t
 const MOST_DECODED_BYTES = 60 * 1024 * 1024;
 
 /** Sound of any kind the browser knows. @throws where it knows none of it */
-async function decoded(file: Blob): Promise<DecodedSound> {
+export async function decodedSound(file: Blob): Promise<DecodedSound> {
   const context = new OfflineAudioContext(1, 1, 48_000);
   const buffer = await context.decodeAudioData(await file.arrayBuffer());
   return {
@@ -102,7 +102,7 @@ export class Takes {
         this.#refuse(file, 'It is too large to be decoded here. Save it as WAV, or cut it.');
         return undefined;
       }
-      const sound = await decoded(file);
+      const sound = await decodedSound(file);
       return {
         ...about,
         kind: 'sound',
@@ -210,7 +210,7 @@ export class Takes {
   /** How the sound of one take lies to another's. @throws where one cannot be decoded */
   async align(first: KeptTake, second: KeptTake): Promise<Alignment | undefined> {
     const sound = async ({ file, name }: KeptTake) =>
-      /wav/.test(file.type) || /\.wav$/i.test(name) ? file : decoded(file);
+      /wav/.test(file.type) || /\.wav$/i.test(name) ? file : decodedSound(file);
     const [one, other] = [await sound(first), await sound(second)];
     return askProof((work) => work.align(one, other));
   }

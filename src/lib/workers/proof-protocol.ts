@@ -21,6 +21,8 @@ export interface ProofWorker {
     file: Blob,
     onprogress: (share: number) => void
   ): Promise<{ measures?: SoundMeasures; refused?: string }>;
+  /** Sound that was just taken in, as a WAV file of 24 bits. */
+  writeWav(sound: DecodedSound): Blob;
   measureDecoded(sound: DecodedSound): SoundMeasures;
   measureStill(file: Blob, boxes: { face?: Box; grey?: Box }): Promise<PictureMeasures>;
   /** How the second lies to the first; nothing where they have no common sound. */

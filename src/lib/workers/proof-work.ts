@@ -90,6 +90,8 @@ export function makeProofWork(): ProofWorker {
         throw error;
       }
     },
+    writeWav: ({ channels, sampleRate }) =>
+      new Blob([wavOf(channels, sampleRate, 24)], { type: 'audio/wav' }),
     measureDecoded: ({ channels, sampleRate }) => measureSound(channels, sampleRate),
     async measureStill(file, boxes) {
       const bitmap = await createImageBitmap(file);

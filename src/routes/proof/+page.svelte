@@ -12,7 +12,9 @@
   import { satchel } from '$lib/state/project-store.svelte';
   import { Takes } from '$lib/state/takes.svelte';
   import { dayHere } from '$lib/state/as-of-today';
+  import ClapVideo from '$lib/ui/proof/ClapVideo.svelte';
   import CompareTakes from '$lib/ui/proof/CompareTakes.svelte';
+  import LiveTake from '$lib/ui/proof/LiveTake.svelte';
   import LockCard from '$lib/ui/proof/LockCard.svelte';
   import SimulateTake from '$lib/ui/proof/SimulateTake.svelte';
   import SoundTake from '$lib/ui/proof/SoundTake.svelte';
@@ -23,7 +25,7 @@
   /** Short takes, measured and compared, beside what the kit told. */
   const takes = new Takes();
   let sceneId = $state('');
-  /** Takes laid side by side, two at most, the older choice giving way. */
+  /** Takes laid side by side, three at most, the oldest choice giving way. */
   let pickedIds = $state.raw<readonly string[]>([]);
 
   const project = $derived(satchel.project);
@@ -32,7 +34,7 @@
   /** The first camera position of a scene hears its voice. */
   const takenIn = (id: string | undefined): TakenIn | undefined => {
     const judged = angles.find((one) => one.scene.id === id);
-    return judged && { scene: judged.scene, record: judged.record };
+    return judged && { scene: judged.scene, record: judged.record, mic: judged.rig.mic?.gear };
   };
   const taken = $derived(takenIn(scene?.id));
   const judgedScene = $derived(angles.find((one) => one.scene.id === scene?.id));
@@ -68,7 +70,7 @@
   function pick(id: string) {
     pickedIds = pickedIds.includes(id)
       ? pickedIds.filter((one) => one !== id)
-      : [...pickedIds, id].slice(-2);
+      : [...pickedIds, id].slice(-3);
   }
   const sceneName = (id: string | undefined) =>
     project?.scenes.find((one) => one.id === id)?.name ?? 'no scene';
@@ -83,15 +85,12 @@
     const distance = taken && figureOf(taken.record, 'micDistance');
     return distance === undefined ? '' : `, ${distance.toFixed(2)} m`;
   }
-  async function choseBlind(chosen: KeptTake, other: KeptTake) {
-    for (const [take, won] of [
-      [chosen, 1],
-      [other, 0]
-    ] as const)
+  async function choseBlind(chosen: KeptTake, others: readonly KeptTake[]) {
+    for (const take of [chosen, ...others])
       await takes.change({
         ...take,
         heardBlind: (take.heardBlind ?? 0) + 1,
-        chosenBlind: (take.chosenBlind ?? 0) + won
+        chosenBlind: (take.chosenBlind ?? 0) + (take === chosen ? 1 : 0)
       });
   }
   const megabytes = (bytes: number) => (bytes / 1024 / 1024).toFixed(1);
@@ -145,8 +144,8 @@
             {/each}
           </ul>
           <p class="soft figures">
-            {megabytes(takes.bytes)} MB in this browser; they are never sent anywhere. Press two to lay
-            them side by side.
+            {megabytes(takes.bytes)} MB in this browser; they are never sent anywhere. Press two or three
+            to lay them side by side.
           </p>
         {:else}
           <p class="soft">
@@ -155,6 +154,8 @@
           </p>
         {/if}
       </section>
+      <LiveTake busy={takes.measuring !== undefined} ontake={(file) => addFiles([file])} />
+      <ClapVideo fps={scene?.fps ?? 25} />
       {#if taken}
         <SimulateTake
           {taken}
@@ -199,21 +200,22 @@
           {:else}
             <StillTake
               {take}
+              taken={takenIn(take.sceneId)}
+              onact={(act) => void satchel.act(act)}
               onboxes={(boxes) => void takes.setBoxes(take, boxes)}
               onremove={() => void takes.remove(take)}
             />
           {/if}
         </Guarded>
       {/each}
-      {#if sounds.length === 2}
+      {#if sounds.length >= 2}
         <Guarded what="The comparison">
           {#key pickedIds.join(' ')}
             <CompareTakes
-              first={sounds[0]!}
-              second={sounds[1]!}
+              takes={sounds}
               fps={scene?.fps ?? 25}
-              onchosen={(chosen, other) => void choseBlind(chosen, other)}
-              onalign={() => takes.align(sounds[0]!, sounds[1]!)}
+              onchosen={(chosen, others) => void choseBlind(chosen, others)}
+              onalign={(first, other) => takes.align(first, other)}
             />
           {/key}
         </Guarded>

@@ -15,6 +15,9 @@ export interface Spectrum {
 }
 
 const SIZE = 4096;
+/** Voice and silence are told apart by what is in the voice's range: wind is as loud in either. */
+const VOICE_FROM_HZ = 200;
+const VOICE_TO_HZ = 5000;
 /** Every so many stretches one is looked at: a voice is the same for a third of a second. */
 const EVERY = 4;
 
@@ -26,6 +29,7 @@ export class BandMeter {
   private readonly edges: readonly (readonly [from: number, to: number])[];
   private filled = 0;
   private skipped = 0;
+  /** By stretch, what is in the voice's range, and every band. */
   private readonly stretches: { power: number; bands: Float32Array }[] = [];
 
   constructor(private readonly sampleRate: number) {
@@ -59,13 +63,13 @@ export class BandMeter {
       this.block[at]! *= 0.5 - 0.5 * Math.cos((2 * Math.PI * at) / SIZE);
     this.fft.realTransform(this.spectrum, this.block);
     let power = 0;
-    const bands = Float32Array.from(this.edges, ([from, to]) => {
+    const bands = Float32Array.from(this.edges, ([from, to], band) => {
       let sum = 0;
       for (let bin = from; bin < Math.max(to, from + 1); bin++)
         sum += this.spectrum[2 * bin]! ** 2 + this.spectrum[2 * bin + 1]! ** 2;
       // Mean square: both halves of the spectrum, over the window's own mean square of 3/8.
       const meanSquare = (2 * sum) / (SIZE * SIZE * 0.375);
-      power += meanSquare;
+      if (BANDS_HZ[band]! >= VOICE_FROM_HZ && BANDS_HZ[band]! <= VOICE_TO_HZ) power += meanSquare;
       return meanSquare;
     });
     this.stretches.push({ power, bands });

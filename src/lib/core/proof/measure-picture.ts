@@ -20,7 +20,14 @@ export interface PictureMeasures {
   faceLuma: number | undefined;
   faceHistogram: readonly number[] | undefined;
   /** Colour of the grey patch, and how far it is off daylight: above zero too warm. */
-  patch: { kelvin: number; castMired: number } | undefined;
+  patch:
+    | {
+        kelvin: number;
+        castMired: number;
+        /** Its light, of what is written as white; takes that were measured earlier lack it. */
+        light?: number;
+      }
+    | undefined;
 }
 
 export const HISTOGRAM_STEPS = 64;
@@ -94,7 +101,7 @@ export function measurePicture(
     meanLuma: sum / points / 255,
     faceLuma: facePoints > 0 ? faceSum / facePoints / 255 : undefined,
     faceHistogram: facePoints > 0 ? faceHistogram.map((count) => count / facePoints) : undefined,
-    patch: patchPoints > 0 ? castOf(light as [number, number, number]) : undefined
+    patch: patchPoints > 0 ? castOf(light as [number, number, number], patchPoints) : undefined
   };
 }
 
@@ -114,7 +121,10 @@ const pointsOf =
  *
  * @returns undefined for black, which has no colour
  */
-function castOf([red, green, blue]: readonly [number, number, number]): PictureMeasures['patch'] {
+function castOf(
+  [red, green, blue]: readonly [number, number, number],
+  points: number
+): PictureMeasures['patch'] {
   const x = 0.4124 * red + 0.3576 * green + 0.1805 * blue;
   const y = 0.2126 * red + 0.7152 * green + 0.0722 * blue;
   const z = 0.0193 * red + 0.1192 * green + 0.9505 * blue;
@@ -123,6 +133,6 @@ function castOf([red, green, blue]: readonly [number, number, number]): PictureM
   const n = (x / all - 0.332) / (0.1858 - y / all);
   const kelvin = 449 * n ** 3 + 3525 * n ** 2 + 6823.3 * n + 5520.33;
   return kelvin > 0 && Number.isFinite(kelvin)
-    ? { kelvin, castMired: 1e6 / kelvin - 1e6 / WHITE_K }
+    ? { kelvin, castMired: 1e6 / kelvin - 1e6 / WHITE_K, light: y / points }
     : undefined;
 }

@@ -30,6 +30,12 @@ export function soundRecipeOf(
   const speechToNoiseDb = figureOf(record, 'speechToNoise');
   if (speechToNoiseDb === undefined || !Number.isFinite(speechToNoiseDb)) return undefined;
   const clapS = figureOf(record, 'reverberation');
+  const wind = figureOf(record, 'windNoise');
+  const noise = figureOf(record, 'noiseAtMic');
+  const windShare =
+    wind === undefined || noise === undefined || !Number.isFinite(wind)
+      ? 0
+      : 10 ** ((wind - noise) / 10);
   return {
     seconds,
     sampleRate: SIMULATED_RATE_HZ,
@@ -37,6 +43,7 @@ export function soundRecipeOf(
     speechToNoiseDb,
     gainDb,
     ...(hum ? { hum: { hz: mainsHz, levelDb: HUM_DBFS } } : {}),
+    ...(windShare > 0.001 ? { windShare } : {}),
     ...(clapS === undefined ? {} : { clapS })
   };
 }

@@ -12,6 +12,8 @@ export interface SoundRecipe {
   speechToNoiseDb: number;
   /** Above the gain that puts speech peaks at −12 dBFS. */
   gainDb: number;
+  /** Share of the noise's power, A-weighted, that is wind at the capsule. */
+  windShare?: number;
   /** Hum of the mains, dBFS; none where left out. */
   hum?: { hz: number; levelDb: number };
   /** A clap at the start that rings on for so long. */
@@ -33,6 +35,8 @@ const FORMANTS: readonly (readonly [hz: number, wide: number, gain: number])[] =
   [1500, 220, 0.5],
   [2600, 300, 0.25]
 ];
+/** Wind keeps to below about this. */
+const WIND_UP_TO_HZ = 80;
 const CLAP_AT_S = 0.5;
 const CLAP_PEAK = 0.3;
 /** Speech begins once the clap has rung out. */
@@ -40,11 +44,11 @@ const SPEECH_FROM_S = 1.8;
 
 /** A voice-like sound in a room, as the kit would record it: phrases and pauses over noise, with hum and a clap where asked. */
 export function simulatedSound(recipe: SoundRecipe): Float32Array<ArrayBuffer> {
-  const { seconds, sampleRate, seed, speechToNoiseDb, gainDb, hum, clapS } = recipe;
+  const { seconds, sampleRate, seed, speechToNoiseDb, gainDb, hum, clapS, windShare = 0 } = recipe;
   const frames = Math.round(seconds * sampleRate);
   const gain = 10 ** (gainDb / 20);
   const voice = voiceOf(frames, sampleRate, clapS === undefined ? 0 : SPEECH_FROM_S);
-  const noise = roomNoise(frames, seed);
+  const noise = mixed(roomNoise(frames, seed), frames, sampleRate, seed, windShare);
   const voiceGain = 10 ** ((SPEECH_AT_DBFS - speechLevelDb(voice, sampleRate)) / 20);
   const noiseGain =
     10 ** ((SPEECH_AT_DBFS - speechToNoiseDb - weightedLevelDb(noise, sampleRate)) / 20);
@@ -97,6 +101,41 @@ function roomNoise(frames: number, seed: number): Float32Array {
     const white = 2 * random() - 1;
     slow = 0.97 * slow + 0.03 * white;
     out[at] = slow * 3 + white * 0.12;
+  }
+  return out;
+}
+
+/** The room's noise with a share of wind in it, both by how loud they are heard. */
+function mixed(
+  room: Float32Array,
+  frames: number,
+  sampleRate: number,
+  seed: number,
+  windShare: number
+): Float32Array {
+  if (windShare <= 0) return room;
+  const wind = windNoise(frames, sampleRate, seed);
+  const share = Math.min(1, windShare);
+  const roomGain = Math.sqrt(1 - share);
+  const windGain =
+    Math.sqrt(share) *
+    10 ** ((weightedLevelDb(room, sampleRate) - weightedLevelDb(wind, sampleRate)) / 20);
+  return room.map((sample, at) => sample * roomGain + wind[at]! * windGain);
+}
+
+/** Wind at a capsule: rumble that falls away steeply above a hundred hertz, and swells with gusts. */
+function windNoise(frames: number, sampleRate: number, seed: number): Float32Array {
+  const random = randoms(seed ^ 0x2545f491);
+  const out = new Float32Array(frames);
+  const keeps = Math.exp((-2 * Math.PI * WIND_UP_TO_HZ) / sampleRate);
+  const falling = [0, 0, 0];
+  for (let at = 0; at < frames; at++) {
+    let sample = 2 * random() - 1;
+    for (let pole = 0; pole < falling.length; pole++)
+      sample = falling[pole] = keeps * falling[pole]! + (1 - keeps) * sample;
+    const t = at / sampleRate;
+    const gust = 1 + 0.4 * Math.sin(2 * Math.PI * 0.31 * t) * Math.sin(2 * Math.PI * 0.11 * t + 1);
+    out[at] = sample * gust;
   }
   return out;
 }

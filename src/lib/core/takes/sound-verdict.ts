@@ -1,6 +1,8 @@
 import type { Act } from '../acts/act';
+import { answerAct } from '../acts/answer-act';
 import { type FigureRecord, figureOf } from '../figures/record';
 import type { SoundMeasures } from '../proof/measure-sound';
+import type { MicrophoneGear } from '../model/gear';
 import type { Scene } from '../model/scene';
 import { roomFeels } from '../model/word-lists';
 import { AIM_PEAK_DBFS } from '../relations/sound/level-set-up';
@@ -23,8 +25,11 @@ export interface VerdictRow {
   word: string;
   tone: Tone;
   predicted?: number;
-  /** Where both differ by more than either is sure of. */
+  /** As what was told is shown, where its number alone does not say it. */
+  told?: string;
+  /** Where both differ by more than either is sure of, and what that comes of. */
   gap?: string;
+  explains?: string;
 }
 
 /** A change in the maker's own terms. */
@@ -46,6 +51,8 @@ export interface SoundVerdict {
 export interface TakenIn {
   scene: Scene;
   record: FigureRecord;
+  /** What hears it. */
+  mic?: MicrophoneGear | undefined;
 }
 
 /** Peaks are wanted from the aim up to here. */
@@ -64,6 +71,8 @@ const RUMBLE_FAINT_DB = 12;
 const SURE_DB = 2;
 const SURE_SHARE = 0.2;
 const NEAREST_M = 0.1;
+/** Voice and noise are told apart down to about this; below, what is measured says nothing against what is told. */
+const LEAST_MEASURED_DB = 6;
 
 const minus = (value: number, digits = 1): string => value.toFixed(digits).replace('-', '−');
 
@@ -90,10 +99,13 @@ export function soundVerdict(measures: SoundMeasures, taken?: TakenIn): SoundVer
         tone: word === 'clean' ? 'good' : word === 'usable' ? 'fair' : 'bad'
       },
       taken && figureOf(taken.record, 'speechToNoise'),
-      SURE_DB,
-      'dB'
+      over !== undefined && over < LEAST_MEASURED_DB ? Infinity : SURE_DB,
+      'dB',
+      (off) => voiceGapWords(off, measures)
     ),
-    withGap(peaksRow(measures), taken ? AIM_PEAK_DBFS : undefined, SURE_DB, 'dB'),
+    withGap(peaksRow(measures), taken ? AIM_PEAK_DBFS : undefined, SURE_DB, 'dB', (off) =>
+      peakGapWords(off, measures)
+    ),
     clippedRow(measures),
     humRow(measures),
     rumbleRow(measures)
@@ -104,7 +116,9 @@ export function soundVerdict(measures: SoundMeasures, taken?: TakenIn): SoundVer
         reverberationRow(measures.decay.reverberationS),
         taken && figureOf(taken.record, 'reverberation'),
         measures.decay.reverberationS * SURE_SHARE,
-        's'
+        's',
+        (off) =>
+          `the room is ${off > 0 ? 'harder' : 'softer'} than “${taken?.scene.room?.feel ?? ''}”`
       )
     );
   return {
@@ -119,7 +133,8 @@ function withGap(
   row: VerdictRow,
   predicted: number | undefined,
   sure: number,
-  unit: string
+  unit: string,
+  explain: (off: number) => string
 ): VerdictRow {
   if (predicted === undefined || !Number.isFinite(predicted)) return row;
   if (row.value === undefined) return { ...row, predicted };
@@ -129,10 +144,31 @@ function withGap(
     predicted,
     ...(Math.abs(off) > sure
       ? {
-          gap: `${minus(Math.abs(off), unit === 's' ? 2 : 1)} ${unit} ${off < 0 ? 'less' : 'more'} than told`
+          gap: `${minus(Math.abs(off), unit === 's' ? 2 : 1)} ${unit} ${off < 0 ? 'less' : 'more'} than told`,
+          explains: explain(off)
         }
       : {})
   };
+}
+
+/** What a voice over noise that is not as told comes of, as far as the take itself says. */
+function voiceGapWords(off: number, measures: SoundMeasures): string {
+  if (off > 0) return 'the place is quieter than stated, or the voice louder or nearer';
+  if (humRow(measures).tone === 'bad') return 'hum is in it, which the kit knows nothing of';
+  if (rumbleRow(measures).tone !== 'good')
+    return 'rumble or wind is in it, more than the kit counts';
+  return 'the place is louder than stated, or the voice softer or further off';
+}
+
+/** What peaks that are not where they are wanted come of. */
+function peakGapWords(off: number, measures: SoundMeasures): string {
+  const { speechToNoiseDb: over } = measures;
+  if (over === undefined || over < LEAST_MEASURED_DB)
+    return 'the noise is as loud as the voice, and its peaks are in it';
+  if (off < 0) return 'the gain stands lower than the card says';
+  return rumbleRow(measures).tone === 'good'
+    ? 'the gain stands higher than the card says'
+    : 'rumble or wind is in it, or the gain stands higher than the card says';
 }
 
 function peaksRow({ voicePeakDb: value }: SoundMeasures): VerdictRow {
@@ -240,8 +276,8 @@ function adviceFor(
   return advice;
 }
 
-/** Room noise and the feel of the room, from what was measured. */
-function takeOverOf(measures: SoundMeasures, { scene, record }: TakenIn): Advice[] {
+/** Room noise, the feel of the room and the noise of the microphone itself, from what was measured. */
+function takeOverOf(measures: SoundMeasures, { scene, record, mic }: TakenIn): Advice[] {
   const taken: Advice[] = [];
   const { speechToNoiseDb: over, decay } = measures;
   const noise = over === undefined ? undefined : roomNoiseFrom(over, record);
@@ -254,6 +290,16 @@ function takeOverOf(measures: SoundMeasures, { scene, record }: TakenIn): Advice
         sceneId: scene.id,
         patch: { noiseDbA: Math.round(noise) }
       }
+    });
+  const own = over === undefined || !mic ? undefined : ownNoiseFrom(over, record, mic);
+  if (own !== undefined)
+    taken.push({
+      does: `Take ${own} dB(A) as the noise of ${mic!.model} itself`,
+      brings:
+        mic!.selfNoiseDbA === undefined
+          ? 'nobody states it, and this is what is left once the place is taken out'
+          : `its sheet says ${mic!.selfNoiseDbA}, and all noise of this take together is no more`,
+      act: answerAct(mic!, 'selfNoiseDbA', own)
     });
   const { room } = scene;
   if (decay && room) {
@@ -301,25 +347,61 @@ export function roomNoiseFrom(speechToNoiseDb: number, record: FigureRecord): nu
   return 10 * Math.log10(rest) + (told - place);
 }
 
-/** How the second of two takes differs, most telling first. */
-export function differenceWords(one: SoundMeasures, other: SoundMeasures): string[] {
+/** What the microphone itself hisses cannot be more than this, nor less. */
+const OWN_NOISE_DBA = { least: 3, most: 60 } as const;
+
+/**
+ * The noise of the microphone itself that a measured voice over noise speaks of. Where its sheet states none it is what is
+ * left once the place as stated is taken out; where it does, all noise together sets what it can be at most.
+ *
+ * @returns whole dB(A); undefined where the take says nothing of it
+ */
+export function ownNoiseFrom(
+  speechToNoiseDb: number,
+  record: FigureRecord,
+  { selfNoiseDbA: stated }: Pick<MicrophoneGear, 'selfNoiseDbA'>
+): number | undefined {
+  const voice = figureOf(record, 'voiceAtMic');
+  if (voice === undefined) return undefined;
+  const all = voice - speechToNoiseDb;
+  let own = all;
+  if (stated === undefined) {
+    const place = figureOf(record, 'roomNoiseHeard');
+    if (place === undefined) return undefined;
+    const rest = 10 ** (all / 10) - 10 ** (place / 10);
+    // Of a place that is nearly as loud as everything nothing sure is left.
+    if (rest < 10 ** (all / 10) / 4) return undefined;
+    own = 10 * Math.log10(rest);
+  } else if (all > stated - 1) return undefined;
+  const whole = Math.round(own);
+  return whole >= OWN_NOISE_DBA.least && whole <= OWN_NOISE_DBA.most ? whole : undefined;
+}
+
+/** How one take differs from the first, most telling first. */
+export function differenceWords(
+  one: SoundMeasures,
+  other: SoundMeasures,
+  name: 'second' | 'third' = 'second'
+): string[] {
   const words: string[] = [];
   const { speechToNoiseDb: a } = one;
   const { speechToNoiseDb: b } = other;
   if (a !== undefined && b !== undefined)
     words.push(
       Math.abs(b - a) < SURE_DB
-        ? 'Both are equally clean.'
-        : `The second is ${minus(Math.abs(b - a), 0)} dB ${b > a ? 'cleaner' : 'noisier'}.`
+        ? name === 'second'
+          ? 'Both are equally clean.'
+          : 'The third is as clean as the first.'
+        : `The ${name} is ${minus(Math.abs(b - a), 0)} dB ${b > a ? 'cleaner' : 'noisier'}.`
     );
   else if (a !== undefined || b !== undefined)
-    words.push(`Only the ${a !== undefined ? 'first' : 'second'} has a voice that stands out.`);
+    words.push(`Only the ${a !== undefined ? 'first' : name} has a voice that stands out.`);
   const peaks = other.voicePeakDb - one.voicePeakDb;
   if (Math.abs(peaks) >= SURE_DB)
     words.push(`Its peaks are ${minus(Math.abs(peaks), 0)} dB ${peaks > 0 ? 'higher' : 'lower'}.`);
   for (const [measures, which] of [
     [one, 'first'],
-    [other, 'second']
+    [other, name]
   ] as const) {
     const row = humRow(measures);
     if (row.tone !== 'good')
@@ -332,7 +414,7 @@ export function differenceWords(one: SoundMeasures, other: SoundMeasures): strin
     const longer = other.decay.reverberationS / one.decay.reverberationS;
     if (longer > 1 + SURE_SHARE || longer < 1 / (1 + SURE_SHARE))
       words.push(
-        `The second rings for ${other.decay.reverberationS.toFixed(2)} s, the first for ${one.decay.reverberationS.toFixed(2)}.`
+        `The ${name} rings for ${other.decay.reverberationS.toFixed(2)} s, the first for ${one.decay.reverberationS.toFixed(2)}.`
       );
   }
   return words;

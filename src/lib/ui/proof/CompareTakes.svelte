@@ -1,54 +1,64 @@
 <script lang="ts">
+  import { shuffle } from 'd3-array';
   import { Button, InlineLoading } from 'carbon-components-svelte';
   import type { Alignment } from '../../core/proof/align';
   import { differenceWords } from '../../core/takes/sound-verdict';
   import type { KeptTake } from '../../core/proof/kept-take';
 
-  /** Two takes beside each other: how they differ, which is liked better unseen, and how they lie to each other in time. */
+  type SoundTake = KeptTake & { kind: 'sound' };
+  /** Two or three takes beside each other: how they differ, which is liked best unseen, and how they lie to the first in time. */
   interface Props {
-    first: KeptTake & { kind: 'sound' };
-    second: KeptTake & { kind: 'sound' };
+    takes: readonly SoundTake[];
     fps: number;
-    onchosen: (chosen: KeptTake, other: KeptTake) => void;
-    onalign: () => Promise<Alignment | undefined>;
+    onchosen: (chosen: KeptTake, others: readonly KeptTake[]) => void;
+    onalign: (first: SoundTake, other: SoundTake) => Promise<Alignment | undefined>;
   }
-  const { first, second, fps, onchosen, onalign }: Props = $props();
+  const { takes, fps, onchosen, onalign }: Props = $props();
 
-  const words = $derived(differenceWords(first.measures, second.measures));
-  let aligning = $state(false);
-  let alignment = $state.raw<Alignment | undefined>(undefined);
+  const first = $derived(takes[0]!);
+  const places = ['first', 'second', 'third'] as const;
+  const others = $derived(
+    takes.slice(1).map((take, at) => {
+      const place = places[at + 1] as 'second' | 'third';
+      return { take, place, words: differenceWords(first.measures, take.measures, place) };
+    })
+  );
+  let aligning = $state('');
+  let laid = $state.raw<{ place: string; alignment: Alignment | undefined } | undefined>(undefined);
   let alignSays = $state('');
 
-  async function lay() {
-    aligning = true;
+  async function lay(place: string, take: SoundTake) {
+    aligning = place;
     alignSays = '';
-    alignment = undefined;
+    laid = undefined;
     try {
-      alignment = await onalign();
-      if (!alignment) alignSays = 'Nothing is heard in both: they are of different moments.';
+      const alignment = await onalign(first, take);
+      if (alignment) laid = { place, alignment };
+      else alignSays = 'Nothing is heard in both: they are of different moments.';
     } catch {
       alignSays = 'One of them cannot be read any more.';
     } finally {
-      aligning = false;
+      aligning = '';
     }
   }
   const ms = (seconds: number) => Math.round(seconds * 1000);
   const frames = (seconds: number) => Math.abs(seconds * fps).toFixed(1);
 
-  /** Which of both is called the left one, hidden until one is chosen. */
-  let swapped = $state(Math.random() < 0.5);
+  /** In which order they are called A, B and C, hidden until one is chosen. */
+  const shuffled = () => shuffle(takes.map((_, at) => at));
+  let order = $state.raw(shuffled());
   let chosen = $state<KeptTake | undefined>(undefined);
-  const left = $derived(swapped ? second : first);
-  const right = $derived(swapped ? first : second);
+  const hidden = $derived(
+    order.flatMap((at, place) => (takes[at] ? [{ name: 'ABC'[place]!, take: takes[at] }] : []))
+  );
   let player: HTMLAudioElement | undefined;
-  /** The louder one is turned down to the other. */
-  function volumeOf(take: KeptTake & { kind: 'sound' }): number {
-    const loudness = (one: KeptTake & { kind: 'sound' }) =>
-      one.measures.speechDb ?? one.measures.rmsADb;
-    const least = Math.min(loudness(first), loudness(second));
+  const loudness = ({ measures }: SoundTake) => measures.speechDb ?? measures.rmsADb;
+  /** The louder ones are turned down to the softest. */
+  function volumeOf(take: SoundTake): number {
+    const least = Math.min(...takes.map(loudness));
     return Math.max(0.01, Math.min(1, 10 ** ((least - loudness(take)) / 20)));
   }
-  function play(take: KeptTake & { kind: 'sound' }) {
+  function play(take: SoundTake) {
     stop();
     const address = URL.createObjectURL(take.file);
     player = new Audio(address);
@@ -64,30 +74,37 @@
   function choose(take: KeptTake) {
     stop();
     chosen = take;
-    onchosen(take, take.id === first.id ? second : first);
+    onchosen(
+      take,
+      takes.filter(({ id }) => id !== take.id)
+    );
   }
   function again() {
     chosen = undefined;
-    swapped = Math.random() < 0.5;
+    order = shuffled();
   }
   const tally = ({ heardBlind = 0, chosenBlind = 0 }: KeptTake) =>
     heardBlind === 0 ? '' : `chosen ${chosenBlind} of ${heardBlind} times`;
 </script>
 
-<section class="card" aria-label="Two takes compared">
-  <h2>{first.name} and {second.name}</h2>
-  <ul>
-    {#each words as one (one)}<li>{one}</li>{/each}
-  </ul>
-  <h3>Which is better? Names hidden till you choose</h3>
+<section
+  class="card"
+  aria-label={takes.length === 2 ? 'Two takes compared' : 'Three takes compared'}
+>
+  <h2>{takes.map(({ name }) => name).join(', ')}</h2>
+  {#each others as { take, place, words } (take.id)}
+    {#if others.length > 1}<h3>The {place}, {take.name}, against the first</h3>{/if}
+    <ul>
+      {#each words as one (one)}<li>{one}</li>{/each}
+    </ul>
+  {/each}
+  <h3>Which is {takes.length === 2 ? 'better' : 'best'}? Names hidden till you choose</h3>
   <div class="blind">
-    {#each [{ name: 'One', take: left }, { name: 'Other', take: right }] as { name, take } (name)}
+    {#each hidden as { name, take } (name)}
       <div>
-        <Button size="small" kind="tertiary" on:click={() => play(take)}
-          >Play the {name.toLowerCase()}</Button
-        >
+        <Button size="small" kind="tertiary" on:click={() => play(take)}>Play {name}</Button>
         <Button size="small" disabled={chosen !== undefined} on:click={() => choose(take)}
-          >{name} is better</Button
+          >{name} is {takes.length === 2 ? 'better' : 'best'}</Button
         >
         {#if chosen}<b class:won={chosen.id === take.id}>{take.name}</b>
           <span class="soft">{tally(take)}</span>{/if}
@@ -95,27 +112,34 @@
     {/each}
   </div>
   <p class="soft">
-    Equally loud: the louder one is turned down.
+    Equally loud: the louder ones are turned down.
     {#if chosen}<Button size="small" kind="ghost" on:click={again}>Listen again, shuffled</Button
       >{/if}
   </p>
   <h3>Recorder and camera together</h3>
-  {#if aligning}<InlineLoading description="laying one on the other" />{:else}
-    <Button size="small" kind="tertiary" on:click={lay}>Lay the second on the first</Button>
+  {#if aligning}<InlineLoading description="laying the {aligning} on the first" />{:else}
+    <div class="blind">
+      {#each others as { take, place } (take.id)}
+        <Button size="small" kind="tertiary" on:click={() => void lay(place, take)}
+          >Lay the {place} on the first</Button
+        >
+      {/each}
+    </div>
   {/if}
-  {#if alignment}
+  {#if laid?.alignment}
+    {@const { offsetS, driftPpm, stretch } = laid.alignment}
     <p role="status">
-      {Math.abs(alignment.offsetS) < 0.0005
+      {Math.abs(offsetS) < 0.0005
         ? 'Both begin together.'
-        : `Move the second ${alignment.offsetS > 0 ? 'forward' : 'back'} by ${ms(Math.abs(alignment.offsetS))} ms, ${frames(alignment.offsetS)} frames at ${fps}.`}
-      {#if alignment.driftPpm === undefined}
+        : `Move the ${laid.place} ${offsetS > 0 ? 'forward' : 'back'} by ${ms(Math.abs(offsetS))} ms, ${frames(offsetS)} frames at ${fps}.`}
+      {#if driftPpm === undefined}
         Too short to tell their clocks apart.
       {:else}
-        Its clock runs {alignment.driftPpm >= 0 ? 'fast' : 'slow'} by {Math.abs(
-          alignment.driftPpm
-        ).toFixed(0)} ppm: {Math.abs(alignment.driftPpm * 3.6).toFixed(0)} ms, {frames(
-          alignment.driftPpm * 0.0036
-        )} frames apart after an hour; play it at {(alignment.stretch * 100).toFixed(4)} % speed.
+        Its clock runs {driftPpm >= 0 ? 'fast' : 'slow'} by {Math.abs(driftPpm).toFixed(0)} ppm: {Math.abs(
+          driftPpm * 3.6
+        ).toFixed(0)} ms, {frames(driftPpm * 0.0036)} frames apart after an hour; play it at {(
+          stretch * 100
+        ).toFixed(4)} % speed.
       {/if}
     </p>
   {:else if alignSays}<p role="status">{alignSays}</p>{/if}

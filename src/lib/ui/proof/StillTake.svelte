@@ -1,21 +1,26 @@
 <script lang="ts">
   import { Button, ContentSwitcher, Switch } from 'carbon-components-svelte';
+  import type { Act } from '../../core/acts/act';
   import type { KeptTake } from '../../core/proof/kept-take';
   import type { Box } from '../../core/proof/measure-picture';
   import { pictureVerdict } from '../../core/takes/picture-verdict';
+  import type { TakenIn } from '../../core/takes/sound-verdict';
   import AdviceList from './AdviceList.svelte';
   import VerdictTable from './VerdictTable.svelte';
 
   /** One still: its histogram, the face and something grey pointed at, and what they measure. */
   interface Props {
     take: KeptTake & { kind: 'still' };
+    /** Its scene as it is judged. */
+    taken: TakenIn | undefined;
+    onact: (act: Act) => void;
     onboxes: (boxes: { face?: Box; grey?: Box }) => void;
     onremove: () => void;
   }
-  const { take, onboxes, onremove }: Props = $props();
+  const { take, taken, onact, onboxes, onremove }: Props = $props();
 
   const { measures } = $derived(take);
-  const verdict = $derived(pictureVerdict(measures));
+  const verdict = $derived(pictureVerdict(measures, taken));
   const address = $derived(URL.createObjectURL(take.file));
   $effect(() => {
     const made = address;
@@ -119,7 +124,8 @@
     {/if}
   </svg>
   <VerdictTable rows={verdict.rows} />
-  <AdviceList title="What to change" list={verdict.advice} onact={() => undefined} />
+  <AdviceList title="What to change" list={verdict.advice} {onact} />
+  <AdviceList title="Measured instead of guessed" list={verdict.takeOver} {onact} />
   <footer>
     <Button size="small" kind="ghost" on:click={onremove}
       >Delete<span class="unseen"> {take.name}</span></Button

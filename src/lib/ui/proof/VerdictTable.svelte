@@ -7,10 +7,10 @@
   }
   const { rows }: Props = $props();
 
-  const told = ({ predicted, name }: VerdictRow) =>
+  const told = ({ predicted, name, told: words }: VerdictRow) =>
     predicted === undefined
       ? ''
-      : `told ${predicted.toFixed(name === 'reverberation' ? 2 : 1).replace('-', '−')}`;
+      : (words ?? `told ${predicted.toFixed(name === 'reverberation' ? 2 : 1).replace('-', '−')}`);
   const glyphs = { good: '✓', fair: '≈', bad: '!' } as const;
 </script>
 
@@ -21,11 +21,16 @@
       <tr>
         <th scope="row">{row.name}</th>
         <td class="n figures"><b>{row.shown}</b></td>
-        <td class={row.tone}><span aria-hidden="true">{glyphs[row.tone]}</span> {row.word}</td>
+        <td class="word {row.tone}"
+          ><span aria-hidden="true">{glyphs[row.tone]}</span> {row.word}</td
+        >
         <td class="n soft figures"
           >{told(row)}{#if row.gap}<br /><span class="gap">{row.gap}</span>{/if}</td
         >
       </tr>
+      {#if row.explains}
+        <tr class="explains"><td></td><td colspan="3" class="soft">{row.explains}</td></tr>
+      {/if}
     {/each}
   </tbody>
 </table>
@@ -47,6 +52,14 @@
 
   th {
     font-weight: 400;
+  }
+
+  tr:has(+ .explains) > * {
+    border-bottom: 0;
+  }
+
+  .word {
+    white-space: nowrap;
   }
 
   .n {
