@@ -3,11 +3,13 @@ import { demoProject } from '../../catalogue/demos/saltmarsh-loom';
 import { droversRoad } from '../../catalogue/demos/drovers-road';
 import { lanternlightDesk } from '../../catalogue/demos/lanternlight-desk';
 import { shelfOf } from '../../catalogue/load-catalogue';
+import type { Act } from '../acts/act';
 import { applyAct } from '../acts/apply-act';
 import { calmKit, judged } from '../judge/tests/calm-kit';
-import { silenced, statableFields } from '../judge/tests/random-kits';
+import { Chances, silenced, statableFields } from '../judge/tests/random-kits';
 import { activePlan } from '../model/active-plan';
 import { habits } from '../model/habits';
+import type { GearItem } from '../model/gear';
 import type { Project } from '../model/project';
 import type { ChanceId, HabitId } from '../model/rehearsal';
 import { chanceIds, habitIds } from '../model/word-lists';
@@ -128,27 +130,63 @@ describe('every line of a list', () => {
 });
 
 describe('every figure nobody states', () => {
+  /** A demo with figures of its parts taken away, by part, must run and be told. */
+  function runsWithout(
+    project: Project,
+    gone: ReadonlyMap<GearItem, readonly string[]>,
+    at: number
+  ) {
+    const acts = [...gone].map(([gear, fields]): Act => ({
+      type: 'put gear',
+      gear: silenced(gear, fields)
+    }));
+    const plan = planOf(applyAct(project, { type: 'batch', acts }));
+    const shown = showDay(plan, { seed: 1, day: at });
+    const what = [...gone].map(([gear, fields]) => `${gear.id} without ${fields.join(' and ')}`);
+    expect(Number.isFinite(shown.endsAtMin), what.join(', ')).toBe(true);
+    const words = JSON.stringify([dayStory(shown), plan.unsaid]);
+    expect(words, what.join(', ')).not.toMatch(/NaN|undefined|Infinity|null/);
+  }
+  const partsOf = (project: Project): GearItem[] => {
+    const shelf = shelfOf(project);
+    return activePlan(project).lines.map(({ gearId }) => shelf.byId.get(gearId)!);
+  };
+
   it.each(Object.keys(demos) as (keyof typeof demos)[])(
     'of %s leaves a day that runs, alone and with the next one',
     (name) => {
       const project = together(demos[name]());
-      const shelf = shelfOf(project);
-      for (const { gearId } of activePlan(project).lines) {
-        const gear = shelf.byId.get(gearId)!;
+      for (const gear of partsOf(project)) {
         const fields = statableFields(gear);
         for (const [at, field] of fields.entries())
-          for (const gone of [[field], [field, fields[at + 1] ?? field]]) {
-            const plan = planOf(
-              applyAct(project, { type: 'put gear', gear: silenced(gear, gone) })
-            );
-            const shown = showDay(plan, { seed: 1, day: at });
-            expect(
-              Number.isFinite(shown.endsAtMin),
-              `${gearId} without ${gone.join(' and ')}`
-            ).toBe(true);
-            const words = JSON.stringify([dayStory(shown), plan.unsaid]);
-            expect(words).not.toMatch(/NaN|undefined|Infinity|null/);
-          }
+          for (const gone of [[field], [field, fields[at + 1] ?? field]])
+            runsWithout(project, new Map([[gear, gone]]), at);
+      }
+    },
+    60_000
+  );
+
+  it.each(Object.keys(demos) as (keyof typeof demos)[])(
+    'of %s, any two of any two parts, on one day and on days in a row',
+    (name) => {
+      const random = new Chances(7);
+      const project = together(demos[name]());
+      const all = partsOf(project).flatMap((gear) =>
+        statableFields(gear).map((field) => ({ gear, field }))
+      );
+      for (let at = 0; at < 150; at++) {
+        const [one, other] = [random.of(all), random.of(all)];
+        project.rehearsal = { daysInARow: 1 + (at % 3) };
+        runsWithout(
+          project,
+          one.gear === other.gear
+            ? new Map([[one.gear, [one.field, other.field]]])
+            : new Map([
+                [one.gear, [one.field]],
+                [other.gear, [other.field]]
+              ]),
+          at
+        );
       }
     },
     60_000
