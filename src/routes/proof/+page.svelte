@@ -37,7 +37,7 @@
     return judged && { scene: judged.scene, record: judged.record, mic: judged.rig.mic?.gear };
   };
   const taken = $derived(takenIn(scene?.id));
-  const judgedScene = $derived(angles.find((one) => one.scene.id === scene?.id));
+  const judgedAngles = $derived(angles.filter((one) => one.scene.id === scene?.id));
   const today = dayHere(new Date());
   let openedFor = '';
   $effect(() => {
@@ -144,8 +144,8 @@
             {/each}
           </ul>
           <p class="soft figures">
-            {megabytes(takes.bytes)} MB in this browser; they are never sent anywhere. Press two or three
-            to lay them side by side.
+            {megabytes(takes.bytes)} MB in this browser; they are never sent anywhere, and no backup holds
+            them: save the files you need. Press two or three to lay them side by side.
           </p>
         {:else}
           <p class="soft">
@@ -223,17 +223,11 @@
       {#if tried.length > 1}
         <Guarded what="What was tried"><TakesTried takes={tried} onpick={pick} /></Guarded>
       {/if}
-      {#if judgedScene}
+      {#each judgedAngles as judged (judged.angle.id)}
         <Guarded what="The lock">
-          <LockCard
-            {project}
-            judged={judgedScene}
-            {evidence}
-            {today}
-            onact={(act) => void satchel.act(act)}
-          />
+          <LockCard {project} {judged} {evidence} {today} onact={(act) => void satchel.act(act)} />
         </Guarded>
-      {/if}
+      {/each}
     </div>
   </div>
 {/if}

@@ -18,6 +18,12 @@
   }
   const { project, judged, evidence, today, onact }: Props = $props();
 
+  /** Of a scene with several cameras each is locked by itself. */
+  const name = $derived(
+    judged.scene.angles.length > 1
+      ? `${judged.scene.name}, ${judged.angle.name}`
+      : judged.scene.name
+  );
   const lock = $derived(
     project.locks?.find(
       ({ sceneId, angleId }) => sceneId === judged.scene.id && angleId === judged.angle.id
@@ -29,12 +35,12 @@
     onact({ type: 'lock angle', lock: lockOf(project, judged, today, evidence) });
 </script>
 
-<section class="card" aria-label="The lock of {judged.scene.name}">
+<section class="card" aria-label="The lock of {name}">
   {#if lock}
     <h2>
       {changes.length === 0
-        ? `${judged.scene.name} is locked with these settings`
-        : `${judged.scene.name} is no longer as it was locked`}
+        ? `${name} is locked with these settings`
+        : `${name} is no longer as it was locked`}
     </h2>
     <p class="soft">
       locked on {dayWords(lock.lockedOn)}{lock.evidence.length > 0
@@ -42,17 +48,17 @@
         : '; no take was kept as proof'}
     </p>
     <ul class="chips">
-      {#each lock.figures as { name, value } (name)}
-        <li class:changed={changed.has(name)}><span class="soft">{name}</span> {value}</li>
+      {#each lock.figures as { name: what, value } (what)}
+        <li class:changed={changed.has(what)}><span class="soft">{what}</span> {value}</li>
       {/each}
     </ul>
     {#if changes.length > 0}
       <h3>What changed since</h3>
       <ul aria-label="What changed since">
-        {#each changes as { name, was, is } (name)}
+        {#each changes as { name: what, was, is } (what)}
           <li>
             <span aria-hidden="true">✗</span>
-            {name}: {was ?? 'nothing'} then, {is ?? 'nothing'} now
+            {what}: {was ?? 'nothing'} then, {is ?? 'nothing'} now
           </li>
         {/each}
       </ul>
@@ -74,11 +80,11 @@
   {:else}
     <h2>Lock what works</h2>
     <p class="soft">
-      Keeps every setting, part and place of {judged.scene.name} as it stands{evidence.length > 0
+      Keeps every setting, part and place of {name} as it stands{evidence.length > 0
         ? `, with ${evidence.map(({ name }) => name).join(', ')} as proof`
         : ''}, and says so when one of them changes.
     </p>
-    <Button size="small" on:click={lockIt}>Lock {judged.scene.name}</Button>
+    <Button size="small" on:click={lockIt}>Lock {name}</Button>
   {/if}
 </section>
 

@@ -40,7 +40,7 @@
               {@const row = shownOf(verdict, column)}
               <td class="n figures" class:bad={row?.tone === 'bad'}>{row?.shown ?? 'no clap'}</td>
             {/each}
-            <td>{verdict.word}</td>
+            <td class="worth">{verdict.word}</td>
           </tr>
         {/each}
       </tbody>
@@ -79,6 +79,10 @@
 
   .n {
     text-align: right;
+  }
+
+  .worth {
+    white-space: nowrap;
   }
 
   .bad {

@@ -194,7 +194,7 @@
                       <th scope="row">{name}</th>
                       <td class="n figures">{count}</td>
                       <td class="n figures">{hours.toFixed(1)} h</td>
-                      <td>{ageInWords(ageMonths, isAgeSinceFirstDay)}</td>
+                      <td class="age">{ageInWords(ageMonths, isAgeSinceFirstDay)}</td>
                       <td class="figures"
                         >{dayWords(firstOn)}{lastOn === firstOn
                           ? ''
@@ -312,5 +312,10 @@
     .pair {
       grid-template-columns: minmax(0, 1fr);
     }
+  }
+
+  .age {
+    min-width: 7.5rem;
+    overflow-wrap: normal;
   }
 </style>
