@@ -1,4 +1,4 @@
-import { furtherLampsHeld, lampStandOf } from '../rigs/lamp-stand';
+import { lampsHeldBesideKey, lampStandOf } from '../rigs/lamp-stand';
 import { isHandheld, isMoving, isRecorded, longestTakeMinOf } from '../model/scene-facts';
 import { armMomentNm, holdMinutes } from '../relations/support/arm-hold';
 import { memoOn } from '../memo';
@@ -44,7 +44,7 @@ export const partsOfScene = memoOn((rig: PlacedRig): readonly KitPart[] => {
   take(rig.keyLamp?.part);
   take(rig.fillLamp?.part);
   for (const { part } of rig.furtherLamps) take(part);
-  for (const { holder } of furtherLampsHeld(rig)) take(holder);
+  for (const { holder } of lampsHeldBesideKey(rig)) take(holder);
   take(rig.support);
   take(rig.boom);
   if (rig.keyLamp) take(lampStandOf(rig));

@@ -1,4 +1,4 @@
-import { furtherLampsHeld, lampStandOf } from './lamp-stand';
+import { lampsHeldBesideKey, lampStandOf } from './lamp-stand';
 import type { ChainLimit } from '../joining/chains';
 import type { GearItem } from '../model/gear';
 import { memoOn } from '../memo';
@@ -115,7 +115,7 @@ export const connectionsOf = memoOn((rig: PlacedRig): readonly (Connection | Mis
   const stand = rig.keyLamp && lampStandOf(rig);
   if (rig.keyLamp && stand)
     list.push(between(rig, 'lamp held', rig.keyLamp.part, 'stands', stand, 'carries', bearing));
-  for (const { lamp, holder } of furtherLampsHeld(rig))
+  for (const { lamp, holder } of lampsHeldBesideKey(rig))
     if (holder)
       list.push(between(rig, 'lamp held', lamp.part, 'stands', holder, 'carries', bearing));
   for (const need of supplyConnections(rig)) list.push(need);

@@ -14,25 +14,28 @@ export const lampStandOf = memoOn((rig: PlacedRig): KitPart<SupportGear> | undef
   return best;
 });
 
-/** A lamp beside key and fill, and what is left in the kit to hold it. */
+/** A lamp beside the key: the fill, or one with a role of its own. */
+export type LampBesideKey = PlacedLamp & { role: FurtherLamp['role'] | 'fill' };
+
+/** A lamp beside the key, and what is left in the kit to hold it. */
 export interface HeldLamp {
-  lamp: FurtherLamp;
+  lamp: LampBesideKey;
   holder: KitPart<SupportGear> | undefined;
 }
 
 const holdersOverhead: readonly string[] = ['overhead arm', 'ceiling mount', 'boom arm'];
 const holdersBeside: readonly string[] = ['light stand', 'clamp'];
 /** Forms of support that can hold a lamp of a role. */
-export const holdersFor = ({ role }: FurtherLamp): readonly string[] =>
+export const holdersFor = ({ role }: Pick<LampBesideKey, 'role'>): readonly string[] =>
   role === 'overhead' ? holdersOverhead : holdersBeside;
 
-const holdsItself = (lamp: PlacedLamp & { role?: FurtherLamp['role'] }): boolean =>
+const holdsItself = (lamp: LampBesideKey): boolean =>
   lamp.role === 'practical' || lamp.part.gear.form === 'bulb';
 
-/** What holds the lamps beside key and fill, each piece once; a lamp that is seen in the picture and a bulb hold themselves. */
-export const furtherLampsHeld = memoOn((rig: PlacedRig): readonly HeldLamp[] => {
+/** What holds the lamps beside the key, each piece once; a lamp that is seen in the picture and a bulb hold themselves. */
+export const lampsHeldBesideKey = memoOn((rig: PlacedRig): readonly HeldLamp[] => {
   const held: HeldLamp[] = [];
-  if (rig.furtherLamps.length === 0) return held;
+  if (rig.furtherLamps.length === 0 && !rig.fillLamp) return held;
   const taken = new Map<string, number>();
   const take = (part: KitPart<SupportGear> | undefined) => {
     if (part) taken.set(part.line.id, (taken.get(part.line.id) ?? 0) + 1);
@@ -54,9 +57,11 @@ export const furtherLampsHeld = memoOn((rig: PlacedRig): readonly HeldLamp[] => 
   take(rig.support);
   take(rig.boom);
   if (rig.keyLamp) take(lampStandOf(rig));
-  if (rig.fillLamp && !holdsItself(rig.fillLamp))
-    takeBest(rig.fillLamp.part.gear.massG, ['light stand']);
-  for (const lamp of rig.furtherLamps)
+  const besideKey: LampBesideKey[] = [
+    ...(rig.fillLamp ? [{ ...rig.fillLamp, role: 'fill' as const }] : []),
+    ...rig.furtherLamps
+  ];
+  for (const lamp of besideKey)
     if (!holdsItself(lamp))
       held.push({ lamp, holder: takeBest(lamp.part.gear.massG, holdersFor(lamp)) });
   return held;

@@ -9,7 +9,7 @@ import type { PickupPattern } from '../model/gear/microphone';
 import type { LampSide, MicPlace } from '../model/plan';
 import type { Angle, Scene } from '../model/scene';
 import { isFlown, isHandheld, isSeated, looksDown, showsFace } from '../model/scene-facts';
-import { furtherLampsHeld, lampStandOf } from '../rigs/lamp-stand';
+import { lampsHeldBesideKey, lampStandOf } from '../rigs/lamp-stand';
 import type { PlacedLamp, PlacedRig } from '../rigs/placed-rig';
 import { CABLE_SLACK, soundDestinationOf, soundNeeds } from '../rigs/sound-path';
 import { EYE_LEVEL_M, EYES_ABOVE_MOUTH_M, lampSideOf, TABLE_HEIGHT_M } from '../rigs/places';
@@ -252,14 +252,17 @@ function lampsOnSet(
   above: boolean,
   room: SetLayout['room']
 ): LampOnSet[] {
-  const held = furtherLampsHeld(rig);
+  const held = lampsHeldBesideKey(rig);
   return lampsInScene(rig).flatMap((lamp): LampOnSet[] => {
     const { role, placed, part } = lamp;
     if (!role || !placed) return [];
     const side = placed.side ?? lampSideOf[role];
     const spot = spotOf(placed, role, side, subject, above);
     const holder =
-      role === 'key' ? lampStandOf(rig) : held.find((one) => one.lamp === placed)?.holder;
+      role === 'key'
+        ? lampStandOf(rig)
+        : held.find((one) => one.lamp === placed || (role === 'fill' && one.lamp.role === 'fill'))
+            ?.holder;
     return [
       {
         lamp,

@@ -23,7 +23,7 @@
   }
   const { judgement, onact }: Props = $props();
 
-  const words: Record<LampRole, string> = { key: 'key', fill: 'fill', ...lampRoleWords };
+  const words: Record<LampRole, string> = { key: 'key', ...lampRoleWords, fill: 'fill' };
   const angles = $derived(
     judgement.angles.filter(({ rig }) => rig.index === 0 && rig.kit.of('lamp').length > 0)
   );

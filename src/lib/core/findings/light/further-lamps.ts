@@ -1,26 +1,29 @@
 import { figureWords } from '../../figures/figure-words';
-import type { LampPlacing } from '../../model/plan';
+import type { Rig } from '../../model/plan';
+import { NO_PART } from '../../model/word-lists';
 import { payloadNeededKg, payloadVerdict } from '../../relations/support/payload';
-import { furtherLampsHeld, holdersFor } from '../../rigs/lamp-stand';
+import { holdersFor, type LampBesideKey, lampsHeldBesideKey } from '../../rigs/lamp-stand';
 import { lampRuns } from '../../rigs/place-lamps';
-import type { FurtherLamp, PlacedRig } from '../../rigs/placed-rig';
+import type { PlacedRig } from '../../rigs/placed-rig';
 import { type AngleFindingRow, type Held, type Proposal, rigRow } from '../finding';
 import { addOne, setRig } from '../part-candidates';
 
 /** What a role is called in a sentence. */
 export const lampRoleWords = {
+  fill: 'fill light',
   back: 'back light',
   background: 'background light',
   practical: 'practical',
   overhead: 'overhead light'
-} as const satisfies Record<FurtherLamp['role'], string>;
+} as const satisfies Record<LampBesideKey['role'], string>;
 
+type RigPatch = Partial<Omit<Rig, 'sceneId' | 'angleId'>>;
 type Trouble = 'power' | 'stand' | 'load';
 
-/** The first lamp beside key and fill that cannot do what it is there for. */
+/** The first lamp beside the key that cannot do what it is there for. */
 function troubleIn(
   rig: PlacedRig
-): { lamp: FurtherLamp; trouble: Trouble; held: () => Held } | undefined {
+): { lamp: LampBesideKey; trouble: Trouble; held: () => Held } | undefined {
   const { kit, hasSocket, scene, project } = rig;
   for (const lamp of rig.furtherLamps) {
     const { gear, line } = lamp.part;
@@ -40,7 +43,7 @@ function troubleIn(
       })
     };
   }
-  for (const { lamp, holder } of furtherLampsHeld(rig)) {
+  for (const { lamp, holder } of lampsHeldBesideKey(rig)) {
     const { gear, line } = lamp.part;
     if (!holder)
       return {
@@ -82,17 +85,24 @@ function troubleIn(
   return undefined;
 }
 
-/** What has been said of lamps without one of them. */
-const without = (rig: PlacedRig, { part, role }: FurtherLamp): LampPlacing[] =>
-  (rig.overrides?.lamps ?? []).filter((one) => one.lineId !== part.line.id || one.role !== role);
+/** The rig without one of its lamps. */
+const without = (rig: PlacedRig, { part, role }: LampBesideKey): RigPatch =>
+  role === 'fill'
+    ? { fillLampLineId: NO_PART }
+    : {
+        lamps: (rig.overrides?.lamps ?? []).filter(
+          (one) => one.lineId !== part.line.id || one.role !== role
+        )
+      };
 
 /** G10. */
 export const furtherLampFindings: readonly AngleFindingRow[] = [
   rigRow({
     code: 'G10',
     family: 'light',
-    about: 'a lamp with a role of its own has no power, or nothing that holds it',
-    judge: (rig) => (rig.furtherLamps.length === 0 ? undefined : troubleIn(rig)?.held()),
+    about: 'a lamp beside the key has no power, or nothing that holds it',
+    judge: (rig) =>
+      rig.furtherLamps.length === 0 && !rig.fillLamp ? undefined : troubleIn(rig)?.held(),
     propose: (context) => {
       const { rig } = context;
       const found = troubleIn(rig);
@@ -113,7 +123,7 @@ export const furtherLampFindings: readonly AngleFindingRow[] = [
         mend,
         {
           label: `Do without ${gear.model} as ${lampRoleWords[lamp.role]}`,
-          act: setRig(context, { lamps: without(rig, lamp) })
+          act: setRig(context, without(rig, lamp))
         }
       ];
     }
