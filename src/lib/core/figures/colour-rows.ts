@@ -1,19 +1,32 @@
-import { leastMiredDifference } from '../relations/lighting/colour';
-import type { PlacedRig } from '../rigs/placed-rig';
+import { hasWindow } from '../model/scene-facts';
+import { DAYLIGHT_K, leastMiredBetween, leastMiredDifference } from '../relations/lighting/colour';
+import type { FurtherLamp, PlacedRig } from '../rigs/placed-rig';
 import { lampFigure } from './light-rows';
 import type { FigureRows } from './rows';
 
 /** Its colour matters where a second lamp or a light of known colour shines beside it. */
-const meetsOtherLight = ({ scene, fillLamp }: PlacedRig): boolean =>
-  scene.lightColourK !== undefined || fillLamp !== undefined;
+const meetsOtherLight = (rig: PlacedRig): boolean =>
+  rig.scene.lightColourK !== undefined ||
+  hasWindow(rig.scene) ||
+  rig.fillLamp !== undefined ||
+  lampsOnPerson(rig).length > 0;
+
+/** Lamps beside key and fill whose light falls on the person; a background and a lamp in the picture may be of any colour. */
+export const lampsOnPerson = ({ furtherLamps }: PlacedRig): readonly FurtherLamp[] =>
+  furtherLamps.length === 0
+    ? furtherLamps
+    : furtherLamps.filter(({ role }) => role === 'back' || role === 'overhead');
+
+const isColourStated = ({ part: { gear } }: FurtherLamp): boolean =>
+  gear.colourMinK !== undefined && gear.colourMaxK !== undefined;
 
 /** The colours of the lamps and of the light that is there, and how far apart they stay at best. */
 export const colourRows = {
   placeColour: {
-    name: 'colour of the light that is there',
+    name: 'colour of the light that is there, of a window daylight unless stated',
     unit: 'K',
     source: 'brief',
-    read: ({ scene }) => scene.lightColourK ?? null
+    read: ({ scene }) => scene.lightColourK ?? (hasWindow(scene) ? DAYLIGHT_K : null)
   },
   keyWarmest: {
     name: 'warmest colour of the key lamp',
@@ -69,11 +82,35 @@ export const colourRows = {
     from: ['keyWarmest', 'keyCoolest', 'fillWarmest', 'fillCoolest'],
     relation: '|10⁶/K − 10⁶/K| where both are set as near as they can be',
     compute: (keyFrom, keyTo, fillFrom, fillTo) =>
-      leastMiredDifference(
-        Math.min(keyTo!, Math.max(keyFrom!, Math.min(fillFrom!, fillTo!))),
-        Math.min(fillFrom!, fillTo!),
-        fillTo!
+      leastMiredBetween(
+        [Math.min(keyFrom!, keyTo!), keyTo!],
+        [Math.min(fillFrom!, fillTo!), fillTo!]
       )
+  },
+  furtherColourGap: {
+    name: 'back and overhead light, apart from the key at least',
+    unit: 'mired',
+    source: 'lamp',
+    asks: {
+      question: 'How cool can % be set, in kelvin?',
+      between: [2700, 6500],
+      of: (rig) =>
+        [
+          ...(rig.keyLamp ? [{ ...rig.keyLamp, role: 'back' as const }] : []),
+          ...lampsOnPerson(rig)
+        ].find((lamp) => !isColourStated(lamp))?.part
+    },
+    read: (rig) => {
+      const others = lampsOnPerson(rig);
+      if (!rig.keyLamp || others.length === 0) return null;
+      const { colourMinK: from, colourMaxK: to } = rig.keyLamp.part.gear;
+      if (from === undefined || to === undefined || !others.every(isColourStated)) return undefined;
+      return Math.max(
+        ...others.map(({ part: { gear } }) =>
+          leastMiredBetween([from, to], [gear.colourMinK!, gear.colourMaxK!])
+        )
+      );
+    }
   },
   placeColourGap: {
     name: 'the key lamp and the light that is there, apart at least',

@@ -39,7 +39,7 @@ const asked: readonly [
 
 /** Each answer a field of the brief can be pushed to: both ends of a number, every word, both of yes and no. */
 function endsOf(ask: FieldAsk): unknown[] {
-  if (ask.type === 'number') return [ask.min, ask.max, ...(ask.usual ?? [])];
+  if (ask.type === 'number') return [...new Set([ask.min, ask.max, ...(ask.usual ?? [])])];
   if (ask.type === 'word') return [...ask.words];
   return ask.type === 'text' ? [] : [true, false];
 }

@@ -8,7 +8,7 @@ import { newLine } from '../model/new-line';
 import { newProject } from '../model/new-project';
 import type { Project } from '../model/project';
 import type { Scene, SceneStyle } from '../model/scene';
-import { sceneStyles } from '../model/word-lists';
+import { NO_PART, sceneStyles } from '../model/word-lists';
 import { packFirstKit } from '../pack/first-kit';
 import { judgeCandidates } from './candidates';
 import { cautionsFor } from './cautions';
@@ -177,6 +177,79 @@ describe('light that stays on', () => {
       expect(mends).toBe(true);
       expect(judged(applyAct(mixed, act)).findings.map(({ code }) => code)).not.toContain('G3');
     }
+  });
+
+  it('through a window is daylight unless somebody says otherwise', () => {
+    const warmLamp = catalogue
+      .ofKind('lamp')
+      .find(
+        ({ colourMinK, colourMaxK, form }) =>
+          colourMinK !== undefined && (colourMaxK ?? 9e9) < 3500 && form === 'bulb'
+      )!;
+    const at = (lightColourK: number | undefined, lightSource: 'window' | 'lamps') =>
+      holding(
+        filmed(['seated'], 2000, (scene) =>
+          Object.assign(scene, { lightColourK, lightSource, lightDimLx: 400, lightBrightLx: 400 })
+        ),
+        'cobberly-pocketwright-vista',
+        warmLamp.id,
+        'brackenholt-stand-2'
+      );
+    const mixed = at(undefined, 'window');
+    const finding = judged(mixed).findings.find(({ code }) => code === 'G3')!;
+    // 10⁶/K of the lamp against 10⁶/5600.
+    expect(finding.has).toBeCloseTo(1e6 / warmLamp.colourMaxK! - 1e6 / 5600, 6);
+    expect(finding.why()).toContain('the window gives');
+    const remedies = remediesFor(mixed, catalogue, judged(mixed), finding);
+    expect(remedies.map(({ label }) => label)).toContain('The window can be covered');
+    for (const { act } of remedies)
+      expect(judged(applyAct(mixed, act)).findings.map(({ code }) => code)).not.toContain('G3');
+    // Of lamps that stay on nobody knows the colour, and of a window somebody may.
+    for (const calm of [at(undefined, 'lamps'), at(warmLamp.colourMaxK, 'window')])
+      expect(judged(calm).findings.map(({ code }) => code)).not.toContain('G3');
+  });
+
+  it('of a back light counts on the person, of a background or a lamp in the picture does not', () => {
+    const project = holding(
+      filmed(['seated'], 2000, (scene) =>
+        Object.assign(scene, { lightSource: 'lamps', lightDimLx: 5, lightBrightLx: 5 })
+      ),
+      'cobberly-pocketwright-vista',
+      daylightLamp,
+      'brackenholt-stand-2'
+    );
+    const plan = activePlan(project);
+    const bulb = catalogue
+      .ofKind('lamp')
+      .find(({ colourMaxK, form }) => (colourMaxK ?? 9e9) < 3500 && form === 'bulb')!;
+    plan.lines.push({ ...plan.lines[0]!, id: 'warm', gearId: bulb.id });
+    const key = plan.lines.find(({ gearId }) => gearId === daylightLamp)!;
+    const [scene] = project.scenes;
+    const as = (role: 'back' | 'overhead' | 'background' | 'practical') => {
+      plan.rigs = [
+        {
+          sceneId: scene!.id,
+          angleId: scene!.angles[0]!.id,
+          keyLampLineId: key.id,
+          fillLampLineId: NO_PART,
+          lamps: [{ lineId: 'warm', role, distanceM: 1.5, angleDeg: 150 }]
+        }
+      ];
+      return judged(project).findings.find(({ code }) => code === 'G3');
+    };
+    for (const role of ['background', 'practical'] as const) expect(as(role)).toBeUndefined();
+    for (const role of ['overhead', 'back'] as const) {
+      const finding = as(role)!;
+      expect(finding.severity).toBe('warn');
+      expect(finding.has).toBeCloseTo(1e6 / bulb.colourMaxK! - 1e6 / 5600, 6);
+      expect(finding.lineIds).toEqual([key.id, 'warm']);
+    }
+    const finding = as('back')!;
+    expect(finding.title()).toMatch(/: the back light is .* mired from the key/);
+    const remedies = remediesFor(project, catalogue, judged(project), finding);
+    expect(remedies.length).toBeGreaterThanOrEqual(1);
+    for (const { act } of remedies)
+      expect(judged(applyAct(project, act)).findings.map(({ code }) => code)).not.toContain('G3');
   });
 
   it('sets the white balance', () => {

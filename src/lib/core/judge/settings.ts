@@ -1,4 +1,4 @@
-import { isMoving, isRecorded, showsFace } from '../model/scene-facts';
+import { hasWindow, isMoving, isRecorded, showsFace } from '../model/scene-facts';
 import { figureOf } from '../figures/record';
 import { figureWords, minutesWords } from '../figures/figure-words';
 import type { FigureId } from '../figures/table';
@@ -9,9 +9,9 @@ import { exposureSettings, type Setting } from './exposure-settings';
 
 export type { Setting };
 import type { AngleJudgement } from './incremental';
+import { DAYLIGHT_K } from '../relations/lighting/colour';
 
 /** Colour of daylight through a window or under the sky. */
-const DAYLIGHT_K = 5600;
 /** Lamps that go from warm to cool stand best in the middle of the room's own colour. */
 const WARM_ROOM_K = 4300;
 
@@ -134,7 +134,7 @@ function whiteBalance({ rig, scene }: AngleJudgement): Setting {
   const key = rig.keyLamp?.part.gear;
   if (scene.room && key?.colourMinK !== undefined && key.colourMaxK !== undefined) {
     const kelvin =
-      scene.lightColourK !== undefined || scene.lightSource === 'window'
+      scene.lightColourK !== undefined || hasWindow(scene)
         ? Math.min(key.colourMaxK, Math.max(key.colourMinK, scene.lightColourK ?? DAYLIGHT_K))
         : key.colourMinK === key.colourMaxK
           ? key.colourMinK

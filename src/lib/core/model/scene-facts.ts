@@ -56,6 +56,13 @@ export const isCarried = (
 export const voicesIn = ({ style, voice }: Pick<Scene, 'style' | 'voice'>): number =>
   voice === 'none' ? 0 : style === 'interview' ? 2 : 1;
 
+/** A window lights the place, measured or not. */
+export const hasWindow = ({
+  lightSource,
+  window
+}: Pick<Scene, 'lightSource' | 'window'>): boolean =>
+  lightSource === 'window' || window !== undefined;
+
 /** Indoors a room says how it sounds; its light can be shut out and lamps be set. */
 export const isIndoors = ({ room }: Pick<Scene, 'room'>): boolean => room !== undefined;
 

@@ -7,6 +7,7 @@ import { isoSteps, isoToSet } from '../judge/exposure-settings';
 import type { AngleJudgement } from '../judge/incremental';
 import { showsFace } from '../model/scene-facts';
 import type { Level, Skill } from './attempt';
+import { DAYLIGHT_K } from '../relations/lighting/colour';
 
 /** What the dials say. */
 export interface Settings {
@@ -49,7 +50,6 @@ export interface Drill {
 export const kelvinSteps = [
   2500, 2800, 3200, 3600, 4000, 4400, 4800, 5200, 5600, 6000, 6500, 7000, 7500, 8500, 10_000
 ] as const;
-const DAYLIGHT_K = 5600;
 const ROOM_LAMP_K = 2900;
 const SUN_LX = { 1: 20_000, 2: 50_000, 3: 100_000 } as const;
 const NEAR_M = { 1: 0.8, 2: 0.6, 3: 0.45 } as const;

@@ -2,6 +2,7 @@ import { type FigureRecord, figureOf } from '../figures/record';
 import type { Scene } from '../model/scene';
 import type { SoundRecipe } from './simulated-sound';
 import type { StillRecipe } from './simulated-still';
+import { DAYLIGHT_K } from '../relations/lighting/colour';
 
 /** What may go wrong in a simulated take beside what the kit makes of it. */
 export interface Mishaps {
@@ -15,7 +16,6 @@ export interface Mishaps {
 
 export const SIMULATED_RATE_HZ = 48_000;
 const HUM_DBFS = -48;
-const DAYLIGHT_K = 5600;
 /** Grain of a picture at the highest usable ISO; it grows with its root. */
 const GRAIN = 0.03;
 

@@ -86,7 +86,7 @@ function troubleIn(
 }
 
 /** The rig without one of its lamps. */
-const without = (rig: PlacedRig, { part, role }: LampBesideKey): RigPatch =>
+export const withoutLamp = (rig: PlacedRig, { part, role }: LampBesideKey): RigPatch =>
   role === 'fill'
     ? { fillLampLineId: NO_PART }
     : {
@@ -123,7 +123,7 @@ export const furtherLampFindings: readonly AngleFindingRow[] = [
         mend,
         {
           label: `Do without ${gear.model} as ${lampRoleWords[lamp.role]}`,
-          act: setRig(context, without(rig, lamp))
+          act: setRig(context, withoutLamp(rig, lamp))
         }
       ];
     }

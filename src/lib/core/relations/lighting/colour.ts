@@ -3,6 +3,9 @@ import { mustBePositive } from '../argument';
 /** Difference in mired: below `seen` nobody notices, above `strong` it cannot be balanced away. */
 export const MIRED_DIFFERENCE = { seen: 15, strong: 40 } as const;
 
+/** Colour of daylight as cameras are set to it, and about what comes through a window. */
+export const DAYLIGHT_K = 5600;
+
 /** Light of another colour is seen on the face from this share of all the light on, three stops below it; an estimate. */
 export const SHARE_SEEN = 1 / 8;
 
@@ -13,6 +16,19 @@ export const SHARE_SEEN = 1 / 8;
  */
 export function leastMiredDifference(fixedK: number, fromK: number, toK: number): number {
   return miredDifference(fixedK, Math.min(toK, Math.max(fromK, fixedK)));
+}
+
+/**
+ * The least distance in mired between two lamps that can each be set to any colour from one to another.
+ *
+ * @example leastMiredBetween([2700, 3200], [5600, 6500]) // 134
+ */
+export function leastMiredBetween(
+  one: readonly [fromK: number, toK: number],
+  other: readonly [fromK: number, toK: number]
+): number {
+  const [from, to] = [Math.max(one[0], other[0]), Math.min(one[1], other[1])];
+  return from <= to ? 0 : miredDifference(from, to);
 }
 
 /**

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { RelationError } from '../argument';
-import { miredDifference } from './colour';
+import { leastMiredBetween, leastMiredDifference, miredDifference } from './colour';
 import { keyToFill } from './key-to-fill';
 import { lampDistanceForM, lampIlluminanceLx } from './lamp-illuminance';
 import { softnessDeg, softnessWord } from './softness';
@@ -46,5 +46,20 @@ describe('two lights', () => {
   it('have no ratio when nothing fills the dark side', () => {
     expect(keyToFill(300, 100, 50)).toBe(3);
     expect(keyToFill(300, 0, 0)).toBeUndefined();
+  });
+});
+
+describe('two lamps that can each be set', () => {
+  it('come as near as their ranges let them, whichever is named first', () => {
+    // 10⁶/3200 − 10⁶/5600
+    expect(leastMiredBetween([2700, 3200], [5600, 6500])).toBeCloseTo(133.93, 2);
+    expect(leastMiredBetween([5600, 6500], [2700, 3200])).toBeCloseTo(133.93, 2);
+    expect(leastMiredBetween([2700, 6500], [4000, 5000])).toBe(0);
+    expect(leastMiredBetween([4000, 4000], [4000, 6500])).toBe(0);
+    // One that is fixed is a range of one colour.
+    expect(leastMiredBetween([4000, 4000], [5000, 6500])).toBeCloseTo(
+      leastMiredDifference(4000, 5000, 6500),
+      9
+    );
   });
 });
