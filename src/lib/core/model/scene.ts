@@ -137,6 +137,8 @@ export class Scene {
   niceToHave?: SceneWant[];
   /** Cannot be filmed again: a wedding, a bird, a last day. */
   @StatedYesNo() onceOnly?: boolean;
+  /** The place has a mixing desk that gives its sound: of microphones as near to the mouth as a lectern's. */
+  @StatedYesNo() hasDeskFeed?: boolean;
   /** Rain, spray or dust. */
   @StatedYesNo() roughWeather?: boolean;
   /** The camera turns with what it films. */

@@ -47,7 +47,15 @@ export const steps = ['now', 'next', 'later'] as const;
 /** In the place of a line of a rig: no part of the kit goes here, the bare hand or the body's own. */
 export const NO_PART = 'none';
 
-export const micPlaces = ['shoe', 'side arm', 'boom arm', 'lavalier', 'desk', 'hand'] as const;
+export const micPlaces = [
+  'shoe',
+  'side arm',
+  'boom arm',
+  'lavalier',
+  'desk',
+  'hand',
+  'desk feed'
+] as const;
 
 export const sceneStyles = [
   'walk',
@@ -128,7 +136,8 @@ export const microphoneForms = [
   'lavalier wireless',
   'desk',
   'dynamic',
-  'condenser'
+  'condenser',
+  'desk feed'
 ] as const;
 
 export const pickupPatterns = [

@@ -56,7 +56,8 @@ export function micPlacesFor(kit: Kit, scene: Scene, mic: MicrophoneGear): MicPl
     (place) =>
       sensible.includes(place) &&
       (place !== 'boom arm' || hasBoom) &&
-      (place !== 'side arm' || hasSideArm)
+      (place !== 'side arm' || hasSideArm) &&
+      (place !== 'desk feed' || scene.hasDeskFeed === true)
   );
 }
 

@@ -4,7 +4,13 @@ import type { MicPlace } from '../model/plan';
 import type { CameraPlace, SceneStyle } from '../model/scene';
 
 /** Distances a microphone has from the mouth where the place itself fixes them, in metres. */
-export const micPlaceDistanceM = { lavalier: 0.2, desk: 0.35, hand: 0.1 } as const;
+export const micPlaceDistanceM = {
+  lavalier: 0.2,
+  desk: 0.35,
+  hand: 0.1,
+  /** The house's own microphone, on a lectern. */
+  'desk feed': 0.2
+} as const;
 
 /** Where each form of microphone can go, the usual place first. */
 export const micPlacesByForm = {
@@ -14,7 +20,8 @@ export const micPlacesByForm = {
   'lavalier wireless': ['lavalier'],
   desk: ['desk'],
   dynamic: ['desk', 'hand', 'boom arm'],
-  condenser: ['desk', 'boom arm']
+  condenser: ['desk', 'boom arm'],
+  'desk feed': ['desk feed']
 } as const satisfies Record<MicrophoneForm, readonly MicPlace[]>;
 
 /** Places that make sense while moving, while sitting and while filming from above. */
@@ -25,8 +32,8 @@ export const micPlacesByStyle = {
   'live call': ['shoe', 'side arm', 'boom arm', 'lavalier', 'desk'],
   evening: ['shoe', 'side arm', 'lavalier', 'hand'],
   ride: ['shoe', 'side arm', 'lavalier'],
-  event: ['shoe', 'side arm', 'lavalier', 'desk', 'hand'],
-  interview: ['shoe', 'side arm', 'boom arm', 'lavalier', 'desk', 'hand'],
+  event: ['shoe', 'side arm', 'lavalier', 'desk', 'hand', 'desk feed'],
+  interview: ['shoe', 'side arm', 'boom arm', 'lavalier', 'desk', 'hand', 'desk feed'],
   product: ['shoe', 'side arm', 'boom arm', 'lavalier', 'desk'],
   landscape: ['shoe', 'side arm', 'lavalier', 'hand'],
   flying: []

@@ -26,9 +26,13 @@ export const CABLE_SLACK = 1.15;
 export function soundNeeds(rig: PlacedRig, into: SoundDestination): SoundNeeds {
   const mic = rig.mic!.gear;
   const { gear } = into;
+  // The house's mixing desk stands at the back of the hall, where one films from.
   const atCamera =
-    rig.micPlace === 'shoe' || rig.micPlace === 'side arm' || mic.form === 'lavalier wireless';
-  // A recorder lies where the microphone is.
+    rig.micPlace === 'shoe' ||
+    rig.micPlace === 'side arm' ||
+    mic.form === 'lavalier wireless' ||
+    mic.form === 'desk feed';
+  // A recorder lies where the microphone is, or beside the mixing desk.
   const neededM =
     atCamera || gear.kind === 'recorder'
       ? 0

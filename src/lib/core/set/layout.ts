@@ -314,6 +314,8 @@ export function micSpot(
       return { x: -0.1, y: 0.03, z: mouthZ - 0.17 };
     case 'hand':
       return { x: -0.09, y: 0.04, z: mouthZ - 0.03 };
+    case 'desk feed':
+      return { x: -0.17, y: 0.03, z: mouthZ - 0.1 };
     case 'desk':
       return { x: -0.28, y: 0.12, z: mouthZ - 0.17 };
     case 'boom arm': {

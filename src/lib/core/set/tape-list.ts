@@ -17,7 +17,8 @@ export const micPlaceWords = {
   'boom arm': 'on a boom',
   lavalier: 'on the chest',
   desk: 'on the desk',
-  hand: 'in the hand'
+  hand: 'in the hand',
+  'desk feed': 'of the house, by its mixing desk'
 } as const;
 
 /** Everything a tape has to find so that the set stands again next week as it stands now. */

@@ -2,6 +2,7 @@
   import type { Project } from '../../core/model/project';
   import type { Scene, SceneWant } from '../../core/model/scene';
   import { TextInput } from 'carbon-components-svelte';
+  import { micPlacesByStyle } from '../../core/rigs/places';
   import { dayWords } from '../shell/day-words';
   import Choice from './Choice.svelte';
   import Measure from './Measure.svelte';
@@ -34,7 +35,12 @@
       said: 'It is watched large, in all its pixels',
       offer: 'watched large in 4K'
     },
-    { key: 'darkBackground', said: 'Behind me it is dark', offer: 'dark behind me' }
+    { key: 'darkBackground', said: 'Behind me it is dark', offer: 'dark behind me' },
+    {
+      key: 'hasDeskFeed',
+      said: 'The house gives me its sound from the mixing desk',
+      offer: 'sound from the house’s mixing desk'
+    }
   ] as const;
   const wants: { want: SceneWant; words: string; asked: boolean }[] = $derived([
     { want: 'see self', words: 'seeing myself', asked: scene.wantsSeeSelf },
@@ -42,7 +48,12 @@
     { want: 'soft background', words: 'the soft background', asked: scene.wantsBlurPercent > 0 }
   ]);
   const nice = $derived(scene.niceToHave ?? []);
-  const openToggles = $derived(toggles.filter(({ key }) => scene[key] !== true));
+  const canHaveDeskFeed = $derived(
+    micPlacesByStyle[scene.style].some((place) => place === 'desk feed')
+  );
+  const openToggles = $derived(
+    toggles.filter(({ key }) => scene[key] !== true && (key !== 'hasDeskFeed' || canHaveDeskFeed))
+  );
   const said = $derived(toggles.filter(({ key }) => scene[key] === true));
 
   const sameDay = $derived(

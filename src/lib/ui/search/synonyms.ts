@@ -49,6 +49,7 @@ const ofForm: Readonly<Record<string, string>> = {
   desk: 'USB microphone podcast',
   dynamic: 'vocal broadcast',
   condenser: 'studio',
+  'desk feed': 'mixer soundboard mixing desk house sound line out',
   panel: 'softbox soft light',
   point: 'spot COB monolight softbox',
   tube: 'stick light wand',

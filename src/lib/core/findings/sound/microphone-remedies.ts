@@ -67,6 +67,9 @@ export function wayNearer(context: AngleContext): Proposal[] {
     ...(rig.hearsByBody
       ? [otherMic(context, (form) => form === 'shoe' || form === 'short shotgun', 'Add')]
       : []),
+    ...(rig.scene.hasDeskFeed === true
+      ? [otherMic(context, (form) => form === 'desk feed', 'Take the house’s sound with')]
+      : []),
     otherMic(context, (form) => form.startsWith('lavalier'), 'Add'),
     ...(rig.scene.room
       ? [otherMic(context, (form) => form === 'desk' || form === 'dynamic', 'Add')]

@@ -27,7 +27,8 @@ export const microphoneKind = {
         'lavalier wireless': 'wireless pair',
         desk: 'desk mic',
         dynamic: 'desk mic',
-        condenser: 'desk mic'
+        condenser: 'desk mic',
+        'desk feed': 'recorder'
       }) as const
     )[gear.form]
 } satisfies KindDescriptor<MicrophoneGear>;
