@@ -101,6 +101,22 @@ test('a part of one’s own is entered with units as typed, read from a text, ju
   await page.waitForURL('**/shelf');
 });
 
+test('a part that was measured shows its figure beside what the shelf says of it', async ({
+  page
+}) => {
+  await openDemo(page);
+  await page.goto('/shelf/dunmarrow-plover');
+  await page.getByRole('link', { name: 'Correct it' }).click();
+  await page.getByLabel('self-noise, dB(A)').fill('22');
+  await page.getByRole('button', { name: 'Save the part' }).click();
+  await kept(page);
+  await expect(page.getByText('your own entry')).toBeVisible();
+  await expect(
+    page.getByRole('definition').filter({ hasText: 'the shelf says 18 dB(A)' })
+  ).toContainText('22 dB(A)');
+  await expect(page.getByText('the shelf says')).toHaveCount(1);
+});
+
 test('five thousand parts open, are found among and stay smooth', async ({ page }) => {
   await openDemo(page);
   await page.goto('/shelf');

@@ -3,6 +3,7 @@ import type { OwnedPiece } from '../model/owned-piece';
 import type { DayLog } from '../model/rehearsal';
 import { judged } from '../judge/tests/calm-kit';
 import { demoProject } from '../../catalogue/demos/saltmarsh-loom';
+import { boughtDays } from '../ledger/owned-age';
 import { chancesOf } from './chances';
 import { dayPlanOf, daysOf } from './day-plan';
 import {
@@ -12,8 +13,6 @@ import {
   logbookCsv,
   logbookMarkdown,
   updated,
-  ageWords,
-  boughtDays,
   wearOf,
   yearOf
 } from './logbook';
@@ -177,17 +176,5 @@ describe('a page of the logbook', () => {
     });
     // A day in the future, written by a clock that was wrong, makes nobody younger than nothing.
     expect(wearOf(logbook, '2024-01-01')[0]!.ageMonths).toBe(0);
-  });
-
-  it('says an age in years and months', () => {
-    expect([0, 1, 11, 12, 13, 24, 27].map(ageWords)).toEqual([
-      'under a month',
-      '1 month',
-      '11 months',
-      '1 year',
-      '1 year 1 month',
-      '2 years',
-      '2 years 3 months'
-    ]);
   });
 });

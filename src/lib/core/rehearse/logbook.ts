@@ -1,11 +1,11 @@
-import { differenceInMonths, format, parseISO } from 'date-fns';
+import { format, parseISO } from 'date-fns';
 import Papa from 'papaparse';
 import { markdownText } from '../formats/buying-list';
 import { FORMULA_CELL } from '../formats/csv-file';
 import { partsOfScene } from '../figures/handling-rows';
 import type { AngleJudgement } from '../judge/incremental';
+import { monthsSince } from '../ledger/owned-age';
 import { fullName } from '../model/gear';
-import type { OwnedPiece } from '../model/owned-piece';
 import type { Project } from '../model/project';
 import type { BatteryTime, ChanceId, DayLog, PartUse } from '../model/rehearsal';
 import { recordedMinOf } from '../model/scene-facts';
@@ -268,30 +268,11 @@ export function wearOf(
     const since = bought ?? one.firstOn;
     return {
       ...one,
-      ageMonths: Math.max(0, differenceInMonths(parseISO(today), parseISO(since))),
+      ageMonths: monthsSince(since, today),
       isAgeSinceFirstDay: bought === undefined
     };
   });
   return aged.sort((one, other) => other.hours - one.hours || one.name.localeCompare(other.name));
-}
-
-/** @example ageWords(27) // 2 years 3 months */
-export function ageWords(months: number): string {
-  if (months < 1) return 'under a month';
-  const counted = (count: number, unit: string) => `${count} ${unit}${count === 1 ? '' : 's'}`;
-  const years = Math.floor(months / 12);
-  return [
-    ...(years > 0 ? [counted(years, 'year')] : []),
-    ...(months % 12 > 0 ? [counted(months % 12, 'month')] : [])
-  ].join(' ');
-}
-
-/** The day on which the oldest piece of each part was bought, as far as it was written down. */
-export function boughtDays(pieces: readonly OwnedPiece[]): Map<string, string> {
-  const days = new Map<string, string>();
-  for (const { gearId, boughtOn } of pieces)
-    if (boughtOn !== undefined && boughtOn < (days.get(gearId) ?? '~')) days.set(gearId, boughtOn);
-  return days;
 }
 
 /** The days of a year, month by month, for a look at all of it. */

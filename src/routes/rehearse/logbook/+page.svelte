@@ -3,8 +3,6 @@
   import type { DayLog } from '$lib/core/model/rehearsal';
   import { dayPlanOf, daysOf } from '$lib/core/rehearse/day-plan';
   import {
-    ageWords,
-    boughtDays,
     draftLog,
     happenedWords,
     lessonsOf,
@@ -13,6 +11,7 @@
     wearOf,
     yearOf
   } from '$lib/core/rehearse/logbook';
+  import { ageWords, boughtDays } from '$lib/core/ledger/owned-age';
   import { showDay } from '$lib/core/rehearse/shown-day';
   import { dayHere } from '$lib/state/as-of-today';
   import { ownedThings } from '$lib/state/inventory.svelte';

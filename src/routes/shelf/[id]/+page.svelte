@@ -12,6 +12,10 @@
   import { priceHistory } from '$lib/core/money/price-history';
   import PriceLine from '$lib/ui/ledger/PriceLine.svelte';
   import { formatMoney } from '$lib/core/money/format';
+  import { catalogue } from '$lib/catalogue/load-catalogue';
+  import { ageWords, boughtDays, monthsSince } from '$lib/core/ledger/owned-age';
+  import { dayHere } from '$lib/state/as-of-today';
+  import { ownedThings } from '$lib/state/inventory.svelte';
   import { satchel } from '$lib/state/project-store.svelte';
   import { partGist } from '$lib/ui/chooser/candidate-words';
   import ScaleDrawing from '$lib/ui/shelf/ScaleDrawing.svelte';
@@ -20,6 +24,16 @@
 
   const gear = $derived(satchel.shelf.byId.get(page.params.id ?? ''));
   const isOwn = $derived(satchel.project?.ownGear.some((one) => one.id === gear?.id) ?? false);
+  /** What the shelf says of a part that somebody has corrected: the claim beside what was measured. */
+  const claimed = $derived.by(() => {
+    const stated = isOwn && gear ? catalogue.byId.get(gear.id) : undefined;
+    return new Map(
+      stated
+        ? sheetLines(stated, satchel.project?.units ?? 'metric').map(({ key, text }) => [key, text])
+        : []
+    );
+  });
+  const boughtOn = $derived(gear && boughtDays(ownedThings.pieces).get(gear.id));
   const lines = $derived(gear ? sheetLines(gear, satchel.project?.units ?? 'metric') : []);
   const cautions = $derived(gear ? cautionsOfPart(gear) : []);
   const questions = $derived(gear ? sheetQuestions(gear, lines) : []);
@@ -34,6 +48,9 @@
       .map(({ scene }) => scene.name) ?? []
   );
 
+  $effect(() => {
+    void ownedThings.open(false);
+  });
   async function forget() {
     if (!gear) return;
     await satchel.act({ type: 'remove gear', gearId: gear.id });
@@ -128,6 +145,11 @@
             ? 'In no plan yet.'
             : `In ${usedIn.join(', ')}${scenes.length > 0 ? `; now for ${[...new Set(scenes)].join(', ')}` : ''}.`}
         </p>
+        {#if boughtOn !== undefined}
+          <p>
+            Yours since {dayWords(boughtOn)}: {ageWords(monthsSince(boughtOn, dayHere(new Date())))} old.
+          </p>
+        {/if}
         {#if gear.ports.length > 0}
           <h2>Connections</h2>
           <ul class="ports">
@@ -144,7 +166,14 @@
           {#each lines.filter((line) => line.text !== undefined) as line (line.key)}
             <div>
               <dt>{line.name}</dt>
-              <dd class="figures">{line.text}</dd>
+              <dd class="figures">
+                {line.text}
+                {#if claimed.has(line.key) && claimed.get(line.key) !== line.text}<span class="soft"
+                    >{claimed.get(line.key) === undefined
+                      ? 'the shelf states nothing'
+                      : `the shelf says ${claimed.get(line.key)}`}</span
+                  >{/if}
+              </dd>
             </div>
           {/each}
         </dl>
