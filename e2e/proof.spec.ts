@@ -314,7 +314,7 @@ test('sound late against picture is found from a clap in a clip', async ({ page 
   await choose(Buffer.from('no clip at all'));
   await expect(look.getByRole('alert')).toContainText('cannot be decoded here');
   await choose(Buffer.from(clip));
-  await expect(look.getByText(/The clap is heard at 1\.\d+ s/)).toBeVisible();
+  await expect(look.getByText(/The clap is heard at \d\.\d+ s/)).toBeVisible();
   // It opens a little before the clap; from there a few frames back, to where the hands touch.
   for (let at = 0; at < 3; at++) await look.getByRole('button', { name: 'A frame back' }).click();
   await look.getByRole('button', { name: 'The hands touch here' }).click();

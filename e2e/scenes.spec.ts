@@ -28,6 +28,20 @@ test('a ride and a flight are packed for, and said in the brief', async ({ page 
   await ride.getByRole('button', { name: /^What do you do here/ }).click();
   await page.getByLabel('film the land').check({ force: true });
   await expect(ride).not.toContainText('pace');
+
+  // A talk may have a house that gives its sound; other scenes are not asked.
+  const feed = ride.getByRole('button', { name: 'sound from the house’s mixing desk' });
+  await expect(feed).toHaveCount(0);
+  await page.getByLabel('film a talk').check({ force: true });
+  await page.keyboard.press('Escape');
+  await feed.click();
+  await kept(page);
+  await expect(ride).toContainText('The house gives me its sound from the mixing desk');
+  await page.goto('/satchel/sound');
+  await page.getByRole('searchbox').first().fill('Vestry Box');
+  await expect(page.getByRole('option', { name: /Vestry Box/ })).not.toContainText(
+    'it would stay in the bag'
+  );
 });
 
 test('a lamp that stays on in another colour is told and switched off', async ({ page }) => {

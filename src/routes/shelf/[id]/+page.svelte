@@ -255,6 +255,7 @@
   .kind,
   .soft {
     color: var(--ink-soft);
+    font-weight: 400;
     font-size: 0.8125rem;
   }
 
