@@ -163,7 +163,7 @@ test('a still is measured, and where the face is can be said by hand', async ({ 
     'told none'
   );
   await expect(still.getByRole('row').filter({ hasText: 'light on the grey card' })).toContainText(
-    /as told.*told \d+ lx/s
+    /as told.*told [\d,]+ lx/s
   );
 });
 

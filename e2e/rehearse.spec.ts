@@ -199,6 +199,21 @@ test('the real day is written down, teaches, and goes out as a spreadsheet', asy
   await page.getByRole('link', { name: '← Rehearse' }).click();
   await expect(oneDay(page)).toContainText('6.0 Wh');
   await page.goto('/rehearse/logbook');
+  // The judge goes by it once it is written on the part; undo brings both back.
+  const judgeToo = page.getByRole('button', {
+    name: /^Take 6\.0 Wh as what the battery of Linnet holds/
+  });
+  await judgeToo.click();
+  await kept(page);
+  await expect(judgeToo).toHaveCount(0);
+  await page.goto('/shelf/orrowby-linnet');
+  await expect(page.getByRole('definition').filter({ hasText: 'the shelf says' })).toContainText(
+    '6 Wh'
+  );
+  await page.goto('/rehearse/logbook');
+  await expect(page.getByRole('button', { name: /^Delete 24/ })).toBeVisible();
+  await page.keyboard.press('Control+z');
+  await expect(judgeToo).toBeVisible();
   await page.getByRole('button', { name: /^Delete 24/ }).click();
   await kept(page);
   await expect(page.getByText('None yet.')).toBeVisible();

@@ -23,6 +23,10 @@ function refusalWords(error: unknown, what: string): string {
 /** The time of day, as a file may be named by it. */
 const now = (): string => format(new Date(), 'HH.mm.ss');
 
+function letGoOf(stream: MediaStream | undefined): void {
+  for (const track of stream?.getTracks() ?? []) track.stop();
+}
+
 /** The microphone of this machine, asked for when a take is made with it and let go right after. */
 export class LiveMicrophone {
   /** Seconds recorded so far; nothing while none is. */
@@ -34,6 +38,8 @@ export class LiveMicrophone {
   #context: AudioContext | undefined;
   #blocks: Float32Array[][] = [];
   #frames = 0;
+  /** Which beginning is meant: somebody may have left while the browser still asked. */
+  #turn = 0;
 
   static isOffered(): boolean {
     return (
@@ -48,10 +54,14 @@ export class LiveMicrophone {
     this.failure = '';
     this.#blocks = [];
     this.#frames = 0;
+    const turn = ++this.#turn;
     try {
-      this.#stream = await navigator.mediaDevices.getUserMedia({ audio: AS_IT_IS });
+      const stream = await navigator.mediaDevices.getUserMedia({ audio: AS_IT_IS });
+      if (turn !== this.#turn) return letGoOf(stream);
+      this.#stream = stream;
       this.#context = new AudioContext();
       await this.#context.audioWorklet.addModule(workletAddress);
+      if (turn !== this.#turn) return;
       const recorder = new AudioWorkletNode(this.#context, 'recorder');
       const { sampleRate } = this.#context;
       recorder.port.onmessage = ({ data }: MessageEvent<Float32Array[]>) => {
@@ -67,6 +77,7 @@ export class LiveMicrophone {
       this.#context.createMediaStreamSource(this.#stream).connect(recorder);
       this.seconds = 0;
     } catch (error) {
+      if (turn !== this.#turn) return;
       this.failure = refusalWords(error, 'microphone');
       this.letGo();
     }
@@ -98,7 +109,8 @@ export class LiveMicrophone {
   }
 
   letGo(): void {
-    for (const track of this.#stream?.getTracks() ?? []) track.stop();
+    this.#turn += 1;
+    letGoOf(this.#stream);
     void this.#context?.close().catch(() => undefined);
     this.#stream = undefined;
     this.#context = undefined;
@@ -112,6 +124,7 @@ export class LiveMicrophone {
 export class LiveCamera {
   stream = $state.raw<MediaStream | undefined>(undefined);
   failure = $state('');
+  #turn = 0;
 
   static isOffered(): boolean {
     return typeof navigator !== 'undefined' && 'mediaDevices' in navigator;
@@ -119,12 +132,15 @@ export class LiveCamera {
 
   async open(): Promise<void> {
     this.failure = '';
+    const turn = ++this.#turn;
     try {
-      this.stream = await navigator.mediaDevices.getUserMedia({
+      const stream = await navigator.mediaDevices.getUserMedia({
         video: { width: { ideal: 1920 }, height: { ideal: 1080 } }
       });
+      if (turn === this.#turn) this.stream = stream;
+      else letGoOf(stream);
     } catch (error) {
-      this.failure = refusalWords(error, 'camera');
+      if (turn === this.#turn) this.failure = refusalWords(error, 'camera');
     }
   }
 
@@ -142,7 +158,8 @@ export class LiveCamera {
   }
 
   close(): void {
-    for (const track of this.stream?.getTracks() ?? []) track.stop();
+    this.#turn += 1;
+    letGoOf(this.stream);
     this.stream = undefined;
   }
 }

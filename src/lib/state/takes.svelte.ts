@@ -1,7 +1,7 @@
 import type { Alignment } from '../core/proof/align';
 import type { Box } from '../core/proof/measure-picture';
 import type { SoundRecipe } from '../core/takes/simulated-sound';
-import { SIMULATED_FACE, SIMULATED_GREY } from '../core/takes/simulated-still';
+import { simulatedFace, SIMULATED_GREY } from '../core/takes/simulated-still';
 import type { StillRecipe } from '../core/takes/simulated-still';
 import type { KeptTake } from '../core/proof/kept-take';
 import { NoRoomForTakeError } from '../data/takes-repository';
@@ -154,7 +154,8 @@ export class Takes {
   ): Promise<void> {
     await this.#simulated(name, async () => {
       const file = await askProof((work) => work.simulateStill(recipe));
-      const boxes = { face: SIMULATED_FACE, grey: SIMULATED_GREY };
+      const face = simulatedFace(recipe);
+      const boxes = { ...(face ? { face } : {}), grey: SIMULATED_GREY };
       const measures = await askProof((work) => work.measureStill(file, boxes));
       return { ...this.#about(projectId, sceneId, name), file, kind: 'still', measures, ...boxes };
     });

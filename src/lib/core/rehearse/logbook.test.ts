@@ -1,9 +1,15 @@
 import { describe, expect, it } from 'vitest';
 import type { OwnedPiece } from '../model/owned-piece';
 import type { DayLog } from '../model/rehearsal';
-import { judged } from '../judge/tests/calm-kit';
+import { calmKit, judged } from '../judge/tests/calm-kit';
 import { demoProject } from '../../catalogue/demos/saltmarsh-loom';
 import { boughtDays } from '../ledger/owned-age';
+import { shelfOf } from '../../catalogue/load-catalogue';
+import { applyAct } from '../acts/apply-act';
+import { figureOf } from '../figures/record';
+import { activePlan } from '../model/active-plan';
+import type { GearItem, GearOf } from '../model/gear';
+import type { Project } from '../model/project';
 import { chancesOf } from './chances';
 import { dayPlanOf, daysOf } from './day-plan';
 import {
@@ -13,6 +19,7 @@ import {
   logbookCsv,
   logbookMarkdown,
   updated,
+  takeOverBattery,
   wearOf,
   yearOf
 } from './logbook';
@@ -139,6 +146,38 @@ describe('a page of the logbook', () => {
     expect(text).toContain('# Logbook: Loom \\*plan\\*');
     expect(text.indexOf('2026-11-24')).toBeLessThan(text.indexOf('2026-11-25'));
     expect(text).toContain('- 8 of 9 takes in the can');
+  });
+
+  it('puts what a battery holds in the place of its sheet, once, and undo brings both back', () => {
+    const project = calmKit();
+    const shelf = shelfOf(project);
+    const line = activePlan(project).lines.find(
+      ({ gearId }) => shelf.byId.get(gearId)!.kind === 'battery'
+    )!;
+    const battery = shelf.byId.get(line.gearId) as GearOf<'battery'>;
+    const tried = { lineId: line.id, minutes: 60, reckonedMin: 80 };
+    project.logbook = [page({ batteries: [tried] }), page({ id: 'other', batteries: [] })];
+    const [lesson] = lessonsOf(project).batteries;
+    // (60 + 60) ÷ (60 + 80)
+    expect(lesson!.health).toBeCloseTo(0.857, 3);
+    const { wattHours, act } = takeOverBattery(project, lesson!, battery)!;
+    expect(wattHours).toBeCloseTo(battery.energyWh! * 0.857, 1);
+    const after = applyAct(project, act);
+    const now = after.ownGear.find(({ id }) => id === battery.id) as GearOf<'battery'>;
+    expect(now.energyWh).toBe(wattHours);
+    // What has taught once teaches no second time: the rehearsal goes on at what was written down.
+    expect(lessonsOf(after).batteries[0]!.health).toBeCloseTo(1, 9);
+    expect(takeOverBattery(after, lessonsOf(after).batteries[0]!, now)).toBeUndefined();
+    expect(after.logbook![1]).toEqual(project.logbook[1]);
+    const energy = (one: Project) => figureOf(judged(one).angles[0]!.record, 'batteriesEnergy');
+    expect(energy(after)).toBeLessThan(energy(project)!);
+    // The battery that came with a camera is written down on the camera.
+    const body = { ...shelf.byId.get('orrowby-linnet')!, includedBatteryWh: 8 } as GearItem;
+    expect(takeOverBattery(project, { ...lesson!, health: 0.75 }, body)!.wattHours).toBe(6);
+    // As good as its sheet, or nothing stated: nothing to write down.
+    const good = { ...lesson!, health: 0.99 };
+    expect(takeOverBattery(project, good, battery)).toBeUndefined();
+    expect(takeOverBattery(project, lesson!, undefined)).toBeUndefined();
   });
 
   it('adds up to a year and to the wear of each part', () => {

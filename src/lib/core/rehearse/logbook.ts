@@ -5,7 +5,10 @@ import { FORMULA_CELL } from '../formats/csv-file';
 import { partsOfScene } from '../figures/handling-rows';
 import type { AngleJudgement } from '../judge/incremental';
 import { monthsSince } from '../ledger/owned-age';
-import { fullName } from '../model/gear';
+import type { Act } from '../acts/act';
+import { answerAct } from '../acts/answer-act';
+import { fullName, type GearItem } from '../model/gear';
+import { valueAt } from '../model/gear/stated-at';
 import type { Project } from '../model/project';
 import type { BatteryTime, ChanceId, DayLog, PartUse } from '../model/rehearsal';
 import { recordedMinOf } from '../model/scene-facts';
@@ -117,6 +120,64 @@ export function lessonsOf({
             factor: updated(1, PRIOR.setUpMin, measuredMin, reckonedMin)
           }
         : undefined
+  };
+}
+
+/** Where a sheet says what a battery holds: its own, the one in the box, the one inside. */
+const energyFields = ['energyWh', 'includedBatteryWh', 'internalBatteryWh'] as const;
+
+function energyFieldOf(gear: GearItem): { field: string; statedWh: number } | undefined {
+  for (const field of energyFields) {
+    const statedWh = valueAt(gear, field);
+    if (typeof statedWh === 'number') return { field, statedWh };
+  }
+  return undefined;
+}
+
+/** Nearer to what its sheet says than this nothing is worth writing down. */
+const HEALTH_SEEN = 0.03;
+
+/**
+ * Writes what a battery has shown itself to hold on the part, so that the judge goes by it too. The days written down are
+ * reckoned anew by what they measured: they have taught, and teach the same no second time.
+ *
+ * @returns undefined where it holds what its sheet says, or its sheet says nothing
+ */
+export function takeOverBattery(
+  { logbook = [] }: Pick<Project, 'logbook'>,
+  { lineId, measuredMin, reckonedMin, health }: BatteryLesson,
+  gear: GearItem | undefined
+): { wattHours: number; statedWh: number; act: Act } | undefined {
+  if (!gear || Math.abs(1 - health) < HEALTH_SEEN) return undefined;
+  const stated = energyFieldOf(gear);
+  if (!stated) return undefined;
+  const { field, statedWh } = stated;
+  const wattHours = Math.round(statedWh * health * 10) / 10;
+  const anew = measuredMin / reckonedMin;
+  return {
+    wattHours,
+    statedWh,
+    act: {
+      type: 'batch',
+      acts: [
+        answerAct(gear, field, wattHours),
+        ...logbook
+          .filter(({ batteries }) =>
+            batteries.some((one) => one.lineId === lineId && one.minutes !== undefined)
+          )
+          .map((log): Act => ({
+            type: 'put day log',
+            log: {
+              ...log,
+              batteries: log.batteries.map((one) =>
+                one.lineId === lineId && one.minutes !== undefined
+                  ? { ...one, reckonedMin: Math.max(0.1, one.reckonedMin * anew) }
+                  : one
+              )
+            }
+          }))
+      ]
+    }
   };
 }
 

@@ -7,7 +7,7 @@ import { anyProject, Chances } from '../judge/tests/random-kits';
 import { measurePicture } from '../proof/measure-picture';
 import { pictureVerdict } from './picture-verdict';
 import { soundRecipeOf, stillRecipeOf } from './recipes';
-import { SIMULATED_FACE, SIMULATED_GREY, simulatedStill } from './simulated-still';
+import { simulatedFace, SIMULATED_GREY, simulatedStill } from './simulated-still';
 import { simulatedSound } from './simulated-sound';
 import { roomNoiseFrom, soundVerdict } from './sound-verdict';
 import { measureSound } from '../proof/measure-sound';
@@ -46,7 +46,7 @@ describe('a recipe', () => {
         if (!still) continue;
         const small = { ...still, width: 64, height: 36 };
         const looked = measurePicture(simulatedStill(small), 64, 36, {
-          face: SIMULATED_FACE,
+          face: simulatedFace(small),
           grey: SIMULATED_GREY
         });
         expect(JSON.stringify([looked, pictureVerdict(looked)])).not.toMatch(/NaN|Infinity/);

@@ -16,6 +16,9 @@ export interface Mishaps {
 
 export const SIMULATED_RATE_HZ = 48_000;
 const HUM_DBFS = -48;
+const LONG_SIDE_PX = 640;
+/** Head and shoulders, where no lens says what fills the picture. */
+const USUAL_PICTURE_M = { width: 0.98, height: 0.55 } as const;
 /** Grain of a picture at the highest usable ISO; it grows with its root. */
 const GRAIN = 0.03;
 
@@ -59,10 +62,17 @@ export function stillRecipeOf(
   const usable = figureOf(record, 'highestUsableIso');
   if (!plan || usable === undefined) return undefined;
   const lightK = figureOf(record, 'keyWarmest') ?? scene.lightColourK ?? DAYLIGHT_K;
+  const pictureWidthM = figureOf(record, 'pictureWidth') ?? USUAL_PICTURE_M.width;
+  const pictureHeightM = figureOf(record, 'pictureHeight') ?? USUAL_PICTURE_M.height;
+  const aspect = pictureWidthM / pictureHeightM;
   return {
-    width: 640,
-    height: 360,
+    width: Math.round(aspect >= 1 ? LONG_SIDE_PX : LONG_SIDE_PX * aspect),
+    height: Math.round(aspect >= 1 ? LONG_SIDE_PX / aspect : LONG_SIDE_PX),
     seed,
+    pictureWidthM,
+    pictureHeightM,
+    hasFace: figureOf(record, 'faceInPicture') === 1,
+    blurPercent: figureOf(record, 'backgroundBlur') ?? 0,
     underStops: -plan.offStops,
     lightK,
     balanceK: balanceLeft ? DAYLIGHT_K : lightK,

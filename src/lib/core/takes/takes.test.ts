@@ -7,7 +7,7 @@ import { measurePicture } from '../proof/measure-picture';
 import { measureSound } from '../proof/measure-sound';
 import { pictureVerdict } from './picture-verdict';
 import { soundRecipeOf, stillRecipeOf } from './recipes';
-import { SIMULATED_FACE, SIMULATED_GREY, simulatedStill } from './simulated-still';
+import { simulatedFace, SIMULATED_GREY, simulatedStill } from './simulated-still';
 import { simulatedSound, type SoundRecipe } from './simulated-sound';
 import { differenceWords, soundVerdict } from './sound-verdict';
 
@@ -158,7 +158,7 @@ describe('a still', () => {
       const made = stillRecipeOf(record, scene, 1, mishaps)!;
       return pictureVerdict(
         measurePicture(simulatedStill(made), made.width, made.height, {
-          face: SIMULATED_FACE,
+          face: simulatedFace(made),
           grey: SIMULATED_GREY
         })
       );
@@ -170,7 +170,7 @@ describe('a still', () => {
     const dark = stillRecipeOf(record, scene, 1)!;
     const two = pictureVerdict(
       measurePicture(simulatedStill({ ...dark, underStops: 2 }), dark.width, dark.height, {
-        face: SIMULATED_FACE
+        face: simulatedFace(dark)
       })
     );
     expect(two.advice[0]!.does).toMatch(/stops? more light$/);

@@ -10,12 +10,7 @@ import { measurePicture } from '../proof/measure-picture';
 import { measureSound } from '../proof/measure-sound';
 import { luxFrom, pictureVerdict } from './picture-verdict';
 import { soundRecipeOf, stillRecipeOf } from './recipes';
-import {
-  SIMULATED_FACE,
-  SIMULATED_GREY,
-  simulatedStill,
-  type StillRecipe
-} from './simulated-still';
+import { simulatedFace, SIMULATED_GREY, simulatedStill, type StillRecipe } from './simulated-still';
 import { simulatedSound } from './simulated-sound';
 import { differenceWords, ownNoiseFrom, soundVerdict } from './sound-verdict';
 
@@ -23,7 +18,7 @@ const angleOf = (sceneId: string, project = demoProject()) =>
   judged(project).angles.find(({ scene }) => scene.id === sceneId)!;
 const still = (recipe: StillRecipe) =>
   measurePicture(simulatedStill(recipe), recipe.width, recipe.height, {
-    face: SIMULATED_FACE,
+    face: simulatedFace(recipe),
     grey: SIMULATED_GREY
   });
 
@@ -114,6 +109,50 @@ describe('light from a grey card', () => {
       )!;
     expect(cast({}).gap).toBeUndefined();
     expect(cast({ lightK: 3200, balanceK: 5600 }).gap).toMatch(/^\d+ mired warmer than told$/);
+  });
+});
+
+describe('a simulated still', () => {
+  it('frames as the lens does: a face is as large as the picture is small', () => {
+    const { record, scene } = angleOf('loom-lesson');
+    const recipe = stillRecipeOf(record, scene, 1)!;
+    expect(recipe.pictureHeightM).toBe(figureOf(record, 'pictureHeight'));
+    expect(recipe.width / recipe.height).toBeCloseTo(16 / 9, 1);
+    const face = simulatedFace(recipe)!;
+    // 0.23 m of a face, of which the box takes three quarters.
+    expect(face.bottom - face.top).toBeCloseTo((0.75 * 0.23) / recipe.pictureHeightM, 6);
+    const far = simulatedFace({ ...recipe, pictureWidthM: 9.8, pictureHeightM: 5.5 })!;
+    expect((far.bottom - far.top) * 5.5).toBeCloseTo(
+      (face.bottom - face.top) * recipe.pictureHeightM,
+      6
+    );
+  });
+
+  it('of hands or of the land has no face, and upright it stands upright', () => {
+    const { record, scene } = angleOf('shuttle-hands');
+    expect(simulatedFace(stillRecipeOf(record, scene, 1)!)).toBeUndefined();
+    const project = demoProject();
+    project.scenes.find(({ id }) => id === 'loom-lesson')!.orientation = 'upright turned';
+    const upright = angleOf('loom-lesson', project);
+    const recipe = stillRecipeOf(upright.record, upright.scene, 1)!;
+    expect(recipe.height).toBe(640);
+    expect(recipe.width).toBeLessThan(640);
+  });
+
+  it('blurs the edges of the background by as much as the judge says', () => {
+    const { record, scene } = angleOf('loom-lesson');
+    const recipe = { ...stillRecipeOf(record, scene, 1)!, noise: 0 };
+    /** A row of points across the edge of the shelf, high up. */
+    const rowOf = (blurPercent: number) => {
+      const rgba = simulatedStill({ ...recipe, blurPercent });
+      return Array.from({ length: 300 }, (_, x) => rgba[(10 * recipe.width + x) * 4]!);
+    };
+    const sharp = rowOf(0);
+    const changed = rowOf(5).filter((red, x) => Math.abs(red - sharp[x]!) > 2).length;
+    // Five per cent of 640 points are 32.
+    expect(changed).toBeGreaterThan(24);
+    expect(changed).toBeLessThanOrEqual(32);
+    expect(stillRecipeOf(record, scene, 1)!.blurPercent).toBe(figureOf(record, 'backgroundBlur'));
   });
 });
 

@@ -1,13 +1,34 @@
 <script lang="ts">
   import { fullName, type GearItem } from '../../core/model/gear';
-  import { type Lessons, PRIOR } from '../../core/rehearse/logbook';
+  import { Button } from 'carbon-components-svelte';
+  import type { Act } from '../../core/acts/act';
+  import type { Project } from '../../core/model/project';
+  import { type Lessons, PRIOR, takeOverBattery } from '../../core/rehearse/logbook';
 
   /** What one's own days have taught: every figure before and after. */
   interface Props {
     lessons: Lessons;
+    project: Project;
     gearOfLine: (lineId: string) => GearItem | undefined;
+    onact: (act: Act) => void;
   }
-  const { lessons, gearOfLine }: Props = $props();
+  const { lessons, project, gearOfLine, onact }: Props = $props();
+
+  /** Batteries whose measured energy may stand in the place of the sheet's. */
+  const takeOvers = $derived(
+    lessons.batteries.flatMap((lesson) => {
+      const gear = gearOfLine(lesson.lineId);
+      const found = takeOverBattery(project, lesson, gear);
+      return found && gear
+        ? [
+            {
+              ...found,
+              name: gear.kind === 'battery' ? gear.model : `the battery of ${gear.model}`
+            }
+          ]
+        : [];
+    })
+  );
 
   const rows = $derived([
     ...lessons.chances.map(({ chance, happened, opportunities, beforePercent, afterPercent }) => ({
@@ -64,6 +85,14 @@
       </tbody>
     </table>
   </div>
+  {#each takeOvers as { name, wattHours, statedWh, act } (name)}
+    <p>
+      <Button size="small" kind="tertiary" on:click={() => onact(act)}
+        >Take {wattHours.toFixed(1)} Wh as what {name} holds</Button
+      >
+      <span class="soft">instead of {statedWh} Wh: the judge then goes by it too</span>
+    </p>
+  {/each}
   <p class="soft">
     A usual figure weighs as much as {PRIOR.opportunities} times of your own, {PRIOR.setUpMin} min of
     setting up, {PRIOR.batteryMin} min of a battery. The rehearsal runs on the figures after.

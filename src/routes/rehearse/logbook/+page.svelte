@@ -172,7 +172,12 @@
       <div class="column">
         <section class="card" aria-label="What it teaches">
           <h2>What it teaches</h2>
-          <Lessons lessons={lessonsOf(project)} {gearOfLine} />
+          <Lessons
+            lessons={lessonsOf(project)}
+            {project}
+            {gearOfLine}
+            onact={(act) => void satchel.act(act)}
+          />
         </section>
         <section class="card" aria-label="How much each part has worked">
           <h2>How much each part has worked</h2>
