@@ -46,6 +46,17 @@ describe('the verdict on a still', () => {
     expect(wordOf({ patch: { kelvin: 5000, castMired } }, 'colour cast')).toBe(word);
   });
 
+  it('shows a cast with its sign, and none without one', () => {
+    const shown = (castMired: number) =>
+      pictureVerdict(measures({ patch: { kelvin: 5000, castMired } })).rows.at(-1)!.shown;
+    expect([shown(-0.3), shown(0.4), shown(-12), shown(12)]).toEqual([
+      '0 mired',
+      '0 mired',
+      '−12 mired',
+      '+12 mired'
+    ]);
+  });
+
   it('says by how many stops: half the light is a stop', () => {
     const advice = (faceLuma: number) => pictureVerdict(measures({ faceLuma })).advice[0]?.does;
     // Written values go by light to the power of 1 ÷ 2.2.

@@ -68,7 +68,7 @@ export function pictureVerdict(measures: PictureMeasures, taken?: TakenIn): Pict
     rows.push({
       name: 'colour cast',
       value: patch.castMired,
-      shown: `${patch.castMired > 0 ? '+' : '−'}${Math.round(off)} mired`,
+      shown: castWords(patch.castMired),
       word: off < CAST_SEEN ? 'unseen' : off < CAST_STRONG ? 'seen' : 'strong',
       tone: off < CAST_SEEN ? 'good' : off < CAST_STRONG ? 'fair' : 'bad',
       ...(taken ? castGap(patch.castMired) : {})
@@ -176,6 +176,11 @@ function lightTakeOver(lux: number, { plan, task }: SolvedExposure, scene: Scene
       }
     }
   ];
+}
+
+function castWords(castMired: number): string {
+  const off = Math.round(Math.abs(castMired));
+  return `${off === 0 ? '' : castMired > 0 ? '+' : '−'}${off} mired`;
 }
 
 function shareRow(name: string, share: number, what: string): VerdictRow {
