@@ -22,9 +22,7 @@
   const { candidates, chosenId, nowHundredths, currency, colour, mayCostMinor, onchoose }: Props =
     $props();
 
-  /** Told after the page is laid out: reading a width while it is being built lays it out twice. */
-  let frame = $state.raw<DOMRectReadOnly | undefined>(undefined);
-  const width = $derived(frame ? Math.round(frame.width) : 680);
+  let width = $state(680);
   const height = 132;
   const pad = { left: 34, right: 18, top: 20, bottom: 24 };
 
@@ -120,7 +118,7 @@
   );
 </script>
 
-<div class="frame" bind:contentRect={frame}>
+<div class="frame" bind:clientWidth={width}>
   <!-- The list beside it is the keyboard's way; the picture only adds the pointer's. -->
   <!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_noninteractive_element_interactions -->
   <svg
