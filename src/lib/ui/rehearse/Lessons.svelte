@@ -86,7 +86,7 @@
     </table>
   </div>
   {#each takeOvers as { name, wattHours, statedWh, act } (name)}
-    <p>
+    <p class="take">
       <Button size="small" kind="tertiary" on:click={() => onact(act)}
         >Take {wattHours.toFixed(1)} Wh as what {name} holds</Button
       >
@@ -100,6 +100,14 @@
 {/if}
 
 <style>
+  .take {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.3rem 0.6rem;
+    align-items: center;
+    margin: 0.6rem 0;
+  }
+
   .scroll {
     position: relative;
     overflow-x: auto;
