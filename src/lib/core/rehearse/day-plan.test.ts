@@ -4,7 +4,8 @@ import { droversRoad } from '../../catalogue/demos/drovers-road';
 import { lanternlightDesk } from '../../catalogue/demos/lanternlight-desk';
 import { shelfOf } from '../../catalogue/load-catalogue';
 import { applyAct } from '../acts/apply-act';
-import { calmKit, judged, line } from '../judge/tests/calm-kit';
+import { calmKit, judged, line, ownCopy, swap } from '../judge/tests/calm-kit';
+import type { GearOf } from '../model/gear';
 import { anyProject, Chances } from '../judge/tests/random-kits';
 import type { Project } from '../model/project';
 import { suppliesOfDays } from '../supplies/supplies-of-days';
@@ -50,6 +51,25 @@ describe('the plan of a day', () => {
     const [plan] = plansOf(changed);
     expect(plan!.unsaid).toContain('what Linnet II draws');
     expect(runDay(plan!).lost.map(({ cause }) => cause)).not.toContain('battery empty');
+  });
+
+  it('says that nobody states how far a radio reaches, and lets it be well within', () => {
+    const withRadio = (radioRangeM: number | undefined) => {
+      const project = calmKit();
+      swap(project, 'dunmarrow-burr', 'withrick-thimble-one');
+      ownCopy<GearOf<'microphone'>>(project, 'withrick-thimble-one', (gear) => {
+        if (radioRangeM === undefined) delete gear.radioRangeM;
+        else gear.radioRangeM = radioRangeM;
+      });
+      return plansOf(project)[0]!;
+    };
+    expect(withRadio(undefined).unsaid).toContain('how far the radio of Thimble One reaches');
+    expect(withRadio(undefined).scenes[0]!.radioStretch).toBe(0);
+    const stated = withRadio(100);
+    expect(stated.unsaid.join()).not.toContain('radio');
+    // 0.9 m of 21.5.
+    expect(stated.scenes[0]!.radioStretch).toBeCloseTo(0.9 / 21.544, 2);
+    expect(plansOf(calmKit())[0]!.unsaid.join()).not.toContain('radio');
   });
 
   it('takes two camera positions for one take: lost when either is', () => {

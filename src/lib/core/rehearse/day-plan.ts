@@ -151,6 +151,8 @@ function plannedScene(
     if (mic !== undefined && mic >= 0 && plan.devices[mic]!.isReckonedFromHours)
       uses.push({ device: mic, watts: ESTIMATED_DRAW_W, minutes });
   }
+  if (first && rig?.mic && stateOf(first.record, 'radioReach') === unknown)
+    plan.unsaid.push(`how far the radio of ${rig.mic.gear.model} reaches`);
   return {
     id: scene.id,
     name: scene.name,
@@ -186,7 +188,7 @@ function plannedScene(
 export const takesOf = (scene: Scene): number =>
   scene.takes ?? Math.max(1, Math.ceil(scene.recordedMin / scene.longestTakeMin - 1e-9));
 
-/** How far the radio is stretched: what of its reach the person stands off. */
+/** How far the radio is stretched: what of its reach the person stands off; none where nobody states it, which is said. */
 function radioStretchOf(record: AngleJudgement['record']): number {
   const reachM = figureOf(record, 'radioReach');
   const distanceM = figureOf(record, 'subjectDistance');

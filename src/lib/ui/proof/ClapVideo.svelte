@@ -2,6 +2,7 @@
   import { Button, FileUploaderButton } from 'carbon-components-svelte';
   import { clapAtS, soundLate, soundLateWords } from '../../core/proof/clap';
   import { decodedSound } from '../../state/takes.svelte';
+  import ProofCard from './ProofCard.svelte';
 
   /** A clip with a clap in it: how late its sound lies against its picture. It is looked at and not kept. */
   interface Props {
@@ -52,8 +53,7 @@
   );
 </script>
 
-<section class="card" aria-label="Sound against picture">
-  <h2>Sound against picture</h2>
+<ProofCard title="Sound against picture">
   <p class="soft">
     Choose a clip with one clap in it, go to the first frame in which the hands touch, and press.
   </p>
@@ -90,39 +90,4 @@
     <p role="status">{soundLateWords(soundLate(heardS, frameStart, fps))}</p>
   {/if}
   {#if says}<p class="fault" role="alert">{says}</p>{/if}
-</section>
-
-<style>
-  section {
-    display: grid;
-    gap: 0.4rem;
-    align-content: start;
-    padding: 0.8rem 1rem;
-    font-size: 0.8125rem;
-    overflow-wrap: anywhere;
-  }
-
-  h2 {
-    font-size: 1rem;
-  }
-
-  video {
-    width: 100%;
-    border-radius: 8px;
-  }
-
-  .row {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 0.3rem;
-  }
-
-  .soft {
-    color: var(--ink-soft);
-    font-size: 0.75rem;
-  }
-
-  .fault {
-    color: var(--brick);
-  }
-</style>
+</ProofCard>

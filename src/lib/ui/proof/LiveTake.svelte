@@ -1,6 +1,7 @@
 <script lang="ts">
   import { Button } from 'carbon-components-svelte';
   import { LiveCamera, LiveMicrophone, MOST_RECORDED_S } from '../../state/live-takes.svelte';
+  import ProofCard from './ProofCard.svelte';
 
   /** A take with the microphone or the camera of this machine, where the browser offers one. */
   interface Props {
@@ -30,8 +31,7 @@
   const levelDb = $derived(microphone.level > 0 ? 20 * Math.log10(microphone.level) : -60);
 </script>
 
-<section class="card" aria-label="Made here">
-  <h2>With this machine</h2>
+<ProofCard title="With this machine" label="Made here">
   {#if LiveMicrophone.isOffered()}
     {#if microphone.seconds === undefined}
       <p class="soft">
@@ -82,33 +82,9 @@
     <p class="soft">This browser offers neither microphone nor camera to this page: bring files.</p>
   {/if}
   {#if camera.failure}<p class="fault" role="alert">{camera.failure}</p>{/if}
-</section>
+</ProofCard>
 
 <style>
-  section {
-    display: grid;
-    gap: 0.4rem;
-    align-content: start;
-    justify-items: start;
-    padding: 0.8rem 1rem;
-    font-size: 0.8125rem;
-  }
-
-  h2 {
-    font-size: 1rem;
-  }
-
-  video {
-    width: 100%;
-    border-radius: 8px;
-  }
-
-  .row {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 0.5rem;
-  }
-
   .level {
     width: 100%;
     height: 0.6rem;
@@ -130,14 +106,5 @@
   .recording {
     color: var(--brick);
     font-weight: 600;
-  }
-
-  .soft {
-    color: var(--ink-soft);
-    font-size: 0.75rem;
-  }
-
-  .fault {
-    color: var(--brick);
   }
 </style>

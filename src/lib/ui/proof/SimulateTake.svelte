@@ -4,6 +4,7 @@
   import type { SoundRecipe } from '../../core/takes/simulated-sound';
   import type { StillRecipe } from '../../core/takes/simulated-still';
   import type { TakenIn } from '../../core/takes/sound-verdict';
+  import ProofCard from './ProofCard.svelte';
 
   /** A take made from the kit's own figures, so that all of this works with no microphone at hand. */
   interface Props {
@@ -25,8 +26,7 @@
   const still = $derived(stillRecipeOf(taken.record, taken.scene, seed, mishaps));
 </script>
 
-<section class="card" aria-label="A simulated take">
-  <h2>No microphone at hand</h2>
+<ProofCard title="No microphone at hand" label="A simulated take">
   <p class="soft">
     The kit’s own figures make a take: the voice, the room, the noise and the light.
   </p>
@@ -65,29 +65,4 @@
   {#if !sound}<p class="soft">
       No sound: the judge does not know the voice over noise of this scene yet.
     </p>{/if}
-</section>
-
-<style>
-  section {
-    display: grid;
-    gap: 0.4rem;
-    align-content: start;
-    padding: 0.8rem 1rem;
-    font-size: 0.8125rem;
-  }
-
-  h2 {
-    font-size: 1rem;
-  }
-
-  .row {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 0.5rem;
-  }
-
-  .soft {
-    color: var(--ink-soft);
-    font-size: 0.75rem;
-  }
-</style>
+</ProofCard>
