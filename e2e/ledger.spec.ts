@@ -52,7 +52,10 @@ test('buying goes in steps, each with its day, and the days go into a calendar',
   await kept(page);
   // 1 208 less 320 are 888, nine months of a hundred after November 2026.
   await expect(steps.locator('[data-step="now"]')).toContainText(/Aug\s1,\s2027|1\sAug\s2027/);
-  await steps.locator('[data-step="now"] summary').click();
+  await steps
+    .locator('[data-step="now"]')
+    .getByRole('button', { name: /\d lines?$/ })
+    .click();
   await steps.getByRole('button', { name: 'Cellar 1 TB to later' }).press('Enter');
   await expect(steps.locator('[data-step="later"]')).toContainText('£72.00');
   await expect(verdict(page)).toHaveText('£14.00 left');

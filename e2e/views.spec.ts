@@ -52,7 +52,7 @@ test.describe('the brief', () => {
     );
     await page.goto('/brief');
     await page.getByRole('button', { name: /^Delete <img/ }).click();
-    await page.getByRole('radiogroup', { name: 'Priorities' }).getByText('Lenses first').click();
+    await page.getByRole('group', { name: 'Priorities' }).getByText('Lenses first').click();
     await expect(page.getByText('pockets are filled in this order: lens, body')).toBeVisible();
     await page.getByRole('spinbutton', { name: 'Set aside, £' }).fill('12');
     await page.getByRole('spinbutton', { name: 'Set aside, £' }).press('Tab');

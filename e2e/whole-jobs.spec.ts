@@ -7,13 +7,13 @@ test('a teacher under 60 Hz and in inches: scenes move to 30 frames, one undo ta
 }) => {
   await openDemo(page);
   await page.goto('/brief');
-  await page.getByRole('radio', { name: '60 Hz' }).check({ force: true });
+  await page.getByText('60 Hz mains').click();
   await expect(
     page.getByText(/scenes move to a frame rate that keeps step with lamps on 60 Hz/)
   ).toBeVisible();
   const lesson = page.getByRole('article', { name: 'Loom lesson' });
   await expect(lesson).toContainText('30 frames');
-  await page.getByRole('radio', { name: /inches|feet/ }).check({ force: true });
+  await page.getByText('inches, pounds').click();
   await expect(lesson).toContainText(/\d in|\d ft/);
   await kept(page);
   // The shelf, the pocket and every finding follow.

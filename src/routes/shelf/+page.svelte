@@ -14,6 +14,7 @@
   import { type Pocket, pockets } from '$lib/core/model/pocket';
   import { minorPerMajor } from '$lib/core/money/format';
   import { satchel } from '$lib/state/project-store.svelte';
+  import Fold from '$lib/ui/shell/Fold.svelte';
   import { saveFile } from '$lib/ui/shell/save-file';
   import ListDialog from '$lib/ui/shelf/ListDialog.svelte';
   import ImportDialog from '$lib/ui/shelf/ImportDialog.svelte';
@@ -58,6 +59,43 @@
   /** On a phone the shelfFilter folds, so that parts are seen first. */
   const wide = new MediaQuery('(min-width: 801px)', true);
 </script>
+
+{#snippet filters()}
+  <div class="filters">
+    <Select
+      size="sm"
+      labelText="Kind"
+      selected={shelfFilter.kind ?? ''}
+      on:update={({ detail }) => (shelfFilter.kind = (detail || undefined) as GearKind | undefined)}
+    >
+      <SelectItem value="" text="any" />
+      {#each kinds as kind (kind)}<SelectItem value={kind} text={gearKinds[kind].name} />{/each}
+    </Select>
+    <Select size="sm" labelText="Mount" bind:selected={shelfFilter.mount}>
+      <SelectItem value="" text="any" />
+      {#each mounts as mount (mount)}<SelectItem value={mount} text={mount} />{/each}
+    </Select>
+    <NumberInput
+      size="sm"
+      labelText="New for at most"
+      placeholder="no limit"
+      allowEmpty
+      hideSteppers
+      min={0}
+      value={shelfFilter.mostMinor === undefined
+        ? null
+        : shelfFilter.mostMinor / minorPerMajor(currency)}
+      on:input={({ detail }) =>
+        (shelfFilter.mostMinor =
+          typeof detail === 'number' ? detail * minorPerMajor(currency) : undefined)}
+    />
+    <div>
+      <Checkbox labelText="In the kit" bind:checked={shelfFilter.inBagOnly} />
+      <Checkbox labelText="What I own" bind:checked={shelfFilter.ownedOnly} />
+      <Checkbox labelText="My own entries" bind:checked={shelfFilter.ownOnly} />
+    </div>
+  </div>
+{/snippet}
 
 <svelte:head><title>Shelf · Hearty Satchel</title></svelte:head>
 {#if satchel.project}
@@ -109,42 +147,11 @@
           >
         {/each}
       </div>
-      <details open={wide.current}>
-        <summary>narrow it further</summary>
-        <Select
-          size="sm"
-          labelText="Kind"
-          selected={shelfFilter.kind ?? ''}
-          on:update={({ detail }) =>
-            (shelfFilter.kind = (detail || undefined) as GearKind | undefined)}
-        >
-          <SelectItem value="" text="any" />
-          {#each kinds as kind (kind)}<SelectItem value={kind} text={gearKinds[kind].name} />{/each}
-        </Select>
-        <Select size="sm" labelText="Mount" bind:selected={shelfFilter.mount}>
-          <SelectItem value="" text="any" />
-          {#each mounts as mount (mount)}<SelectItem value={mount} text={mount} />{/each}
-        </Select>
-        <NumberInput
-          size="sm"
-          labelText="New for at most"
-          placeholder="no limit"
-          allowEmpty
-          hideSteppers
-          min={0}
-          value={shelfFilter.mostMinor === undefined
-            ? null
-            : shelfFilter.mostMinor / minorPerMajor(currency)}
-          on:input={({ detail }) =>
-            (shelfFilter.mostMinor =
-              typeof detail === 'number' ? detail * minorPerMajor(currency) : undefined)}
-        />
-        <div>
-          <Checkbox labelText="In the kit" bind:checked={shelfFilter.inBagOnly} />
-          <Checkbox labelText="What I own" bind:checked={shelfFilter.ownedOnly} />
-          <Checkbox labelText="My own entries" bind:checked={shelfFilter.ownOnly} />
-        </div>
-      </details>
+      {#if wide.current}
+        {@render filters()}
+      {:else}
+        <Fold title="narrow it further">{@render filters()}</Fold>
+      {/if}
       <button class="clear" onclick={() => (shelfFilter = { ...noFilter })}>Show all</button>
     </aside>
     {#if found.length > 0}
@@ -205,25 +212,9 @@
     gap: 0.35rem;
   }
 
-  details {
-    display: contents;
-  }
-
-  details::details-content {
+  .filters {
     display: grid;
     gap: 0.7rem;
-  }
-
-  summary {
-    color: var(--moss);
-    font-weight: 600;
-    cursor: pointer;
-  }
-
-  @media (min-width: 801px) {
-    summary {
-      display: none;
-    }
   }
 
   .pockets button {

@@ -24,6 +24,19 @@ const lamp = 'quillfeather-ray-65-two-colour-55-cm-dome';
 const WIDE_MM = 23.5;
 const HIGH_MM = (WIDE_MM * 9) / 16;
 
+describe('the background', () => {
+  it('loses what is finer than the cone of light is wide there, and is not asked of one without an end', () => {
+    const project = calmKit();
+    angle(project).distanceM = 0.8;
+    angle(project).backgroundM = 1.6;
+    setRig(project, { apertureN: 2 });
+    // The opening is 24/2 = 12 mm wide, and 1.6 m behind a point 0.8 m away the cone is twice that.
+    expect(figures(project)('vanishingDetail')).toBeCloseTo(24, 9);
+    delete angle(project).backgroundM;
+    expect(() => figures(project)('vanishingDetail')).toThrow('not known');
+  });
+});
+
 describe('the light that arrives', () => {
   it('is less close up by (1 + m)², m = f/(d − f)', () => {
     const project = calmKit();

@@ -2,7 +2,7 @@ import { isCarried, isSeated, showsFace } from '../model/scene-facts';
 import { orientations, tapeEnds } from '../model/word-lists';
 import { sensorFormats } from '../model/sensor-formats';
 import { closeUpFactor, transmissionN } from '../relations/exposure/exposure';
-import { backgroundBlurPercent } from '../relations/optics/background-blur';
+import { backgroundBlurPercent, vanishingDetailMm } from '../relations/optics/background-blur';
 import {
   apertureForFaceN,
   circleOfConfusionMm,
@@ -60,6 +60,12 @@ export const opticsRows = {
     unit: 'm',
     source: 'brief',
     read: ({ angle }) => angle.backgroundM ?? Infinity
+  },
+  wallBehind: {
+    name: 'subject to a background that is near',
+    unit: 'm',
+    source: 'brief',
+    read: ({ angle }) => angle.backgroundM ?? null
   },
   backgroundDistance: {
     name: 'lens to background',
@@ -312,6 +318,13 @@ export const opticsRows = {
     from: ['focalLength', 'aperture', 'subjectDistance', 'backgroundDistance', 'longSide'],
     relation: 'f²/N·|D − d|/(D·(d − f)) of the long side',
     compute: (f, n, d, plane, side) => backgroundBlurPercent(f!, n!, d!, plane!, side!)
+  },
+  vanishingDetail: {
+    name: 'detail of the background finer than this vanishes',
+    unit: 'mm',
+    from: ['focalLength', 'aperture', 'subjectDistance', 'wallBehind'],
+    relation: '(f/N)·|D − d|/d, D lens to background',
+    compute: (f, n, d, behind) => vanishingDetailMm(f!, n!, d!, d! + behind!)
   },
   blurWanted: {
     name: 'blur wanted',

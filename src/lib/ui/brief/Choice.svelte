@@ -1,4 +1,6 @@
 <script lang="ts" generics="T extends string">
+  import { RadioButton, RadioButtonGroup } from 'carbon-components-svelte';
+
   /** One of a few words. */
   interface Props {
     options: Readonly<Record<T, string>>;
@@ -10,16 +12,16 @@
   const entries = $derived(Object.entries(options) as [T, string][]);
 </script>
 
-<span class="pills" role="radiogroup" aria-label={name}>
-  {#each entries as [id, words] (id)}
-    <label class:on={id === value}>
-      <input
-        type="radio"
-        {name}
-        value={id}
-        checked={id === value}
-        onchange={() => onchoose(id)}
-      />{words}
-    </label>
-  {/each}
-</span>
+<RadioButtonGroup
+  class="pills"
+  legendText={name}
+  hideLegend
+  {name}
+  selected={value}
+  on:change={({ detail }) => {
+    // Carbon tells of a value it is given as of one that was chosen.
+    if (detail !== undefined && detail !== value) onchoose(detail);
+  }}
+>
+  {#each entries as [id, words] (id)}<RadioButton value={id} labelText={words} />{/each}
+</RadioButtonGroup>

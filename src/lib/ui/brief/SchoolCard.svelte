@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { Slider } from 'carbon-components-svelte';
+  import { RadioButton, RadioButtonGroup, Slider } from 'carbon-components-svelte';
   import type { Act } from '../../core/acts/act';
   import { judgePlan } from '../../core/judge/judge-plan';
   import type { Judgement } from '../../core/judge/judgement';
@@ -10,6 +10,7 @@
   import { activePlan } from '../../core/model/active-plan';
   import { schoolIds } from '../../core/model/word-lists';
   import type { Shelf } from '../../core/model/shelf';
+  import Fold from '../shell/Fold.svelte';
 
   interface Props {
     project: Project;
@@ -27,6 +28,9 @@
       : judgePlan({ ...project, school: shown }, activePlan(project), shelf).merit
   );
   let weighing = $state(false);
+  $effect(() => {
+    if (project.ownWeights !== undefined) weighing = true;
+  });
   const weights = $derived(weightsOf(project));
   const verdicts = $derived(verdictsUnderSchools(project, activePlan(project), shelf, judgement));
   /** Carbon tells of a value it is given as of one that was chosen. */
@@ -38,24 +42,29 @@
 </script>
 
 <div class="card school">
-  <div class="pills" role="radiogroup" aria-label="Priorities">
-    {#each schoolIds as id (id)}
-      <label
-        class:on={project.school === id}
-        onmouseenter={() => (looked = id)}
-        onmouseleave={() => (looked = undefined)}
-      >
-        <input
-          type="radio"
-          name="school"
-          checked={project.school === id}
-          onfocus={() => (looked = id)}
-          onblur={() => (looked = undefined)}
-          onchange={() => onact({ type: 'set project', patch: { school: id } })}
+  <div class="schools">
+    <RadioButtonGroup
+      class="pills"
+      legendText="Priorities"
+      hideLegend
+      name="school"
+      selected={project.school}
+      on:change={({ detail }) => {
+        if (detail !== undefined && detail !== project.school)
+          onact({ type: 'set project', patch: { school: detail } });
+      }}
+    >
+      {#each schoolIds as id (id)}
+        <RadioButton
+          value={id}
+          labelText={schools[id].name}
+          onmouseenter={() => (looked = id)}
+          onmouseleave={() => (looked = undefined)}
+          on:focus={() => (looked = id)}
+          on:blur={() => (looked = undefined)}
         />
-        {schools[id].name}
-      </label>
-    {/each}
+      {/each}
+    </RadioButtonGroup>
   </div>
   <div class="sides">
     <p><b>They say</b> — {schools[shown].says}</p>
@@ -75,54 +84,50 @@
       {/if}
     </p>
   </div>
-  <details class="all">
-    <summary>What all six say of this kit</summary>
-    <ul>
-      {#each verdicts as { school, merit } (school)}
-        <li class:own={school === project.school}>
-          {schools[school].name}
-          <b class="figures">{points(merit.onceSettledHundredths / 100)}</b>
-          <span class="soft">
-            {project.scenes
-              .map((scene, at) => `${scene.name} ${points(merit.scenes[at]!.low)}`)
-              .join(' · ')}
-          </span>
-        </li>
-      {/each}
-    </ul>
-    <p class="soft">
-      Once what blocks it is solved; each set of priorities weighs the same figures otherwise.
-    </p>
-  </details>
-  <details
-    class="all"
-    open={weighing || project.ownWeights !== undefined}
-    ontoggle={(event) => (weighing = event.currentTarget.open)}
-  >
-    <summary>Weigh it my own way</summary>
-    <div class="weights">
-      {#each axes as axis (axis)}
-        <Slider
-          labelText="Weight of {axis}"
-          min={0}
-          max={60}
-          value={weights[axis]}
-          fullWidth
-          on:change={({ detail }) => weigh(axis, detail)}
-        />
-      {/each}
-    </div>
-    {#if axes.every((axis) => weights[axis] === 0)}
-      <p class="soft">With every weight at zero the seven count alike.</p>
-    {/if}
-    {#if project.ownWeights}
-      <button
-        class="back"
-        onclick={() => onact({ type: 'set project', patch: { ownWeights: undefined } })}
-        >take the standard weights again</button
-      >
-    {/if}
-  </details>
+  <div class="all">
+    <Fold title="What all six say of this kit">
+      <ul>
+        {#each verdicts as { school, merit } (school)}
+          <li class:own={school === project.school}>
+            {schools[school].name}
+            <b class="figures">{points(merit.onceSettledHundredths / 100)}</b>
+            <span class="soft">
+              {project.scenes
+                .map((scene, at) => `${scene.name} ${points(merit.scenes[at]!.low)}`)
+                .join(' · ')}
+            </span>
+          </li>
+        {/each}
+      </ul>
+      <p class="soft">
+        Once what blocks it is solved; each set of priorities weighs the same figures otherwise.
+      </p>
+    </Fold>
+    <Fold title="Weigh it my own way" bind:open={weighing}>
+      <div class="weights">
+        {#each axes as axis (axis)}
+          <Slider
+            labelText="Weight of {axis}"
+            min={0}
+            max={60}
+            value={weights[axis]}
+            fullWidth
+            on:change={({ detail }) => weigh(axis, detail)}
+          />
+        {/each}
+      </div>
+      {#if axes.every((axis) => weights[axis] === 0)}
+        <p class="soft">With every weight at zero the seven count alike.</p>
+      {/if}
+      {#if project.ownWeights}
+        <button
+          class="back"
+          onclick={() => onact({ type: 'set project', patch: { ownWeights: undefined } })}
+          >take the standard weights again</button
+        >
+      {/if}
+    </Fold>
+  </div>
 </div>
 
 <style>
@@ -130,7 +135,7 @@
     padding: 0.9rem 1rem;
   }
 
-  .pills {
+  .schools {
     padding-bottom: 0.7rem;
     border-bottom: 1px dashed var(--line);
   }
@@ -149,12 +154,6 @@
   .all {
     padding-top: 0.6rem;
     font-size: 0.8125rem;
-  }
-
-  .all summary {
-    color: var(--moss);
-    font-weight: 600;
-    cursor: pointer;
   }
 
   .all ul {

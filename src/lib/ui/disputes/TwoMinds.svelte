@@ -6,6 +6,7 @@
   import type { Project } from '../../core/model/project';
   import { asOfToday } from '../../state/as-of-today';
   import { askJudge } from '../../workers/connect-judge';
+  import Fold from '../shell/Fold.svelte';
   import { effectWords } from './effect-words';
 
   interface Props {
@@ -37,8 +38,7 @@
   });
 </script>
 
-<details class="minds" ontoggle={(event) => (open = event.currentTarget.open)}>
-  <summary>{summary}</summary>
+<Fold title={summary} bind:open>
   {#if failure}
     <p role="alert" class="soft">The sides could not be weighed here: {failure}.</p>
   {:else if !views}
@@ -73,17 +73,9 @@
       {/each}
     </ul>
   {/if}
-</details>
+</Fold>
 
 <style>
-  summary {
-    padding: 0.2rem 0;
-    color: var(--moss);
-    font-size: 0.8125rem;
-    font-weight: 600;
-    cursor: pointer;
-  }
-
   ul {
     columns: 22rem;
     column-gap: 1.6rem;
@@ -164,7 +156,6 @@
   }
 
   @media (max-width: 900px) {
-    summary,
     button {
       min-height: 2.6rem;
     }

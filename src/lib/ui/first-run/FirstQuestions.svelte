@@ -15,6 +15,7 @@
   import type { SceneStyle } from '../../core/model/scene';
   import { schools } from '../../core/merit/schools';
   import { satchel } from '../../state/project-store.svelte';
+  import Choice from '../brief/Choice.svelte';
 
   const styles: { id: SceneStyle; words: string }[] = [
     { id: 'walk', words: 'I walk and talk' },
@@ -39,6 +40,10 @@
     camera: 'a camera'
   } as const;
   let has = $state<keyof typeof haves>('nothing');
+  const schoolNames = Object.fromEntries(schoolIds.map((id) => [id, schools[id].name])) as Record<
+    SchoolId,
+    string
+  >;
   let preferUsed = $state(false);
   let bodyId = $state('');
   let lensId = $state('');
@@ -145,13 +150,7 @@
   </fieldset>
   <fieldset>
     <legend>3 · What do you have?</legend>
-    <div class="pills">
-      {#each Object.entries(haves) as [id, words] (id)}
-        <label class:on={has === id}
-          ><input type="radio" name="has" value={id} bind:group={has} />{words}</label
-        >
-      {/each}
-    </div>
+    <Choice name="What I have" options={haves} value={has} onchoose={(choice) => (has = choice)} />
     {#if has !== 'nothing'}
       <Select
         size="sm"
@@ -180,30 +179,21 @@
         own” in the brief.
       </p>
     {/if}
-    <div class="pills">
-      {#each [false, true] as used (used)}
-        <label class:on={preferUsed === used}
-          ><input
-            type="radio"
-            name="used"
-            value={used}
-            checked={preferUsed === used}
-            onchange={() => (preferUsed = used)}
-          />{used ? 'I buy used where I can' : 'I buy new'}</label
-        >
-      {/each}
-    </div>
+    <Choice
+      name="How I buy"
+      options={{ new: 'I buy new', used: 'I buy used where I can' }}
+      value={preferUsed ? 'used' : 'new'}
+      onchoose={(choice) => (preferUsed = choice === 'used')}
+    />
   </fieldset>
   <fieldset>
     <legend>4 · How do you choose?</legend>
-    <div class="pills">
-      {#each schoolIds as id (id)}
-        <label class:on={school === id}
-          ><input type="radio" name="school" value={id} bind:group={school} />{schools[id]
-            .name}</label
-        >
-      {/each}
-    </div>
+    <Choice
+      name="How I choose"
+      options={schoolNames}
+      value={school}
+      onchoose={(choice) => (school = choice)}
+    />
     <p class="hint">
       <b>They say</b>
       {schools[school].says} <b>Others answer:</b>
@@ -258,8 +248,8 @@
     font-weight: 600;
   }
 
-  .pills + .pills,
-  .hint + .pills {
+  .three :global(.pills + .pills),
+  .hint + :global(.pills) {
     margin-top: 0.6rem;
   }
 
@@ -267,7 +257,7 @@
     justify-self: start;
   }
 
-  .pills {
+  .three :global(.pills) {
     margin-bottom: 0.4rem;
   }
 

@@ -7,6 +7,7 @@
   import type { BuyingStep } from '../../core/ledger/steps';
   import type { Saved } from '../../core/money/savings';
   import { dayWords } from '../shell/day-words';
+  import Fold from '../shell/Fold.svelte';
   import MoneyInput from '../buying/MoneyInput.svelte';
   import { fullName } from '../../core/model/gear';
   import { allowLineDrop, droppedLine, startLineDrag } from '../drag/line-drag';
@@ -126,8 +127,7 @@
               ? 'no scene works yet'
               : `${one.works.join(', ')} ${one.works.length === 1 ? 'works' : 'work'}`}</span
           >{/if}
-        <details>
-          <summary>{one.lines.length} {one.lines.length === 1 ? 'line' : 'lines'}</summary>
+        <Fold title="{one.lines.length} {one.lines.length === 1 ? 'line' : 'lines'}">
           <ul class="lines">
             {#each one.lines as { line, gear } (line.id)}
               <li draggable="true" ondragstart={(event) => startLineDrag(event, line.id)}>
@@ -140,7 +140,7 @@
               </li>
             {/each}
           </ul>
-        </details>
+        </Fold>
       </li>
     {/each}
   </ul>

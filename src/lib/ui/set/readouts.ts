@@ -83,6 +83,11 @@ export const readoutsFor: readonly Readout[] = [
     })
   },
   {
+    figure: 'vanishingDetail',
+    name: 'Detail lost behind, finer than',
+    verdict: () => ({})
+  },
+  {
     figure: 'nearStretch',
     name: 'Nose against ears',
     verdict: (value) => ({ good: value <= NEAR_STRETCH.note })

@@ -4,6 +4,7 @@
   import { settingsOf } from '../../core/judge/settings';
   import { whyOf } from '../../core/figures/why';
   import type { UnitSystem } from '../../core/model/project';
+  import Fold from '../shell/Fold.svelte';
   import WhyTree from '../why/WhyTree.svelte';
 
   interface Props {
@@ -26,10 +27,9 @@
           <span>{setting.why}</span>
           {#if setting.others}<span class="others">Others: {setting.others}</span>{/if}
           {#if setting.figure}
-            <details>
-              <summary>worked out from</summary>
+            <Fold title="worked out from">
               <WhyTree why={whyOf(one.record, setting.figure)} {units} open />
-            </details>
+            </Fold>
           {/if}
         </dd>
       {:else}
@@ -69,19 +69,13 @@
     font-size: 1rem;
   }
 
-  dd span,
-  summary,
+  dd > span,
   .lead {
     color: var(--ink-soft);
   }
 
   .others {
     font-style: italic;
-  }
-
-  summary {
-    font-size: 0.8125rem;
-    cursor: pointer;
   }
 
   .lead {

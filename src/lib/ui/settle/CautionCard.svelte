@@ -1,37 +1,30 @@
 <script lang="ts">
   import { cautionsFor } from '../../core/judge/cautions';
   import type { Judgement } from '../../core/judge/judgement';
+  import Fold from '../shell/Fold.svelte';
 
   const { judgement }: { judgement: Judgement } = $props();
   const cautions = $derived(cautionsFor(judgement));
 </script>
 
 {#if cautions.length > 0}
-  <details class="card">
-    <summary>Usual cautions · {cautions.map(({ topic }) => topic.toLowerCase()).join(', ')}</summary
-    >
-    <dl>
-      {#each cautions as { topic, text }, at (at)}
-        <dt>{topic}</dt>
-        <dd>{text}</dd>
-      {/each}
-    </dl>
-  </details>
+  <div class="card cautions">
+    <Fold title="Usual cautions · {cautions.map(({ topic }) => topic.toLowerCase()).join(', ')}">
+      <dl>
+        {#each cautions as { topic, text }, at (at)}
+          <dt>{topic}</dt>
+          <dd>{text}</dd>
+        {/each}
+      </dl>
+    </Fold>
+  </div>
 {/if}
 
 <style>
-  details {
-    padding: 0.55rem 0.8rem;
+  .cautions {
+    padding: 0.35rem 0.8rem;
     border-left: 5px dashed var(--ochre);
     font-size: 0.8125rem;
-  }
-
-  summary {
-    cursor: pointer;
-  }
-
-  dl {
-    margin-top: 0.4rem;
   }
 
   dt {

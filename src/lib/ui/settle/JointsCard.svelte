@@ -2,6 +2,7 @@
   import type { Act } from '../../core/acts/act';
   import type { JointsClosed } from '../../core/judge/close-joints';
   import { formatMoney } from '../../core/money/format';
+  import Fold from '../shell/Fold.svelte';
   import RemedyButton from './RemedyButton.svelte';
 
   interface Props {
@@ -22,14 +23,15 @@
       : `parts within ${formatMoney(joints.gapMinor, currency, { short: true })} of the cheapest`} that
     join what is in the kit, in all scenes.
   </p>
-  <details>
-    <summary>How it goes together</summary>
-    <ul class="steps">
-      {#each joints.steps as joint, at (at)}<li>
-          {joint.sceneName}: {joint.steps.join(', then ')}
-        </li>{/each}
-    </ul>
-  </details>
+  <div class="how">
+    <Fold title="How it goes together">
+      <ul class="steps">
+        {#each joints.steps as joint, at (at)}<li>
+            {joint.sceneName}: {joint.steps.join(', then ')}
+          </li>{/each}
+      </ul>
+    </Fold>
+  </div>
   <RemedyButton
     label="Add them all"
     price="+{formatMoney(joints.costMinor, currency, { short: true })}"
@@ -58,7 +60,7 @@
     border-left: 5px solid var(--pocket-accessories);
   }
 
-  .joints details {
+  .how {
     margin-bottom: 0.5rem;
     color: var(--ink-soft);
     font-size: 0.75rem;

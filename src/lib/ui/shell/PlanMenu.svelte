@@ -7,6 +7,7 @@
   import { dayWords } from './day-words';
   import { keepFocus } from './keep-focus';
   import DroppedNote from './DroppedNote.svelte';
+  import Fold from './Fold.svelte';
 
   /** Plans of this project and the projects kept here: begin, branch, rename, show, drop. */
   let { open = $bindable(false) }: { open?: boolean } = $props();
@@ -114,8 +115,7 @@
     >
   {/if}
   {#if done.length > 0}
-    <details>
-      <summary>What was done last</summary>
+    <Fold title="What was done last">
       <ol use:keepFocus>
         {#each done as label, at (at)}
           <li>
@@ -130,7 +130,7 @@
           </li>
         {/each}
       </ol>
-    </details>
+    </Fold>
   {/if}
   <h3>Projects saved in this browser</h3>
   <ul use:keepFocus>
@@ -175,13 +175,6 @@
   h3 {
     margin: 0.9rem 0 0.3rem;
     font-size: 1rem;
-  }
-
-  summary {
-    margin-top: 0.8rem;
-    color: var(--moss);
-    font-weight: 600;
-    cursor: pointer;
   }
 
   ol {
