@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { GearOf } from '../model/gear';
 import type { Project } from '../model/project';
-import { calmKit, judged, ownCopy, swap, walkOutside } from './tests/calm-kit';
+import { calmKit, judged, ownCopy, swap, walkOutside, without } from './tests/calm-kit';
 import { causes } from './tests/causes';
 
 const found = (project: Project, code: string) =>
@@ -30,6 +30,14 @@ describe('a video output that is used once', () => {
     const recorded = liveWithMonitor();
     recorded.scenes[0]!.live = false;
     expect(found(recorded, 'B19')).toBeUndefined();
+  });
+
+  it('is silent while there is no body yet whose output it could be', () => {
+    const bodiless = liveWithMonitor();
+    swap(bodiless, 'tesselind-pane-5', 'tesselind-pane-5-through');
+    without(bodiless, 'orrowby-linnet-ii');
+    expect(found(bodiless, 'B19')).toBeUndefined();
+    for (const finding of judged(bodiless).findings) expect(finding.title()).not.toBe('');
   });
 });
 

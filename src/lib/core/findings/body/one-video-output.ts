@@ -7,7 +7,7 @@ import { leaveOut, swapTo } from '../part-candidates';
 
 /** What shows the picture of a live scene: the device that takes it into the computer, and the monitor beside it. */
 function screensOf({ kit, scene, body, index }: PlacedRig): KitPart[] {
-  if (!scene.live || index > 0 || body?.gear.usbVideo === true) return [];
+  if (!body || !scene.live || index > 0 || body.gear.usbVideo === true) return [];
   const [capture] = kit.of('capture device');
   const [monitor] = kit.of('monitor');
   return capture && monitor ? [capture, monitor] : [];
