@@ -1,11 +1,14 @@
+import { max, median } from 'd3-array';
 import { demoOf, demos } from '$lib/catalogue/demos';
 import { shelfOf } from '$lib/catalogue/load-catalogue';
 import type { Project } from '$lib/core/model/project';
 import { makeShelf } from '$lib/core/model/shelf';
+import { bestAgainstBound } from '$lib/core/pack/bound/best-against-bound';
+import { boundFor } from '$lib/core/pack/bound/kit-bound';
 import { spendableOf } from '$lib/core/pack/front-steps';
 import { noRules } from '$lib/core/pack/pack-rules';
 import { compareWorth, filmsAll } from '$lib/core/pack/packed-kit';
-import { packing, type PackProgress } from '$lib/core/pack/packing';
+import { pack, packing, type PackProgress } from '$lib/core/pack/packing';
 import { bestOfAll, tinyShelf } from '$lib/core/pack/tests/brute-force';
 
 const PERCENT = [0.001, 0.01];
@@ -46,6 +49,10 @@ function measured(project: Project, shelf = shelfOf(project)) {
       })
     ),
     done: Math.round(performance.now() - began),
+    bounding: Math.round(
+      seen.at(-1)!.at - seen.findLast(({ progress }) => progress.waiting > 0)!.at
+    ),
+    against: bestAgainstBound(project, last),
     judged: last.judged,
     kits: last.front.length,
     heapMb: Math.round(process.memoryUsage().heapUsed / 1e6)
@@ -54,11 +61,16 @@ function measured(project: Project, shelf = shelfOf(project)) {
 
 const line = (
   name: string,
-  { first, within, done, judged, kits, heapMb }: ReturnType<typeof measured>
-) =>
+  { first, within, done, judged, kits, heapMb, bounding, against }: ReturnType<typeof measured>
+) => {
   console.log(
     `${name.padEnd(34)} first ${first} ms, within 1 % ${within[1]} ms, 0.1 % ${within[0]} ms, done ${done} ms; ${judged} judged, ${kits} on the front, ${heapMb} MB`
   );
+  const gap = against
+    ? `${against.foundHundredths} of at most ${against.boundHundredths}: ${(100 * against.gap).toFixed(1)} % open`
+    : 'no bound';
+  console.log(`${''.padEnd(34)} ${gap}, worked out in the last ${bounding} ms`);
+};
 
 console.log('Packing, from the plan to the end of the search');
 for (const { id } of demos) line(id, measured(await demoOf(id)));
@@ -92,13 +104,15 @@ const SHELVES = Number(process.env.SHELVES ?? 100);
 let same = 0;
 let worst = 0;
 let ofThem = 0;
+const gaps: number[] = [];
 for (let seed = 1; seed <= SHELVES; seed++) {
   const { project, shelf } = tinyShelf(seed);
   const best = bestOfAll(project, shelf);
-  let last: PackProgress | undefined;
-  for (const progress of packing(project, shelf)) last = progress;
-  // The last word is what the search returns; what it told last is as good.
-  const packed = bestWithin(last!, spendableOf(project))!;
+  const last = pack(project, shelf);
+  const most = boundFor(last.bound!, spendableOf(project))!;
+  if (filmsAll(best.merit)) gaps.push((most - best.merit.meritHundredths) / most);
+  if (most < best.merit.meritHundredths) console.log(`  shelf ${seed}: past its bound of ${most}`);
+  const packed = bestWithin(last, spendableOf(project))!;
   const how = compareWorth(packed.merit, best.merit);
   if (filmsAll(best.merit)) ofThem += 1;
   if (how >= 0) same += 1;
@@ -111,4 +125,7 @@ for (let seed = 1; seed <= SHELVES; seed++) {
 }
 console.log(
   `Against every set of parts of ${SHELVES} tiny shelves (${ofThem} with a kit that films): ${same} as good, worst ${(worst / 100).toFixed(2)} points below`
+);
+console.log(
+  `Their bounds against the best of all: ${(100 * (median(gaps) ?? 0)).toFixed(1)} % open in the middle, ${(100 * (max(gaps) ?? 0)).toFixed(1)} % at most`
 );

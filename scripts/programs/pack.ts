@@ -19,7 +19,12 @@ function main(args: readonly string[]): number {
   if (args.includes('--json')) console.log(JSON.stringify(answer, null, 2));
   else {
     const say = (minor: number) => formatMoney(minor, project.currency);
-    console.log(`${answer.judged} kits judged; the best found, not proven best.\n`);
+    const share = answer.bound
+      ? answer.isProven
+        ? `no kit for ${say(answer.spendableMinor)} is worth more than the best found: proven`
+        : `no kit for ${say(answer.spendableMinor)} can be worth more than ${(answer.bound.hundredths / 100).toFixed(1)}; the best found is within ${answer.bound.gapPercent} % of that`
+      : 'the best found, not proven best';
+    console.log(`${answer.judged} kits judged; ${share}.\n`);
     for (const step of frontSteps(project, shelf, found.front)) {
       const marks = [
         step.isGoodEnough ? 'good enough' : '',

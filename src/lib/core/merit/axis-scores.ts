@@ -116,6 +116,13 @@ export function sumAxis(axis: Axis, rig: PlacedRig, record: FigureRecord): AxisS
   return { low: low.points(axis), high: high.points(axis) };
 }
 
+/** What points by figure come to on an axis, one of each figure that is judged there. */
+export function sumOfPoints(axis: Axis, points: readonly number[]): number {
+  const sum = new Sum();
+  for (const one of points) sum.add(one);
+  return sum.points(axis);
+}
+
 class Sum {
   count = 0;
   private rise = 0;

@@ -146,7 +146,7 @@ describe('every demo', () => {
     async (id) => {
       const project = await demoOf(id);
       const own = shelfOf(project);
-      const { front } = pack(project, own, noRules, 2500);
+      const { front } = pack(project, own, noRules, { mostJudged: 2500 });
       const best = front.filter(({ priceMinor }) => priceMinor <= spendableOf(project)).at(-1)!;
       expect(filmsAll(best.merit)).toBe(true);
       const now = judged(project, own);
@@ -165,7 +165,7 @@ describe('every demo', () => {
       date: '2026-11-28'
     });
     const priced = shelfOf(abroad);
-    const { front } = pack(abroad, priced, noRules, 1500);
+    const { front } = pack(abroad, priced, noRules, { mostJudged: 1500 });
     const films = front.find(({ merit: of }) => filmsAll(of))!;
     expect(judged(withKit(abroad, films), priced).money.currency).toBe('EUR');
     expect(films.priceMinor).toBeGreaterThan(0);

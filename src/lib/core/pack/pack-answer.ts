@@ -1,6 +1,7 @@
 import { makeSatchel } from '../formats/satchel-file';
 import type { Shelf } from '../model/shelf';
 import type { Project } from '../model/project';
+import { bestAgainstBound } from './bound/best-against-bound';
 import { costOfPoint, goodEnoughOf, spendableOf } from './front-steps';
 import { filmsAll, type PackedKit, withKit } from './packed-kit';
 import type { PackProgress } from './packing';
@@ -41,16 +42,24 @@ export function packProgressOf(project: Project, { front, judged, waiting }: Pac
   return { judged, waiting, best: best && gist(best) };
 }
 
-/** What a search has found. `cameToItsEnd` says that nothing it tried betters these kits; nothing says that none is better. */
+/**
+ * What a search has found. `cameToItsEnd` says that nothing it tried betters these kits, `bound` what no kit within the
+ * budget can be worth more than.
+ */
 export function packAnswerOf(project: Project, shelf: Shelf, progress: PackProgress) {
   const { front, judged, isDone, unlike } = progress;
   const films = front.filter(({ merit }) => filmsAll(merit));
   const goodEnough = goodEnoughOf(films, costOfPoint(project));
   const best = bestWithin(project, front);
+  const against = bestAgainstBound(project, progress);
   return {
     done: true as const,
     cameToItsEnd: isDone,
-    isProven: false as const,
+    isProven: against?.isProven === true,
+    bound: against && {
+      hundredths: against.boundHundredths,
+      gapPercent: Math.round(1000 * against.gap) / 10
+    },
     judged,
     currency: project.currency,
     spendableMinor: spendableOf(project),
@@ -60,6 +69,8 @@ export function packAnswerOf(project: Project, shelf: Shelf, progress: PackProgr
     goodEnough: goodEnough && told(goodEnough),
     cheapestThatFilmsMinor: films[0]?.priceMinor,
     unlike: unlike.map(told),
-    front: front.map(told)
+    front: front.map(told),
+    /** For at most so much in all no kit is worth more than so many hundredths. */
+    bounds: progress.bound
   };
 }

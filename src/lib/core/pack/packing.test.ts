@@ -6,6 +6,7 @@ import { activePlan } from '../model/active-plan';
 import { pocketOf } from '../model/gear';
 import type { Project } from '../model/project';
 import { makeShelf } from '../model/shelf';
+import { boundFor } from './bound/kit-bound';
 import { actsToKit, changedLines } from './kit-changes';
 import { frontSteps, goodEnoughOf, spendableOf } from './front-steps';
 import { ladderOf } from './ladder';
@@ -73,7 +74,10 @@ describe('the front', () => {
     for (let seed = 1; seed <= SHELVES; seed++) {
       const { project, shelf: tiny } = tinyShelf(seed);
       const best = bestOfAll(project, tiny);
-      const packed = bestOf(project, pack(project, tiny));
+      const found = pack(project, tiny);
+      const packed = bestOf(project, found);
+      const most = boundFor(found.bound!, spendableOf(project))!;
+      expect(most, `shelf ${seed}`).toBeGreaterThanOrEqual(packed.merit.meritHundredths);
       // Several pieces of a part, which only the packer tries, may even be better.
       expect(compareWorth(packed.merit, best.merit), `shelf ${seed}`).toBeGreaterThanOrEqual(0);
       if (filmsAll(best.merit)) films += 1;
@@ -93,7 +97,7 @@ describe('the front', () => {
 
 describe('rules', () => {
   const under = (rules: Partial<PackRules>, project = one) =>
-    bestOf(project, pack(project, shelf, { ...noRules, ...rules }, 6000));
+    bestOf(project, pack(project, shelf, { ...noRules, ...rules }, { mostJudged: 6000 }));
   const inPocket = (kit: PackedKit, pocket: string) =>
     kit.lines.filter(({ gearId }) => pocketOf(shelf.byId.get(gearId)!) === pocket);
 
@@ -178,7 +182,7 @@ describe('what is told of a kit', () => {
 
   it('is bought in goes that hold each other, each filming something, the last being the kit', () => {
     const saving = { ...demo, inHandMinor: 40_000, savedPerMonthMinor: 10_000 };
-    const all = pack(saving, shelf, noRules, 8000);
+    const all = pack(saving, shelf, noRules, { mostJudged: 8000 });
     const last = bestOf(saving, all);
     const rungs = ladderOf(frameOf(saving, shelf, noRules), last, all.front, '2026-11-29');
     expect(rungs.length).toBeGreaterThan(1);

@@ -7,6 +7,7 @@ import { newLine } from '../model/new-line';
 import type { Project } from '../model/project';
 import { MOST_MINOR } from '../model/limits';
 import type { Shelf } from '../model/shelf';
+import { boundingKits, type BoundStep } from './bound/kit-bound';
 import { type FrontKit, KitFront } from './kit-front';
 import { spendableOf } from './front-steps';
 import { neighboursOf } from './neighbours';
@@ -33,6 +34,11 @@ export interface PackProgress {
   waiting: number;
   /** Nothing is left that it would look at: the best kit of each slice was looked round from, the others were trimmed. */
   isDone: boolean;
+  /**
+   * What no kit can be worth more than, by what is spent; undefined until it is worked out, where it was not asked
+   * for, and where the shelf is too large for it.
+   */
+  bound: readonly BoundStep[] | undefined;
   /** Good kits within the budget that differ from each other in what they rest on, the best first. */
   unlike: readonly PackedKit[];
 }
@@ -54,12 +60,16 @@ const WHOLE_LOOK_EVERY = 6;
  * Searches for the kits nothing beats, at every spend up to a quarter past the budget. Begins from the plan, from what
  * stays, and from what stays with each of a few bodies; then looks at everything one change away from the kits of the
  * front, slice of money by slice, until none is better. What comes out has been judged whole by the same judge as any
- * plan. It is the best that was found, and is called so: nothing here proves that there is none better.
+ * plan. It is the best that was found; last it is bounded what any kit can be worth, so that a person knows how far
+ * the best can be from it.
+ *
+ * @param boundsToo whether that is asked for
  */
 export function* packing(
   given: Project,
   whole: Shelf,
-  rules: PackRules = noRules
+  rules: PackRules = noRules,
+  boundsToo = true
 ): Generator<PackProgress, PackProgress, void> {
   let search = new Search(frameOf(given, whole, rules));
   yield* search.begin();
@@ -74,6 +84,7 @@ export function* packing(
     }
   }
   yield* search.run();
+  if (boundsToo) yield* search.bound();
   return search.progress(true);
 }
 
@@ -82,6 +93,7 @@ class Search {
   readonly #front = new KitFront();
   readonly #idle = new Map<string, number>();
   readonly #unlike: UnlikeKits;
+  #bound: readonly BoundStep[] | undefined;
   #judged = 0;
   #expanded = 0;
   #told = 0;
@@ -109,6 +121,7 @@ class Search {
       expanded: this.#expanded,
       waiting: this.#front.all.filter(({ isExpanded }) => !isExpanded).length,
       isDone,
+      bound: this.#bound,
       unlike: isDone
         ? this.#unlike.chosen(this.#front.bestFor(spendableOf(this.frame.project)))
         : []
@@ -132,6 +145,14 @@ class Search {
       this.#take(this.#settled(begun));
       yield this.progress(false);
     }
+  }
+
+  /** Bounds what any kit can be worth. */
+  *bound(): Generator<PackProgress, void, void> {
+    const bounding = boundingKits(this.frame);
+    let step = bounding.next();
+    for (; step.done !== true; step = bounding.next()) yield this.progress(false);
+    this.#bound = step.value;
   }
 
   /** The cheapest ways found to make it film all that must be filmed. */
@@ -269,14 +290,14 @@ class Search {
   }
 }
 
-/** Searches to the end, or until so many kits were judged. */
+/** Searches to the end, or until so many kits were judged; the bound comes last. */
 export function pack(
   given: Project,
   whole: Shelf,
   rules: PackRules = noRules,
-  mostJudged = Infinity
+  { mostJudged = Infinity, boundsToo = true }: { mostJudged?: number; boundsToo?: boolean } = {}
 ): PackProgress {
-  const search = packing(given, whole, rules);
+  const search = packing(given, whole, rules, boundsToo);
   for (;;) {
     const step = search.next();
     if (step.done === true || step.value.judged >= mostJudged) return step.value;

@@ -1,9 +1,10 @@
 <script lang="ts">
   import { extent } from 'd3-array';
   import { scaleLinear } from 'd3-scale';
-  import { curveStepAfter, area, line } from 'd3-shape';
+  import { curveStepAfter, curveStepBefore, area, line } from 'd3-shape';
   import type { Project } from '../../core/model/project';
   import { formatMoney } from '../../core/money/format';
+  import type { BoundStep } from '../../core/pack/bound/kit-bound';
   import { type FrontStep, spendableOf } from '../../core/pack/front-steps';
   import { changeWords, points } from './kit-words';
 
@@ -17,9 +18,11 @@
     chosen: number;
     /** The plan as it is; hollow while something stops it. */
     plan: { priceMinor: number; hundredths: number; works: boolean; name: string };
+    /** What no kit can be worth more than; none while it is not known. */
+    bound: readonly BoundStep[];
     onchoose: (at: number) => void;
   }
-  const { project, steps, below, mustDoScenes, chosen, plan, onchoose }: Props = $props();
+  const { project, steps, below, mustDoScenes, chosen, plan, bound, onchoose }: Props = $props();
 
   const WIDE = 840;
   const HIGH = 262;
@@ -35,9 +38,27 @@
     );
     return scaleLinear([Math.max(0, least * 0.82), most * 1.03], [LEFT, WIDE - 8]);
   });
+  /** What is shown of the bound: from the first kit that films all to the right edge. */
+  const ceiling = $derived.by((): Stair[] => {
+    const [from = 0, to = 0] = [steps[0]?.priceMinor, x.domain()[1]];
+    const within = bound.filter(({ upToMinor }) => upToMinor >= from);
+    const first = within[0];
+    if (!first) return [];
+    return [
+      { priceMinor: from, hundredths: first.hundredths },
+      ...within.map(({ upToMinor, hundredths }) => ({
+        priceMinor: Math.min(upToMinor, to),
+        hundredths
+      }))
+    ];
+  });
   const y = $derived.by(() => {
     const [least = 0, most = 1] = extent(
-      [...steps.map(({ merit }) => merit.meritHundredths), plan.hundredths],
+      [
+        ...steps.map(({ merit }) => merit.meritHundredths),
+        plan.hundredths,
+        ...ceiling.map(({ hundredths }) => hundredths)
+      ],
       (hundredths) => hundredths
     );
     return scaleLinear(
@@ -66,6 +87,12 @@
       .x(({ priceMinor }) => x(priceMinor))
       .y(({ hundredths }) => y(hundredths))
       .curve(curveStepAfter)(stairs) ?? ''
+  );
+  const roof = $derived(
+    line<Stair>()
+      .x(({ priceMinor }) => x(priceMinor))
+      .y(({ hundredths }) => y(hundredths))
+      .curve(curveStepBefore)(ceiling) ?? ''
   );
   const cloth = $derived(
     area<Stair>()
@@ -157,6 +184,12 @@
     >
   {/if}
   <path d={path} class="stairs" />
+  {#if ceiling.length > 0}
+    <path d={roof} class="roof" />
+    <text x={WIDE - 10} y={y(ceiling.at(-1)!.hundredths) - 6} text-anchor="end" class="roof-words"
+      >no kit can be worth more</text
+    >
+  {/if}
   {#each labels as { at, text, top, right } (at)}
     <text x={right} y={top} text-anchor="end" class="what" class:chosen={at === chosen}>{text}</text
     >
@@ -247,6 +280,24 @@
     fill: none;
     stroke: var(--moss);
     stroke-width: 2.4px;
+  }
+
+  .roof {
+    fill: none;
+    stroke: var(--ink-soft);
+    stroke-width: 1.4px;
+    stroke-dasharray: 6 4;
+  }
+
+  .roof-words {
+    font-style: italic;
+  }
+
+  .roof-words,
+  .what {
+    paint-order: stroke;
+    stroke: var(--paper);
+    stroke-width: 3px;
   }
 
   .what {

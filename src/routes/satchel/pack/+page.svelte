@@ -1,6 +1,7 @@
 <script lang="ts">
   import { Button, InlineLoading } from 'carbon-components-svelte';
   import { statementOf } from '$lib/core/money/statement';
+  import { bestAgainstBound } from '$lib/core/pack/bound/best-against-bound';
   import { belowAll, frontSteps, spendableOf } from '$lib/core/pack/front-steps';
   import { actsToKit } from '$lib/core/pack/kit-changes';
   import { filmsAll, type PackedKit } from '$lib/core/pack/packed-kit';
@@ -17,6 +18,7 @@
   import WhyThisKit from '$lib/ui/pack/WhyThisKit.svelte';
   import Ladder from '$lib/ui/pack/Ladder.svelte';
   import MendCard from '$lib/ui/pack/MendCard.svelte';
+  import Proof from '$lib/ui/pack/Proof.svelte';
   import RulesOfPacking from '$lib/ui/pack/RulesOfPacking.svelte';
   import Guarded from '$lib/ui/shell/Guarded.svelte';
 
@@ -109,6 +111,9 @@
     void satchel.act(act);
   }
   const isDone = $derived(search.progress?.isDone === true);
+  const against = $derived(
+    project && search.progress && bestAgainstBound(project, search.progress)
+  );
 </script>
 
 <svelte:head><title>Pack for me · Hearty Satchel</title></svelte:head>
@@ -140,6 +145,7 @@
               mustDoScenes={satchel.judgement.merit.mustDoScenes}
               chosen={at}
               {plan}
+              bound={search.progress?.bound ?? []}
               onchoose={(to) => (chosen = steps[to])}
             /></Guarded
           >
@@ -185,8 +191,9 @@
       <section class="card" aria-label="How far the search is" role="status">
         {#if search.running}
           <InlineLoading
-            description="{search.progress?.judged ?? 0} kits judged, {search.progress?.waiting ??
-              0} still to look round from"
+            description={search.progress?.waiting === 0
+              ? `${search.progress.judged} kits judged; working out how good any kit can be`
+              : `${search.progress?.judged ?? 0} kits judged, ${search.progress?.waiting ?? 0} still to look round from`}
           />
           <Button size="small" kind="tertiary" on:click={() => search.stop()}>Stop</Button>
         {:else if search.progress}
@@ -197,7 +204,7 @@
               ? 'The search came to its end: nothing it tried betters these.'
               : 'Stopped: there may be better ones.'}
           </p>
-          <p class="soft">The best found, not proven best.</p>
+          <Proof {project} {against} isTooLarge={isDone && !search.progress.bound} />
           {#if !isDone}<Button
               size="small"
               kind="tertiary"

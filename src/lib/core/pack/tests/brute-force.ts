@@ -50,7 +50,7 @@ export function tinyShelf(seed: number): { project: Project; shelf: Shelf } {
     mainsHz: 50,
     units: 'metric'
   });
-  const { front } = pack(project, catalogue, noRules, ENOUGH_JUDGED);
+  const { front } = pack(project, catalogue, noRules, { mostJudged: ENOUGH_JUDGED });
   const kit = front.find(({ merit }) => filmsAll(merit)) ?? front.at(-1)!;
   const parts = new Set<GearItem>(
     kit.lines.slice(0, MOST_PARTS - 3).map(({ gearId }) => catalogue.byId.get(gearId)!)

@@ -1,0 +1,251 @@
+import { computeFigures, type FigureRecord } from '../../figures/record';
+import { activePlan } from '../../model/active-plan';
+import type { GearItem, GearKind } from '../../model/gear';
+import { newLine } from '../../model/new-line';
+import type { Plan, PlanLine, Rig } from '../../model/plan';
+import { pockets } from '../../model/pocket';
+import type { Scene } from '../../model/scene';
+import { NO_PART } from '../../model/word-lists';
+import { type Kit, makeKit } from '../../rigs/kit';
+import { lampsFor } from '../../rigs/place-lamps';
+import { lensMounts, mountOf } from '../../rigs/place-lens';
+import { micPlacesFor } from '../../rigs/place-mic';
+import { bodiesFor, overridesOf, placeRig } from '../../rigs/place-rig';
+import type { PlacedRig } from '../../rigs/placed-rig';
+import { supportsByPlace } from '../../rigs/places';
+import type { PackFrame } from '../pack-rules';
+
+/** A way to do one job of a rig: the parts it takes, and what they cost beside what stays in the kit anyway. */
+export interface Way {
+  readonly choice: Partial<Rig>;
+  readonly lines: readonly PlanLine[];
+  readonly priceMinor: number;
+}
+
+/** A rig with its figures. */
+export interface ReckonedRig {
+  rig: PlacedRig;
+  record: FigureRecord;
+}
+
+/** Of each part that may come in, so many pieces: more than any kit is better for. */
+const PIECES = 9;
+
+/** Parts that lift what a rig is worth without being chosen for it: there for every rig, and for nothing. */
+const alwaysThere: ReadonlySet<GearKind> = new Set([
+  'windscreen',
+  'mount adapter',
+  'thread adapter',
+  'mirror box'
+]);
+/** What is in the way of nothing that powers, stores and records: the rest of a rig draws and weighs. */
+const restsOn: ReadonlySet<GearKind> = new Set([
+  'body',
+  'lens',
+  'microphone',
+  'lamp',
+  'support',
+  'head',
+  'monitor',
+  'capture device',
+  'router'
+]);
+/** What lifts only how light falls through a lens. */
+const beforeTheLens: ReadonlySet<GearKind> = new Set(['filter', 'step-up ring']);
+
+const nothing = { lines: [], priceMinor: 0 };
+
+/**
+ * Rigs of one scene's first angle, placed and reckoned with nothing in the kit but their own parts and what lifts
+ * any rig for nothing: so a rig is worth at least as much here as in any kit that holds it.
+ */
+export class LeanRigs {
+  readonly #plan: Plan;
+  readonly #all: Kit;
+  readonly #always: readonly PlanLine[];
+  readonly #withFilters: readonly PlanLine[];
+  readonly #supplies: readonly PlanLine[];
+  readonly #said: Rig;
+  readonly #angle: Scene['angles'][number];
+
+  /**
+   * @param rigs how the person has it used; a kit that leaves a part out leaves out what was said of it
+   * @param priceOf what one more piece of a line costs; what stays in the kit costs nothing more
+   */
+  constructor(
+    private readonly frame: PackFrame,
+    private readonly scene: Scene,
+    rigs: Plan['rigs'],
+    readonly priceOf: (line: PlanLine) => number
+  ) {
+    const own = activePlan(frame.project);
+    const lines = [...own.lines];
+    const plan = { ...own, rigs, lines };
+    const there = new Set(lines.map(({ gearId }) => gearId));
+    for (const pocket of pockets)
+      for (const gear of frame.parts[pocket])
+        if (!there.has(gear.id))
+          lines.push({ ...newLine(plan, gear, PIECES), basis: frame.basisOf(gear) });
+    for (const [at, line] of lines.entries())
+      if (!frame.isFixed(line)) lines[at] = { ...line, quantity: PIECES };
+    this.#plan = plan;
+    this.#all = makeKit(plan, frame.shelf);
+    const those = (isIn: (gear: GearItem) => boolean) =>
+      lines.filter((line) => {
+        const gear = this.gearOf(line);
+        return gear && isIn(gear);
+      });
+    this.#always = those((gear) => alwaysThere.has(gear.kind) || isBoom(gear));
+    this.#withFilters = [...this.#always, ...those(({ kind }) => beforeTheLens.has(kind))];
+    this.#supplies = those(({ kind }) => !restsOn.has(kind));
+    this.#angle = scene.angles[0]!;
+    this.#said = {
+      ...overridesOf(plan, scene, this.#angle),
+      sceneId: scene.id,
+      angleId: this.#angle.id
+    };
+  }
+
+  private gearOf(line: PlanLine): GearItem | undefined {
+    return this.frame.shelf.byId.get(line.gearId);
+  }
+
+  #way(choice: Partial<Rig>, lines: readonly PlanLine[]): Way {
+    const priceMinor = lines.reduce((sum, line) => sum + this.priceOf(line), 0);
+    return { choice, lines, priceMinor };
+  }
+
+  bodies(): Way[] {
+    return bodiesFor(this.#all, this.#angle, this.#said, none)
+      .filter(({ line }) => isOpen(this.#said.bodyLineId, line.id))
+      .map(({ line }) => this.#way({ bodyLineId: line.id }, [line]));
+  }
+
+  /** Lenses that go on a body, themselves or through an adapter; one way without any where it cannot come off. */
+  lenses(body: Way): Way[] {
+    const part = this.#all.of('body').find(({ line }) => line.id === body.choice.bodyLineId);
+    if (!part || part.gear.builtInLens) return [{ choice: {}, ...nothing }];
+    const mount = mountOf(part);
+    return this.#all
+      .of('lens')
+      .filter(
+        ({ line, gear }) =>
+          isOpen(this.#said.lensLineId, line.id) &&
+          lensMounts(this.#all, { builtIn: false, gear }, mount)
+      )
+      .map(({ line }) => this.#way({ lensLineId: line.id }, [line]));
+  }
+
+  supports(): Way[] {
+    const forms: readonly string[] = supportsByPlace[this.#angle.cameraPlace];
+    const ways = this.#all
+      .of('support')
+      .filter(
+        ({ line, gear }) => forms.includes(gear.form) && isOpen(this.#said.supportLineId, line.id)
+      )
+      .map(({ line }) => this.#way({ supportLineId: line.id }, [line]));
+    return this.#said.supportLineId === undefined ? [...ways, without('supportLineId')] : ways;
+  }
+
+  mics(): Way[] {
+    const { micLineId, micPlace } = this.#said;
+    if (this.scene.voice === 'none') return [{ choice: {}, ...nothing }];
+    const ways = this.#all.of('microphone').flatMap(({ line, gear }) =>
+      isOpen(micLineId, line.id)
+        ? micPlacesFor(this.#all, this.scene, gear)
+            .filter((place) => micPlace === undefined || place === micPlace)
+            .map((place) => this.#way({ micLineId: line.id, micPlace: place }, [line]))
+        : []
+    );
+    return micLineId === undefined || micLineId === NO_PART
+      ? [...ways, without('micLineId')]
+      : ways;
+  }
+
+  /** Key and fill; where somebody has said where lamps stand, those are what there is. */
+  lamps(): Way[] {
+    const { keyLampLineId, fillLampLineId } = this.#said;
+    const hasSocket = this.scene.daysWithoutSocket === 0;
+    const lines = [
+      ...new Set(lampsFor(this.#all, this.scene, hasSocket, this.#said).map(({ line }) => line))
+    ];
+    const ways: Way[] = [];
+    for (const key of lines) {
+      if (!isOpen(keyLampLineId, key.id)) continue;
+      if (fillLampLineId === undefined || fillLampLineId === NO_PART)
+        ways.push(this.#way({ keyLampLineId: key.id, fillLampLineId: NO_PART }, [key]));
+      for (const fill of lines)
+        if (isOpen(fillLampLineId, fill.id) && (fill !== key || key.quantity > 1))
+          ways.push(this.#way({ keyLampLineId: key.id, fillLampLineId: fill.id }, [key, fill]));
+    }
+    return keyLampLineId === undefined || ways.length === 0
+      ? [...ways, without('keyLampLineId')]
+      : ways;
+  }
+
+  /** Lines this scene can use at all, by their ids. */
+  usable(): Set<string> {
+    const bodies = this.bodies();
+    const lenses = bodies.flatMap((body) => this.lenses(body));
+    const ways = [lenses, this.supports(), this.mics(), this.lamps(), this.recorders()].flat();
+    return new Set([...bodies, ...ways].flatMap(({ lines }) => lines.map(({ id }) => id)));
+  }
+
+  /** Bodies with each lens that goes on them, times the supports. */
+  get size(): number {
+    const supports = this.supports().length;
+    return this.bodies().reduce((sum, body) => sum + this.lenses(body).length * supports, 0);
+  }
+
+  /** Recorders a voice can go into in place of the body, and none. */
+  recorders(): Way[] {
+    return [
+      { choice: {}, ...nothing },
+      ...this.#all.of('recorder').map(({ line }) => this.#way({}, [line]))
+    ];
+  }
+
+  /** A rig of some ways together, with its figures; the light through its lens is not what filters make of it. */
+  rig(...ways: readonly Way[]): ReckonedRig {
+    return this.#placed(this.#always, ways);
+  }
+
+  /** The same with every filter there is, and rings to screw it on. */
+  litRig(...ways: readonly Way[]): ReckonedRig {
+    return this.#placed(this.#withFilters, ways);
+  }
+
+  /** The same beside everything that powers, stores and records, many pieces of each. */
+  suppliedRig(...ways: readonly Way[]): ReckonedRig {
+    return this.#placed(this.#supplies, ways);
+  }
+
+  #placed(always: readonly PlanLine[], ways: readonly Way[]): ReckonedRig {
+    const lines = new Map(always.map((line) => [line.id, line]));
+    let batteries = false;
+    const asked: Partial<Rig> = { ...this.#said };
+    for (const { choice, lines: own } of ways) {
+      Object.assign(asked, choice);
+      for (const line of own) {
+        lines.set(line.id, line);
+        batteries ||= this.gearOf(line)?.kind === 'lamp';
+      }
+    }
+    // A lamp burns only with a battery in the kit that fits it, where there is no socket.
+    if (batteries) for (const { line } of this.#all.of('battery')) lines.set(line.id, line);
+    const plan = { ...this.#plan, lines: [...lines.values()] };
+    const kit = makeKit(plan, this.frame.shelf);
+    const { project } = this.frame;
+    const rig = placeRig(project, plan, kit, this.scene, this.#angle, new Map(), asked as Rig);
+    return { rig, record: computeFigures([rig])[0]! };
+  }
+}
+
+const none: ReadonlyMap<string, number> & Map<string, number> = new Map();
+const isOpen = (said: string | undefined, lineId: string): boolean =>
+  said === undefined || said === lineId;
+const isBoom = (gear: GearItem): boolean => gear.kind === 'support' && gear.form === 'boom arm';
+const without = (job: 'supportLineId' | 'micLineId' | 'keyLampLineId'): Way => ({
+  choice: { [job]: NO_PART },
+  ...nothing
+});
