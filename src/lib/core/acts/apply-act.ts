@@ -12,6 +12,7 @@ import {
   MOST_SCENES
 } from '../model/limits';
 import type { Rig } from '../model/plan';
+import { rigLines } from '../model/rig-lines';
 import type { SceneLock } from '../model/scene-lock';
 import type { Pocket } from '../model/pocket';
 import type { Project } from '../model/project';
@@ -308,18 +309,13 @@ function otherLocks(
 
 /** A rig may not go on using a part that has left the plan. */
 function forgetLine(rig: Rig, lineId: string): void {
-  if (rig.bodyLineId === lineId) delete rig.bodyLineId;
+  // What was set for the part goes with it.
   if (rig.lensLineId === lineId) {
-    delete rig.lensLineId;
     delete rig.focalLengthMm;
     delete rig.apertureN;
   }
-  if (rig.micLineId === lineId) {
-    delete rig.micLineId;
-    delete rig.micPlace;
-  }
-  if (rig.supportLineId === lineId) delete rig.supportLineId;
-  if (rig.filterLineId === lineId) delete rig.filterLineId;
+  if (rig.micLineId === lineId) delete rig.micPlace;
+  for (const field of rigLines) if (rig[field] === lineId) delete rig[field];
   if (rig.lamps?.some((placing) => placing.lineId === lineId))
     rig.lamps = rig.lamps.filter((placing) => placing.lineId !== lineId);
 }
@@ -383,10 +379,9 @@ function openedForLines(project: Project, { lines, rigs }: Touched): Project {
 }
 
 function rigNames(rig: Rig, lines: ReadonlySet<string>): boolean {
-  const { bodyLineId, lensLineId, micLineId, supportLineId, filterLineId, lamps } = rig;
+  const isNamed = (id: string | undefined) => id !== undefined && lines.has(id);
   return (
-    [bodyLineId, lensLineId, micLineId, supportLineId, filterLineId].some(
-      (id) => id !== undefined && lines.has(id)
-    ) || (lamps ?? []).some(({ lineId }) => lines.has(lineId))
+    rigLines.some((field) => isNamed(rig[field])) ||
+    (rig.lamps ?? []).some(({ lineId }) => isNamed(lineId))
   );
 }

@@ -1,4 +1,5 @@
 import type { Rig } from '../model/plan';
+import { rigLines } from '../model/rig-lines';
 import type { Act } from './act';
 
 /** The ids an act brings into the project, in the order it brings them. */
@@ -34,14 +35,7 @@ export function withFreshIds(act: Act, makeId: (kind: string) => string): Act {
   const fresh = (kind: string, id: string) => renamed.get(`${kind} ${id}`) ?? id;
   const freshRig = <R extends Partial<Rig>>(rig: R): R => {
     const next = { ...rig };
-    for (const key of [
-      'bodyLineId',
-      'lensLineId',
-      'micLineId',
-      'supportLineId',
-      'filterLineId'
-    ] as const)
-      if (next[key] !== undefined) next[key] = fresh('line', next[key]);
+    for (const key of rigLines) if (next[key] !== undefined) next[key] = fresh('line', next[key]);
     if (next.lamps)
       next.lamps = next.lamps.map((lamp) => ({ ...lamp, lineId: fresh('line', lamp.lineId) }));
     return next;

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../catalogue/demos/saltmarsh-loom';
 import { catalogue } from '../../catalogue/load-catalogue';
 import { activePlan } from '../model/active-plan';
+import { rigLines } from '../model/rig-lines';
 import { applyAct } from './apply-act';
 import { chooseBestInScene, doWithoutInScene, useInScene, usableInScene } from './use-in-scene';
 import { judgePlan } from '../judge/judge-plan';
@@ -51,6 +52,24 @@ describe('a part used in a scene', () => {
     expect(act.type).toBe('batch');
     const project = applyAct(put, act);
     expect(activePlan(project).lines.find(({ id }) => id === line.id)!.step).toBe('now');
+  });
+
+  it('is forgotten by the scene once its line has left the plan, whatever it did there', () => {
+    const { line } = lineOf('microphone');
+    const { id: sceneId, angles } = scene;
+    const named = Object.fromEntries(rigLines.map((field) => [field, line.id]));
+    const using = applyAct(demo, {
+      type: 'set rig',
+      sceneId,
+      angleId: angles[0]!.id,
+      patch: named
+    });
+    const rigOf = (project: typeof demo) =>
+      activePlan(project).rigs.find((rig) => rig.sceneId === sceneId);
+    expect(rigOf(using)).toMatchObject(named);
+    const without = applyAct(using, { type: 'remove line', lineId: line.id });
+    for (const field of rigLines) expect(rigOf(without)?.[field], field).toBeUndefined();
+    expect(rigOf(using)).toMatchObject(named);
   });
 
   it('is not a thing every part can be', () => {

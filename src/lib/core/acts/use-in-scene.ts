@@ -11,17 +11,19 @@ export const usableInScene: ReadonlySet<string> = new Set([
   'microphone',
   'support',
   'filter',
-  'lamp'
+  'lamp',
+  'recorder'
 ]);
 
 type RigPatch = Extract<Act, { type: 'set rig' }>['patch'];
 
-/** What a scene does without, said of a kind: the bare hand, the body's own microphone, no filter, no lamp. */
+/** What a scene does without, said of a kind: the bare hand, the body's own microphone, no filter, no lamp, the voice into the camera. */
 const withoutIt: Readonly<Partial<Record<GearKind, RigPatch>>> = {
   support: { supportLineId: NO_PART },
   microphone: { micLineId: NO_PART, micPlace: undefined },
   filter: { filterLineId: NO_PART },
-  lamp: { keyLampLineId: NO_PART }
+  lamp: { keyLampLineId: NO_PART },
+  recorder: { recorderLineId: NO_PART }
 };
 
 /** What is left to the judge again, by kind. */
@@ -31,7 +33,8 @@ const leftOpen: Readonly<Partial<Record<GearKind, RigPatch>>> = {
   support: { supportLineId: undefined },
   microphone: { micLineId: undefined, micPlace: undefined },
   filter: { filterLineId: undefined },
-  lamp: { keyLampLineId: undefined, fillLampLineId: undefined }
+  lamp: { keyLampLineId: undefined, fillLampLineId: undefined },
+  recorder: { recorderLineId: undefined }
 };
 
 const ofFirstAngle = (scene: Scene, patch: RigPatch | undefined): Act | undefined =>
@@ -54,7 +57,8 @@ export function useInScene(scene: Scene, line: PlanLine, gear: GearItem): Act | 
       microphone: { micLineId: line.id, micPlace: undefined },
       support: { supportLineId: line.id },
       filter: { filterLineId: line.id },
-      lamp: { keyLampLineId: line.id }
+      lamp: { keyLampLineId: line.id },
+      recorder: { recorderLineId: line.id }
     } as Record<string, RigPatch>
   )[gear.kind];
   if (!patch) return undefined;

@@ -107,6 +107,7 @@ const noRig = {
   filterLineId: undefined,
   keyLampLineId: undefined,
   fillLampLineId: undefined,
+  recorderLineId: undefined,
   focalLengthMm: undefined,
   apertureN: undefined,
   shutterS: undefined,

@@ -1,4 +1,8 @@
 import { describe, expect, it } from 'vitest';
+import { catalogue } from '../../catalogue/load-catalogue';
+import { applyAct } from '../acts/apply-act';
+import { chooseBestInScene, doWithoutInScene, useInScene } from '../acts/use-in-scene';
+import { activePlan } from '../model/active-plan';
 import type { GearOf } from '../model/gear';
 import type { Project } from '../model/project';
 import { soundDestinationOf } from '../rigs/sound-path';
@@ -43,6 +47,27 @@ describe('the voice', () => {
     );
     without(project, recorderId);
     expect(codes(project)).toContain('B3');
+  });
+
+  it('goes where somebody has said, while that is in the kit: the recorder, or the camera', () => {
+    const project = calmKit();
+    const scene = project.scenes[0]!;
+    const line = activePlan(project).lines.find(({ gearId }) => gearId === recorderId)!;
+    const gear = catalogue.byId.get(recorderId)!;
+    const beside = applyAct(project, useInScene(scene, line, gear)!);
+    expect(into(beside)).toBe(recorderId);
+    // The recorder is quieter, so the voice stands no lower over what is heard.
+    expect(figure(beside, 'inputNoise')).toBe(-112);
+    expect(into(applyAct(beside, chooseBestInScene(scene, 'recorder')!))).toBe(bodyId);
+    expect(into(applyAct(beside, { type: 'remove line', lineId: line.id }))).toBe(bodyId);
+    const far = {
+      ...project,
+      scenes: [{ ...scene, angles: [{ ...scene.angles[0]!, distanceM: 8 }] }]
+    };
+    expect(into(far)).toBe(recorderId);
+    const toCamera = applyAct(far, doWithoutInScene(scene, 'recorder')!);
+    expect(into(toCamera)).toBe(bodyId);
+    expect(codes(toCamera)).toContain('A11');
   });
 
   it('goes into a recorder where the cable to the camera is not there or too short', () => {

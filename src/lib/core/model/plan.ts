@@ -93,6 +93,8 @@ export class Rig {
   @StatedText(60) filterLineId?: string;
   @StatedText(60) keyLampLineId?: string;
   @StatedText(60) fillLampLineId?: string;
+  /** What the voice is recorded in: a recorder, or none, that is the camera. */
+  @StatedText(60) recorderLineId?: string;
   @StatedNumber('mm', 1, 2000) focalLengthMm?: number;
   @StatedNumber('f/', 0.7, 64) apertureN?: number;
   @StatedNumber('s', 0.0001, 2) shutterS?: number;

@@ -2,8 +2,10 @@ import { makeShelf, type Shelf } from '../model/shelf';
 import { activePlan } from '../model/active-plan';
 import { type GearItem, pocketOf } from '../model/gear';
 import type { Plan, PlanLine, PriceBasis } from '../model/plan';
+import { rigLines } from '../model/rig-lines';
 import { type Pocket, pockets } from '../model/pocket';
 import type { Project } from '../model/project';
+import { NO_PART } from '../model/word-lists';
 import { basisFor, priceOf as statedPrice } from '../money/payable-price';
 
 export const usedChoices = ['never', 'where cheaper', 'only'] as const;
@@ -137,9 +139,10 @@ export function bareProject({ project, isFixed }: PackFrame): Project {
     ...plan,
     lines,
     rigs: plan.rigs.filter((rig) =>
-      [rig.bodyLineId, rig.lensLineId, rig.micLineId, rig.supportLineId, rig.filterLineId].every(
-        (id) => id === undefined || there.has(id)
-      )
+      rigLines.every((field) => {
+        const id = rig[field];
+        return id === undefined || id === NO_PART || there.has(id);
+      })
     )
   };
   return { ...project, plans: project.plans.map((one) => (one === plan ? bare : one)) };

@@ -7,6 +7,7 @@ import { portsFor } from '../model/ports-by-role';
 import { subjectDistanceM } from '../relations/optics/subject-distance';
 import { isClosedInBag } from './closings';
 import { connect } from './connection';
+import { NO_PART } from '../model/word-lists';
 import type { KitPart } from './kit';
 import type { PlacedRig } from './placed-rig';
 
@@ -81,13 +82,17 @@ export function soundNeeds(rig: PlacedRig, into: SoundDestination): SoundNeeds {
 }
 
 /**
- * Where the microphone of a rig records to: into the camera where the kit leads there, else into a recorder it leads
- * to. Where it leads to neither, what is missing is told of the camera, or of the recorder if the camera takes none.
+ * Where the microphone of a rig records to: where somebody has said, else into the camera where the kit leads there,
+ * else into a recorder it leads to. Where it leads to neither, what is missing is told of the camera, or of the recorder if the camera takes none.
  */
 export const soundDestinationOf = memoOn((rig: PlacedRig): SoundDestination | undefined => {
   const { body, mic, kit } = rig;
   if (!body || !mic) return undefined;
   const recorders = kit.of('recorder');
+  const said = rig.overrides?.recorderLineId;
+  const chosen = recorders.find(({ line }) => line.id === said);
+  if (chosen) return chosen;
+  if (said === NO_PART) return body;
   if (recorders.length === 0 || leadsTo(rig, body)) return body;
   const reached = recorders.find((recorder) => leadsTo(rig, recorder));
   if (reached) return reached;

@@ -71,7 +71,7 @@
           onclick={() => change(line.id, { step: line.step === 'later' ? 'now' : 'later' })}
           >{line.step === 'later' ? 'bring back' : 'move to later'}</button
         >
-        {#if gear && usableInScene.has(gear.kind) && scenes.length > 1}
+        {#if gear && usableInScene.has(gear.kind)}
           <OverflowMenu aria-label="Use {name} in a scene" icon={undefined} size="sm">
             <span slot="menu" class="word use">use in…</span>
             {#each scenes as scene (scene.id)}<OverflowMenuItem
