@@ -19,8 +19,8 @@ export const boundFor = (steps: readonly BoundStep[], mostMinor: number): number
 
 /** Money is counted in so many steps, prices rounded down: what a step is too cheap by only widens the bound. */
 const MONEY_STEPS = 800;
-/** Rigs of body, lens and support in all scenes past which bounding takes minutes: then nothing is said. */
-const MOST_RIGS = 150_000;
+/** Rigs of body, lens and support in all scenes past which bounding takes more than a minute: then nothing is said. */
+const MOST_RIGS = 30_000;
 
 /**
  * Bounds what kits of a frame can be worth, by the lesser of two: each scene as if the whole budget were its own, and
