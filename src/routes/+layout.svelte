@@ -152,7 +152,7 @@
       Fetching the view…
     {:else}
       The network does not answer. What you did is saved.
-      <button onclick={() => location.reload()}>Try again</button>
+      <button class="text-button" onclick={() => location.reload()}>Try again</button>
     {/if}
   </p>
 {/if}
@@ -269,14 +269,8 @@
   }
 
   .tab-only button {
-    min-height: 1.5rem;
     padding: 0 0.25rem;
-    border: 0;
-    background: none;
-    color: var(--moss);
     font-weight: 600;
-    text-decoration: underline;
-    cursor: pointer;
   }
 
   .failure {

@@ -150,7 +150,7 @@
                   >
                   <td class="n figures"
                     ><button
-                      class="back"
+                      class="text-button"
                       aria-label="Money of {name}"
                       title="Shipping, discount, cash-back, a sum by hand"
                       onclick={() => (openLineId = one.line.id)}
@@ -232,7 +232,7 @@
               money.currency
             )}
             <button
-              class="back"
+              class="text-button"
               onclick={() =>
                 satchel.act({
                   type: 'change line',
@@ -389,14 +389,6 @@
 
   .plain li {
     margin-bottom: 0.25rem;
-  }
-
-  .back {
-    border: 0;
-    background: none;
-    color: var(--moss);
-    text-decoration: underline;
-    cursor: pointer;
   }
 
   .none {

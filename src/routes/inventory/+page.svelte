@@ -111,7 +111,7 @@
             >{/if}
           {#if one.missing}<span class="missing"
               >{one.missing}
-              {#if inThisPlan(one)}<button onclick={() => takeOut(one.gearId)}
+              {#if inThisPlan(one)}<button class="text-button" onclick={() => takeOut(one.gearId)}
                   >take it out of {satchel.plan?.name}</button
                 >{/if}</span
             >{/if}</span
@@ -136,6 +136,7 @@
             one.checkedDays
           )}{#if one.record?.state !== 'sold' && one.record?.state !== 'retired'}
         <button
+          class="text-button"
           aria-label="{one.name} is checked today"
           onclick={() => void ownedThings.put({ ...recordOf(one), checkedOn: today })}
           >checked today</button
@@ -152,7 +153,10 @@
             .join(', ')}</td
     >
     <td
-      ><button aria-label="What is known of {one.name}" onclick={() => (open = one)}>change</button
+      ><button
+        class="text-button"
+        aria-label="What is known of {one.name}"
+        onclick={() => (open = one)}>change</button
       ></td
     >
   </tr>
@@ -334,14 +338,7 @@
 
   button {
     display: inline-block;
-    min-height: 1.5rem;
-    padding: 0;
-    border: 0;
-    background: none;
-    color: var(--moss);
     font-size: 0.75rem;
-    text-decoration: underline;
-    cursor: pointer;
   }
 
   .n button {

@@ -52,6 +52,7 @@
           <span>{gear ? gear.model : line.gearId}</span>
           <span class="figures">{formatMoney(laterMinor, currency, { short: true })}</span>
           <button
+            class="text-button"
             aria-label="Bring {gear ? fullName(gear) : line.gearId} back to the kit"
             onclick={() => onbring(line.id)}>bring back</button
           >
@@ -106,15 +107,5 @@
     background: var(--paper);
     font-size: 0.8125rem;
     cursor: grab;
-  }
-
-  button {
-    min-height: 1.5rem;
-    padding: 0;
-    border: 0;
-    background: none;
-    color: var(--moss);
-    text-decoration: underline;
-    cursor: pointer;
   }
 </style>

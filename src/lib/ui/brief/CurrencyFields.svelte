@@ -95,7 +95,9 @@
         on:change={(event) => setRate(code, event.detail)}
       />
       {#if rate && !rate.rough}
-        <button class="fold" onclick={() => forgetRate(code)}>back to the rough rate</button>
+        <button class="text-button fold" onclick={() => forgetRate(code)}
+          >back to the rough rate</button
+        >
       {/if}
     </div>
   {/each}
@@ -109,14 +111,7 @@
   }
 
   .fold {
-    min-height: 1.5rem;
-    padding: 0;
-    border: 0;
-    background: none;
-    color: var(--moss);
     font-size: 0.8125rem;
     font-weight: 600;
-    text-decoration: underline;
-    cursor: pointer;
   }
 </style>

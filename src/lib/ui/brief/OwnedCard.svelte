@@ -56,6 +56,7 @@
       <figcaption>
         {gear ? gear.model : line.gearId}
         <button
+          class="text-button"
           aria-label="{gear ? fullName(gear) : line.gearId} is not owned"
           onclick={() => onact({ type: 'remove line', lineId: line.id })}>not owned</button
         >
@@ -120,13 +121,7 @@
   }
 
   figcaption button {
-    padding: 0;
-    border: 0;
-    background: none;
-    color: var(--moss);
     font-size: 0.75rem;
-    text-decoration: underline;
-    cursor: pointer;
   }
 
   .soft {

@@ -121,7 +121,7 @@
       {/if}
       {#if project.ownWeights}
         <button
-          class="back"
+          class="text-button back"
           onclick={() => onact({ type: 'set project', patch: { ownWeights: undefined } })}
           >take the standard weights again</button
         >
@@ -182,12 +182,6 @@
 
   .back {
     margin-top: 0.3rem;
-    padding: 0;
-    border: 0;
-    background: none;
-    color: var(--moss);
-    text-decoration: underline;
-    cursor: pointer;
   }
 
   .here {

@@ -155,7 +155,7 @@
 {#if folded.length > 0}
   <p class="unfold">
     {#each folded as entry (entry.key)}
-      <button onclick={() => (unfolded = [...unfolded, entry.group])}
+      <button class="text-button" onclick={() => (unfolded = [...unfolded, entry.group])}
         >Show all {entry.count}: {groupNames[entry.group].toLowerCase()}</button
       >
     {/each}
@@ -225,13 +225,7 @@
   }
 
   .unfold button {
-    padding: 0;
-    border: 0;
-    background: none;
-    color: var(--moss);
     font-size: 0.8125rem;
-    text-decoration: underline;
-    cursor: pointer;
   }
 
   .none {

@@ -56,24 +56,24 @@
         >
         {#if gear?.priceUsed && line.state !== 'owned'}
           <button
-            class="word"
+            class="text-button word"
             onclick={() => change(line.id, { basis: line.basis === 'used' ? 'new' : 'used' })}
             >{line.basis === 'used' ? 'buy it new' : 'buy it used'}</button
           >
         {/if}
         <button
-          class="word"
+          class="text-button word"
           onclick={() => change(line.id, { state: line.state === 'owned' ? 'wanted' : 'owned' })}
           >{line.state === 'owned' ? 'not owned any more' : 'mark as owned'}</button
         >
         <button
-          class="word"
+          class="text-button word"
           onclick={() => change(line.id, { step: line.step === 'later' ? 'now' : 'later' })}
           >{line.step === 'later' ? 'bring back' : 'move to later'}</button
         >
         {#if gear && usableInScene.has(gear.kind)}
           <OverflowMenu aria-label="Use {name} in a scene" icon={undefined} size="sm">
-            <span slot="menu" class="word use">use in…</span>
+            <span slot="menu" class="text-button word use">use in…</span>
             {#each scenes as scene (scene.id)}<OverflowMenuItem
                 text={scene.name}
                 on:click={() => {
@@ -98,19 +98,20 @@
           </OverflowMenu>
         {/if}
         <button
-          class="word"
+          class="text-button word"
           aria-pressed={line.worn === true}
           onclick={() => change(line.id, { worn: line.worn ? undefined : true })}
           >{line.worn ? 'not worn' : 'mark as worn'}</button
         >
         <button
-          class="word"
+          class="text-button word"
           aria-pressed={line.locked}
           onclick={() => change(line.id, { locked: !line.locked })}
           >{line.locked ? 'unlock' : 'lock'}</button
         >
-        <button class="word out" onclick={() => onact({ type: 'remove line', lineId: line.id })}
-          >remove</button
+        <button
+          class="text-button word out"
+          onclick={() => onact({ type: 'remove line', lineId: line.id })}>remove</button
         >
       </li>
     {/each}
@@ -184,12 +185,7 @@
 
   .word {
     padding: 0.1rem 0;
-    border: 0;
-    background: none;
-    color: var(--moss);
-    text-decoration: underline;
     text-underline-offset: 2px;
-    cursor: pointer;
   }
 
   .out {

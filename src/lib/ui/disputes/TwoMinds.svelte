@@ -60,8 +60,10 @@
                   {words.sum}
                   {#if words.settles}<span class="good">{words.settles}</span>{/if}
                   {#if words.breaks}<span class="bad">{words.breaks}</span>{/if}
-                  <button onclick={() => onact(otherWay.act)} aria-label="Go this way: {name}"
-                    >go this way</button
+                  <button
+                    class="text-button"
+                    onclick={() => onact(otherWay.act)}
+                    aria-label="Go this way: {name}">go this way</button
                   >
                 </p>
               {/if}
@@ -140,14 +142,7 @@
   }
 
   button {
-    min-height: 1.5rem;
-    padding: 0;
-    border: 0;
-    background: none;
-    color: var(--moss);
     font-weight: 600;
-    text-decoration: underline;
-    cursor: pointer;
   }
 
   .soft {

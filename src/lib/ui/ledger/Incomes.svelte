@@ -51,6 +51,7 @@
             >{dayWords(income.date)}{income.date <= today ? ', in hand by now' : ''}</span
           >
           <button
+            class="text-button"
             aria-label="Delete {income.label}"
             onclick={() => onact({ type: 'remove income', incomeId: income.id })}>delete</button
           >
@@ -112,16 +113,6 @@
   .soft {
     color: var(--ink-soft);
     font-size: 0.75rem;
-  }
-
-  button {
-    min-height: 1.5rem;
-    padding: 0;
-    border: 0;
-    background: none;
-    color: var(--moss);
-    text-decoration: underline;
-    cursor: pointer;
   }
 
   .fields {

@@ -133,7 +133,7 @@
               <li draggable="true" ondragstart={(event) => startLineDrag(event, line.id)}>
                 <span>{gear ? fullName(gear) : line.gearId}</span>
                 {#each order.filter((step) => step !== one.step) as step (step)}
-                  <button onclick={() => onstep(line.id, step)}
+                  <button class="text-button" onclick={() => onstep(line.id, step)}
                     ><span class="unseen">{gear ? gear.model : line.gearId}</span> to {step}</button
                   >
                 {/each}
@@ -246,15 +246,6 @@
     display: flex;
     flex-wrap: wrap;
     gap: 0.1rem 0.5rem;
-  }
-
-  .lines button {
-    padding: 0;
-    border: 0;
-    background: none;
-    color: var(--moss);
-    text-decoration: underline;
-    cursor: pointer;
   }
 
   .soft {

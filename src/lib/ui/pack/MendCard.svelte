@@ -119,7 +119,7 @@
     <ul>
       {#each asides as { name, kit } (name)}
         <li>
-          <button onclick={() => onshow(kit)}
+          <button class="text-button" onclick={() => onshow(kit)}
             >{name}: {kit.merit.mustDoWorking === kit.merit.mustDoScenes
               ? `worth ${points(kit.merit.meritHundredths)}`
               : `films ${kit.merit.mustDoWorking} of ${kit.merit.mustDoScenes}`}</button
@@ -163,16 +163,5 @@
   .soft {
     color: var(--ink-soft);
     font-size: 0.75rem;
-  }
-
-  button {
-    min-height: 1.5rem;
-    padding: 0;
-    border: 0;
-    background: none;
-    color: var(--moss);
-    text-align: left;
-    text-decoration: underline;
-    cursor: pointer;
   }
 </style>

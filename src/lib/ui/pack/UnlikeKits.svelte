@@ -32,7 +32,7 @@
   <ul>
     {#each unlike as one, index (index)}
       <li>
-        <button onclick={() => onchoose(one)}
+        <button class="text-button" onclick={() => onchoose(one)}
           ><b class="figures"
             >{formatMoney(one.priceMinor, currency, { short: true })} · {points(
               one.merit.meritHundredths
@@ -61,16 +61,5 @@
     margin: 0.2rem 0 0;
     padding: 0;
     list-style: none;
-  }
-
-  button {
-    min-height: 1.5rem;
-    padding: 0;
-    border: 0;
-    background: none;
-    color: var(--moss);
-    text-align: left;
-    text-decoration: underline;
-    cursor: pointer;
   }
 </style>

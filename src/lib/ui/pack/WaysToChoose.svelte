@@ -22,7 +22,7 @@
 </script>
 
 {#snippet way(words: string, kit: FrontStep)}
-  <button onclick={() => onchoose(kit)}
+  <button class="text-button" onclick={() => onchoose(kit)}
     >{words}<b class="figures">{say(kit.priceMinor)}, worth {points(kit.merit.meritHundredths)}</b
     ></button
   >
@@ -76,16 +76,5 @@
   .soft {
     color: var(--ink-soft);
     font-size: 0.75rem;
-  }
-
-  button {
-    min-height: 1.5rem;
-    padding: 0;
-    border: 0;
-    background: none;
-    color: var(--moss);
-    text-align: left;
-    text-decoration: underline;
-    cursor: pointer;
   }
 </style>

@@ -35,7 +35,9 @@
       <tbody>
         {#each byWorth as { take, verdict } (take.id)}
           <tr>
-            <th scope="row"><button onclick={() => onpick(take.id)}>{take.name}</button></th>
+            <th scope="row"
+              ><button class="text-button" onclick={() => onpick(take.id)}>{take.name}</button></th
+            >
             {#each columns as column (column)}
               {@const row = shownOf(verdict, column)}
               <td class="n figures" class:bad={row?.tone === 'bad'}>{row?.shown ?? 'no clap'}</td>
@@ -87,16 +89,5 @@
 
   .bad {
     color: var(--brick);
-  }
-
-  button {
-    min-height: 1.5rem;
-    padding: 0;
-    border: 0;
-    background: none;
-    color: var(--moss);
-    text-align: left;
-    text-decoration: underline;
-    cursor: pointer;
   }
 </style>

@@ -68,7 +68,7 @@
         {/if}
         {#if onsettings}
           <button
-            class="settings"
+            class="text-button settings"
             onclick={() => onsettings(scene.id)}
             aria-label="Settings for {scene.name}">what to set</button
           >
@@ -137,13 +137,7 @@
 
   .settings {
     margin-top: 0.2rem;
-    padding: 0;
-    border: 0;
-    background: none;
-    color: var(--moss);
     font-size: 0.75rem;
-    text-decoration: underline;
-    cursor: pointer;
   }
 
   .held {

@@ -108,6 +108,7 @@
       {#each sounds as one (one.place)}
         <li class:used={one.inUse} data-place={one.place}>
           <button
+            class="text-button"
             aria-pressed={one.inUse}
             onclick={() => onplace(one.place)}
             title="Put the microphone {micPlaceWords[one.place]}">{micPlaceWords[one.place]}</button
@@ -209,14 +210,7 @@
   }
 
   button {
-    padding: 0;
-    border: 0;
-    background: none;
-    color: var(--moss);
     font-weight: 600;
-    text-align: left;
-    text-decoration: underline;
-    cursor: pointer;
   }
 
   li.used button {

@@ -67,7 +67,7 @@
           </dl>
           {#if question.field}
             <button
-              class="how"
+              class="text-button how"
               aria-expanded={open === question.key}
               onclick={() => begin(question.key)}>I have the answer</button
             >
@@ -97,7 +97,7 @@
                       />{/each}
                   </Select>
                 {/if}
-                <button class="how">note it on the part</button>
+                <button class="text-button how">note it on the part</button>
               </form>
             {/if}
           {/if}
@@ -105,7 +105,7 @@
       {/each}
     </ol>
     {#if questions.length > SHOWN_FIRST}
-      <button class="how" onclick={() => (all = !all)}
+      <button class="text-button how" onclick={() => (all = !all)}
         >{all ? 'Fold away' : `Show all ${questions.length} questions`}</button
       >
     {/if}
@@ -156,12 +156,7 @@
 
   .how {
     padding: 0.1rem 0;
-    border: 0;
-    background: none;
-    color: var(--moss);
     font-size: 0.8125rem;
-    text-decoration: underline;
-    cursor: pointer;
   }
 
   .how:disabled {

@@ -47,7 +47,7 @@
   <p class="why">
     {finding.why()}
     {#if finding.figure && finding.sceneId}
-      <button class="how" onclick={() => onwhy(finding, finding.figure!)}
+      <button class="text-button how" onclick={() => onwhy(finding, finding.figure!)}
         >How is that worked out?</button
       >
     {/if}
@@ -72,8 +72,10 @@
         >{/if}
     {/each}
     {#if !asking}
-      <button class="how be" onclick={() => (asking = true)} aria-label="Ignore: {finding.title()}"
-        >ignore</button
+      <button
+        class="text-button how be"
+        onclick={() => (asking = true)}
+        aria-label="Ignore: {finding.title()}">ignore</button
       >
     {/if}
   </div>
@@ -91,8 +93,8 @@
           if (event.key === 'Escape') asking = false;
         }}
       />
-      <button class="how">Save the reason</button>
-      <button class="how" type="button" onclick={() => (asking = false)}>Cancel</button>
+      <button class="text-button how">Save the reason</button>
+      <button class="text-button how" type="button" onclick={() => (asking = false)}>Cancel</button>
     </form>
   {/if}
 </div>
@@ -110,13 +112,7 @@
   }
 
   .how {
-    padding: 0;
-    border: 0;
-    background: none;
-    color: var(--moss);
     font-size: 0.8125rem;
-    text-decoration: underline;
-    cursor: pointer;
   }
 
   .remedies {

@@ -50,8 +50,9 @@
           {#if !best.mends}<span class="aside">helps partly</span>{/if}
           {#if best.brings.length > 0}<span class="aside">with side effects</span>{/if}
         </span>
-        {#if (remedies?.length ?? 0) > 1}<button class="more" onclick={() => (open = true)}
-            >{remedies!.length - 1} more</button
+        {#if (remedies?.length ?? 0) > 1}<button
+            class="text-button more"
+            onclick={() => (open = true)}>{remedies!.length - 1} more</button
           >{/if}
       {:else if search === 'going on'}<span class="aside">looking for remedies…</span>
       {:else if search === 'done'}<span class="aside">no remedy on the shelf</span>{/if}
@@ -157,13 +158,7 @@
   }
 
   .more {
-    padding: 0;
-    border: 0;
-    background: none;
-    color: var(--moss);
     font-size: 0.75rem;
-    text-decoration: underline;
-    cursor: pointer;
   }
 
   @media (max-width: 900px) {

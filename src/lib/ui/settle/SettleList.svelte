@@ -195,8 +195,9 @@
         <li class="card be">
           <h3>{finding.title()}</h3>
           <p class="why">{finding.sceneName ? `${finding.sceneName}: ` : ''}“{reason}”</p>
-          <button class="bring" onclick={() => onact({ type: 'bring back', key: finding.key })}
-            >bring back</button
+          <button
+            class="text-button bring"
+            onclick={() => onact({ type: 'bring back', key: finding.key })}>bring back</button
           >
         </li>
       {/each}
@@ -211,13 +212,7 @@
   }
 
   .bring {
-    padding: 0;
-    border: 0;
-    background: none;
-    color: var(--moss);
     font-size: 0.8125rem;
-    text-decoration: underline;
-    cursor: pointer;
   }
 
   .list {

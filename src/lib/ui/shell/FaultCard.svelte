@@ -81,7 +81,7 @@
     <h2>Open another</h2>
     <ul>
       {#each others as { id, name } (id)}
-        <li><button onclick={() => openAnother(id)}>{name}</button></li>
+        <li><button class="text-button" onclick={() => openAnother(id)}>{name}</button></li>
       {/each}
     </ul>
   {/if}
@@ -120,14 +120,6 @@
   }
 
   li button {
-    min-height: 1.5rem;
-    padding: 0;
-    border: 0;
-    background: none;
-    color: var(--moss);
     font-weight: 600;
-    text-align: left;
-    text-decoration: underline;
-    cursor: pointer;
   }
 </style>

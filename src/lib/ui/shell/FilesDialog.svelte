@@ -94,7 +94,11 @@
         <p>Other projects saved here:</p>
         <ul class="projects">
           {#each projects.filter((one) => one.id !== satchel.project?.id) as one (one.id)}
-            <li><button class="word" onclick={() => openProject(one.id)}>{one.name}</button></li>
+            <li>
+              <button class="text-button word" onclick={() => openProject(one.id)}
+                >{one.name}</button
+              >
+            </li>
           {/each}
         </ul>
       </div>
@@ -147,12 +151,7 @@
   }
 
   .word {
-    border: 0;
-    background: none;
-    color: var(--moss);
     font-weight: 600;
-    text-decoration: underline;
-    cursor: pointer;
   }
 
   .faults {

@@ -18,7 +18,7 @@
   {#snippet failed(error, reset)}
     <p class="card lost" role="alert">
       {what} could not be drawn: {wordsOf(error)}. What you did is saved.
-      <button onclick={reset}>Try again</button>
+      <button class="text-button" onclick={reset}>Try again</button>
     </p>
   {/snippet}
 </svelte:boundary>
@@ -30,13 +30,7 @@
   }
 
   button {
-    min-height: 1.5rem;
     padding: 0 0.25rem;
-    border: 0;
-    background: none;
-    color: var(--moss);
     font-weight: 600;
-    text-decoration: underline;
-    cursor: pointer;
   }
 </style>

@@ -34,8 +34,10 @@
 {:catch}
   <p class="lost" role="alert">
     This part of the app could not be fetched. What you did is saved.
-    <button onclick={() => (asked += 1)}>Try again</button>
-    {#if asked > 0}<button onclick={() => location.reload()}>Load the page again</button>{/if}
+    <button class="text-button" onclick={() => (asked += 1)}>Try again</button>
+    {#if asked > 0}<button class="text-button" onclick={() => location.reload()}
+        >Load the page again</button
+      >{/if}
   </p>
 {/await}
 
@@ -49,13 +51,7 @@
   }
 
   button {
-    min-height: 1.5rem;
     padding: 0 0.25rem;
-    border: 0;
-    background: none;
-    color: var(--moss);
     font-weight: 600;
-    text-decoration: underline;
-    cursor: pointer;
   }
 </style>

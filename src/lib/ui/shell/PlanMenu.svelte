@@ -92,16 +92,19 @@
             <span class="soft">shown</span>
           {:else}
             <button
+              class="text-button"
               aria-label="Show {plan.name}"
               onclick={() => satchel.act({ type: 'show plan', planId: plan.id })}>show</button
             >
           {/if}
-          <button aria-label="Branch {plan.name}" onclick={() => satchel.branchPlan(plan.id)}
-            >branch</button
+          <button
+            class="text-button"
+            aria-label="Branch {plan.name}"
+            onclick={() => satchel.branchPlan(plan.id)}>branch</button
           >
           {#if project.plans.length > 1}
             <button
-              class="out"
+              class="text-button out"
               aria-label="Delete {plan.name}"
               onclick={() => satchel.act({ type: 'remove plan', planId: plan.id })}>delete</button
             >
@@ -121,6 +124,7 @@
           <li>
             <span>{label}</span>
             <button
+              class="text-button"
               aria-label="Take back to before: {label}"
               onclick={async () => {
                 await satchel.undoLast(at + 1);
@@ -138,10 +142,14 @@
       <li class:on={one.id === satchel.project?.id}>
         <b>{one.name}</b>
         {#if one.id === satchel.project?.id}<span class="soft">open</span>{:else}
-          <button aria-label="Open {one.name}" onclick={() => toProject(one.id)}>open</button>
+          <button class="text-button" aria-label="Open {one.name}" onclick={() => toProject(one.id)}
+            >open</button
+          >
         {/if}
-        <button class="out" aria-label="Delete {one.name}" onclick={() => dropProject(one.id)}
-          >delete</button
+        <button
+          class="text-button out"
+          aria-label="Delete {one.name}"
+          onclick={() => dropProject(one.id)}>delete</button
         >
       </li>
     {/each}
@@ -153,8 +161,10 @@
         <li>
           <b>{name}</b>
           <span class="soft">{why} on {dayWords(dayHere(new Date(at)))}</span>
-          <button aria-label="Bring {name} back" onclick={() => bringBack(number)}
-            >bring back</button
+          <button
+            class="text-button"
+            aria-label="Bring {name} back"
+            onclick={() => bringBack(number)}>bring back</button
           >
         </li>
       {/each}
@@ -211,14 +221,7 @@
   }
 
   li button {
-    min-height: 1.5rem;
-    padding: 0;
-    border: 0;
-    background: none;
-    color: var(--moss);
     font-size: 0.8125rem;
-    text-decoration: underline;
-    cursor: pointer;
   }
 
   li .out {

@@ -129,6 +129,7 @@
       {#if search.failure}<p class="sheet fault" role="alert">
           The search broke off: {search.failure}
           <button
+            class="text-button"
             onclick={() => {
               begunFor = '';
               void search.search(project);
@@ -309,22 +310,6 @@
   .card {
     padding: 0.8rem 1rem;
     font-size: 0.8125rem;
-  }
-
-  .soft {
-    color: var(--ink-soft);
-    font-size: 0.75rem;
-  }
-
-  button {
-    min-height: 1.5rem;
-    padding: 0;
-    border: 0;
-    background: none;
-    color: var(--moss);
-    text-align: left;
-    text-decoration: underline;
-    cursor: pointer;
   }
 
   @media (max-width: 1000px) {
