@@ -12,7 +12,7 @@ import { type Pocket, pockets } from '../model/pocket';
 import type { Project, UnitSystem } from '../model/project';
 import { isRecorded, showsFace } from '../model/scene-facts';
 import type { KitPart } from '../rigs/kit';
-import { soundDestinationOf } from '../rigs/sound-path';
+import { recordedApart, voiceGoesInto } from '../rigs/sound-path';
 import { copyMinutesOfDay } from '../supplies/copy-minutes';
 import { filmingDays } from '../supplies/filming-days';
 
@@ -163,9 +163,15 @@ function preRoll(judged: AngleJudgement): CardItem[] {
       tell('screen', 'Cable and microphone off the screen');
   } else if (rig.hearsByBody)
     tell('own mic', `Nothing covers the microphone of ${body.gear.model}`);
-  const recorder = mic && soundDestinationOf(rig);
-  if (recorder?.gear.kind === 'recorder') {
-    tell('recorder', `${recorder.gear.model} charged, card in, rolling`);
+  const apart = recordedApart(rig);
+  if (apart) {
+    const model = voiceGoesInto(rig)?.gear.model ?? 'The computer';
+    tell(
+      'recorder',
+      apart === 'recorder'
+        ? `${model} charged, card in, rolling`
+        : `${model} awake, records ${mic!.gear.model}, room left on its disk`
+    );
     tell('clap', 'One clap in the picture, for picture and sound');
   }
   if (scene.voice !== 'none' && rig.index === 0)

@@ -13,7 +13,7 @@ import { type SuppliesOfDay, suppliesOfDays, type Taken } from '../supplies/supp
 import type { AngleJudgement } from './incremental';
 import type { Judgement } from './judgement';
 import { closeJoints } from './close-joints';
-import { soundDestinationOf } from '../rigs/sound-path';
+import { voiceGoesInto } from '../rigs/sound-path';
 import { judgePlan } from './judge-plan';
 import { questionsOf } from './questions';
 import { remediesFor } from './settle';
@@ -98,7 +98,7 @@ export function evaluationOf(project: Project, plan: Plan, shelf: Shelf, judgeme
         filterLineId: rig.filter?.line.id,
         keyLampLineId: rig.keyLamp?.part.line.id,
         fillLampLineId: rig.fillLamp?.part.line.id,
-        recordsIntoLineId: soundDestinationOf(rig)?.line.id,
+        recordsIntoLineId: voiceGoesInto(rig)?.line.id,
         furtherLamps: rig.furtherLamps.map(({ part, role, distanceM, angleDeg }) => ({
           lineId: part.line.id,
           role,

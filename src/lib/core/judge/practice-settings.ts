@@ -1,6 +1,6 @@
 import { figureWords, minutesWords } from '../figures/figure-words';
 import { looksDown, showsFace } from '../model/scene-facts';
-import { soundDestinationOf } from '../rigs/sound-path';
+import { recordedApart, voiceGoesInto } from '../rigs/sound-path';
 import { driftMs, USUAL_CLOCKS_APART_PPM } from '../relations/sound/sync';
 import type { AngleJudgement } from './incremental';
 import type { Setting } from './exposure-settings';
@@ -18,11 +18,15 @@ export function practiceSettings({ rig, scene }: Pick<AngleJudgement, 'rig' | 's
         : 'Listen for wind, cloth, hum and a loose plug before the take; keep them closed and low, or what they play leaks back into the microphone as an echo.',
       others: 'Play the test take back instead, where the camera has no headphone socket.'
     });
-  const into = soundDestinationOf(rig);
-  if (rig.index === 0 && into?.gear.kind === 'recorder')
+  const into = voiceGoesInto(rig);
+  const apart = recordedApart(rig);
+  if (apart)
     list.push({
       name: 'Voice recorded on',
-      set: `${into.gear.model}, beside the speaker`,
+      set:
+        apart === 'computer'
+          ? `${into?.gear.model ?? 'the computer'}, over USB`
+          : `${into!.gear.model}, beside the speaker`,
       why:
         body?.gear.ownMicrophone === false
           ? 'The camera hears nothing: clap where both see and hear it, at the start and at the end.'

@@ -1,13 +1,15 @@
 import { describe, expect, it } from 'vitest';
-import { catalogue } from '../../catalogue/load-catalogue';
+import { catalogue, shelfOf } from '../../catalogue/load-catalogue';
+import { cardsOf } from '../cards/cards';
 import { applyAct } from '../acts/apply-act';
 import { chooseBestInScene, doWithoutInScene, useInScene } from '../acts/use-in-scene';
 import { activePlan } from '../model/active-plan';
 import type { GearOf } from '../model/gear';
 import type { Project } from '../model/project';
 import { soundDestinationOf } from '../rigs/sound-path';
+import { evaluationOf } from './evaluation';
 import { settingsOf } from './settings';
-import { calmKit, codes, judged, ownCopy, without } from './tests/calm-kit';
+import { calmKit, codes, judged, line, ownCopy, swap, without } from './tests/calm-kit';
 
 const bodyId = 'orrowby-linnet-ii';
 const recorderId = 'withrick-pocket-scribe';
@@ -68,6 +70,38 @@ describe('the voice', () => {
     const toCamera = applyAct(far, doWithoutInScene(scene, 'recorder')!);
     expect(into(toCamera)).toBe(bodyId);
     expect(codes(toCamera)).toContain('A11');
+  });
+
+  it('of a microphone on USB goes into the computer: laid together by a clap, or by what the camera hears', () => {
+    const project = calmKit();
+    without(project, recorderId);
+    swap(project, 'dunmarrow-burr', 'nibsworth-table');
+    const apart = (kit: Project) =>
+      settingsOf(judged(kit).angles[0]!).find(({ name }) => name === 'Voice recorded on')?.set;
+    expect(apart(project)).toBe('the computer, over USB');
+    const computer = catalogue.ofKind('computer')[0]!;
+    activePlan(project).lines.push(line(computer.id));
+    expect(apart(project)).toBe(`${computer.model}, over USB`);
+    const { scenes } = evaluationOf(
+      project,
+      activePlan(project),
+      shelfOf(project),
+      judged(project)
+    );
+    const own = activePlan(project).lines.find(({ gearId }) => gearId === computer.id)!;
+    expect(scenes[0]!.rig.recordsIntoLineId).toBe(own.id);
+    expect(codes(project)).not.toContain('A8');
+    ownCopy<GearOf<'body'>>(project, bodyId, (gear) => (gear.ownMicrophone = false));
+    expect(codes(project)).toContain('A8');
+    expect(
+      cardsOf(project, judged(project))
+        .flatMap(({ groups }) => groups)
+        .flatMap(({ items }) => items.map(({ text }) => text))
+        .join('\n')
+    ).toContain('records Table');
+    project.scenes[0]!.live = true;
+    expect(apart(project)).toBeUndefined();
+    expect(codes(project)).not.toContain('A8');
   });
 
   it('goes into a recorder where the cable to the camera is not there or too short', () => {

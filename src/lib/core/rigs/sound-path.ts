@@ -1,9 +1,10 @@
 import type { ChainLimit } from '../joining/chains';
 import { memoOn } from '../memo';
-import type { BodyGear, RecorderGear } from '../model/gear';
+import type { BodyGear, GearOf, RecorderGear } from '../model/gear';
 import { fullName } from '../model/gear';
 import { lengthWords } from '../model/measure-words';
 import { portsFor } from '../model/ports-by-role';
+import { isRecorded } from '../model/scene-facts';
 import { subjectDistanceM } from '../relations/optics/subject-distance';
 import { isClosedInBag } from './closings';
 import { connect } from './connection';
@@ -100,6 +101,23 @@ export const soundDestinationOf = memoOn((rig: PlacedRig): SoundDestination | un
     ? body
     : (recorders.find(({ gear }) => portsFor(gear, 'audioIn').length > 0) ?? body);
 });
+
+/** A microphone on USB speaks to a computer, in the kit or not, and to nothing else. */
+export const hearsByComputer = ({ mic }: Pick<PlacedRig, 'mic'>): boolean =>
+  mic?.gear.form === 'desk';
+
+/** What the voice is recorded in, or goes out live from; undefined for a computer that is not in the kit. */
+export const voiceGoesInto = (
+  rig: PlacedRig
+): SoundDestination | KitPart<GearOf<'computer'>> | undefined =>
+  hearsByComputer(rig) ? rig.kit.of('computer')[0] : soundDestinationOf(rig);
+
+/** Where the voice is recorded when it is not the camera that does it; undefined where it is, and off the record. */
+export function recordedApart(rig: PlacedRig): 'recorder' | 'computer' | undefined {
+  if (rig.index > 0 || !rig.mic || !isRecorded(rig.scene)) return undefined;
+  if (hearsByComputer(rig)) return rig.scene.live ? undefined : 'computer';
+  return soundDestinationOf(rig)?.gear.kind === 'recorder' ? 'recorder' : undefined;
+}
 
 function leadsTo(rig: PlacedRig, into: SoundDestination): boolean {
   const from = portsFor(rig.mic!.gear, 'audioOut');

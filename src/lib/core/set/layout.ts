@@ -11,7 +11,7 @@ import type { Angle, Scene } from '../model/scene';
 import { isFlown, isHandheld, isSeated, looksDown, showsFace } from '../model/scene-facts';
 import { lampsHeldBesideKey, lampStandOf } from '../rigs/lamp-stand';
 import type { PlacedLamp, PlacedRig } from '../rigs/placed-rig';
-import { CABLE_SLACK, soundDestinationOf, soundNeeds } from '../rigs/sound-path';
+import { CABLE_SLACK, hearsByComputer, soundDestinationOf, soundNeeds } from '../rigs/sound-path';
 import { EYE_LEVEL_M, EYES_ABOVE_MOUTH_M, lampSideOf, TABLE_HEIGHT_M } from '../rigs/places';
 
 /**
@@ -356,7 +356,7 @@ function micOnSet(
 }
 
 function cableOf(rig: PlacedRig): number | undefined {
-  const into = soundDestinationOf(rig);
+  const into = hearsByComputer(rig) ? undefined : soundDestinationOf(rig);
   const neededM = into ? soundNeeds(rig, into).lengthNeededM : 0;
   return neededM > 0 ? neededM : undefined;
 }

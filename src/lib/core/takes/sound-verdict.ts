@@ -390,8 +390,8 @@ export function differenceWords(
     words.push(
       Math.abs(b - a) < SURE_DB
         ? name === 'second'
-          ? 'Both are equally clean.'
-          : 'The third is as clean as the first.'
+          ? 'Neither is cleaner than the other.'
+          : 'The third is no cleaner than the first.'
         : `The ${name} is ${minus(Math.abs(b - a), 0)} dB ${b > a ? 'cleaner' : 'noisier'}.`
     );
   else if (a !== undefined || b !== undefined)

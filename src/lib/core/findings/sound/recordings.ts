@@ -2,6 +2,7 @@ import { figureWords, minutesWords } from '../../figures/figure-words';
 import { fullName } from '../../model/gear';
 import { isRecorded } from '../../model/scene-facts';
 import { hearsVoice } from '../../rigs/placed-rig';
+import { recordedApart } from '../../rigs/sound-path';
 import { figureRow, type AngleFindingRow } from '../finding';
 import { cheapestOf, leaveOut, swapTo } from '../part-candidates';
 
@@ -17,19 +18,22 @@ export const recordingsFindings: readonly AngleFindingRow[] = [
     reads: ['recorderDrift', 'fps', 'recorderClock', 'longestTake'],
     judge: (rig, figures) => {
       const recorder = rig.kit.of('recorder')[0];
-      if (!recorder || !rig.body || !hearsVoice(rig)) return undefined;
+      const byComputer = recordedApart(rig) === 'computer';
+      if (!rig.body || !hearsVoice(rig) || !(recorder || byComputer)) return undefined;
+      const heard = byComputer ? rig.mic! : recorder!;
       if (rig.body.gear.ownMicrophone === false)
         return {
           severity: 'warn',
           about: 'no guide track',
-          lineIds: [recorder.line.id, rig.body.line.id],
+          lineIds: [heard.line.id, rig.body.line.id],
           has: 0,
           needs: 1,
           unit: 'count',
           title: () => `${rig.body!.gear.model} hears nothing to line the sound up by`,
           why: () =>
-            `${fullName(recorder.gear)} records the voice, but ${fullName(rig.body!.gear)} has no microphone of its own: clap where both see and hear it, at the start and at the end.`
+            `${byComputer ? `The computer records ${fullName(heard.gear)}` : `${fullName(heard.gear)} records the voice`}, but ${fullName(rig.body!.gear)} has no microphone of its own: clap where both see and hear it, at the start and at the end.`
         };
+      if (!recorder) return undefined;
       const drift = figures.recorderDrift;
       const fps = figures.fps!;
       if (drift === undefined || (drift / 1000) * fps < FRAMES_OF_DRIFT) return undefined;
@@ -48,14 +52,18 @@ export const recordingsFindings: readonly AngleFindingRow[] = [
       };
     },
     propose: (context) => {
-      const recorder = context.rig.kit.of('recorder')[0]!;
+      const recorder = context.rig.kit.of('recorder')[0];
       return [
-        swapTo(
-          context,
-          'recorder',
-          recorder.line.id,
-          (gear) => (gear.clockPpm ?? Infinity) < (recorder.gear.clockPpm ?? Infinity)
-        ),
+        ...(recorder
+          ? [
+              swapTo(
+                context,
+                'recorder',
+                recorder.line.id,
+                (gear) => (gear.clockPpm ?? Infinity) < (recorder.gear.clockPpm ?? Infinity)
+              )
+            ]
+          : []),
         ...(context.rig.body!.gear.ownMicrophone === false
           ? [
               swapTo(
@@ -66,7 +74,7 @@ export const recordingsFindings: readonly AngleFindingRow[] = [
               )
             ]
           : []),
-        leaveOut(recorder.line, recorder.gear.model)
+        ...(recorder ? [leaveOut(recorder.line, recorder.gear.model)] : [])
       ];
     }
   }),
