@@ -5,6 +5,7 @@ import { memoOn } from '../memo';
 import type { GearItem } from '../model/gear';
 import { type KitPart, piecesOf } from '../rigs/kit';
 import { setUpMinutes } from '../rigs/places';
+import { receiverInShoe, receiverKg, selfScreenOf } from '../rigs/on-camera';
 import type { PlacedRig } from '../rigs/placed-rig';
 import { soundDestinationOf } from '../rigs/sound-path';
 import { cardsFor, batteriesFor } from './endurance-rows';
@@ -28,10 +29,29 @@ export const partsOnHead = memoOn((rig: PlacedRig): readonly KitPart[] => {
   const lens = rig.lens && !rig.lens.builtIn ? rig.kit.byLine(rig.lens.lineId) : undefined;
   if (lens) parts.push(lens);
   if (rig.mic && (rig.micPlace === 'shoe' || rig.micPlace === 'side arm')) parts.push(rig.mic);
+  const screen = selfScreenOf(rig);
+  if (screen) parts.push(screen);
   const cage = cageFor(rig);
   if (cage && warmsUp(rig)) parts.push(cage);
   return parts;
 });
+
+/** What these parts weigh with the receiver in the shoe, of which only the whole set states a weight. */
+function withReceiverKg(rig: PlacedRig, parts: readonly KitPart[]): number | undefined {
+  const [sum, receiver] = [massKg(parts), receiverKg(rig)];
+  return sum === undefined || receiver === undefined ? undefined : sum + receiver;
+}
+export const loadOnHeadKg = (rig: PlacedRig): number | undefined =>
+  withReceiverKg(rig, partsOnHead(rig));
+const loadOnSupportKg = (rig: PlacedRig): number | undefined =>
+  withReceiverKg(rig, partsOnSupport(rig));
+
+/** The part on the support of which nobody states the weight. */
+const unweighedOn = (rig: PlacedRig, parts: readonly KitPart[]): KitPart | undefined =>
+  [...parts, ...(receiverInShoe(rig) ? [rig.mic!] : [])].find(
+    ({ gear }) => gear.massG === undefined
+  );
+export const unweighedOnHead = (rig: PlacedRig) => unweighedOn(rig, partsOnHead(rig));
 
 /** Every part this scene takes out of the bag, each once; spares stay in and weigh on nobody's ease. */
 export const partsOfScene = memoOn((rig: PlacedRig): readonly KitPart[] => {
@@ -121,9 +141,9 @@ export const handlingRows = {
       between: [0.2, 3],
       field: 'massG',
       perUnit: 1000,
-      of: (rig) => partsOnSupport(rig).find(({ gear }) => gear.massG === undefined)
+      of: (rig) => unweighedOn(rig, partsOnSupport(rig))
     },
-    read: (rig) => (rig.body && rig.support ? massKg(partsOnSupport(rig)) : null)
+    read: (rig) => (rig.body && rig.support ? loadOnSupportKg(rig) : null)
   },
   loadOnSupport: {
     name: 'load on the support',
@@ -157,9 +177,9 @@ export const handlingRows = {
       between: [0.1, 2],
       field: 'massG',
       perUnit: 1000,
-      of: (rig) => partsOnSupport(rig).find(({ gear }) => gear.massG === undefined)
+      of: (rig) => unweighedOn(rig, partsOnSupport(rig))
     },
-    read: (rig) => (rig.body && isHandheld(rig.angle) ? massKg(partsOnSupport(rig)) : null)
+    read: (rig) => (rig.body && isHandheld(rig.angle) ? loadOnSupportKg(rig) : null)
   },
   heldOut: {
     name: 'weight held out by hand',

@@ -1,31 +1,36 @@
 import { headMomentNm, headShare } from '../relations/support/head';
 import type { KitPart } from '../rigs/kit';
 import type { PlacedRig } from '../rigs/placed-rig';
-import { massKg, partsOnHead } from './handling-rows';
+import { receiverKg, selfScreenOf } from '../rigs/on-camera';
+import { loadOnHeadKg, partsOnHead, unweighedOnHead } from './handling-rows';
 import type { FigureRows } from './rows';
 
-/** A microphone rides this far above the top of the body; an estimate. */
-const MIC_OVER_BODY_MM = 40;
+/** What sits in the shoe rides this far above the top of the body; an estimate. */
+const OVER_BODY_MM = 40;
 
-/** The middle of the load over the plate: body and lens lie by half the body's height, the microphone on top. */
+/** The middle of the load over the plate: body and lens lie by half the body's height, what is in the shoe on top. */
 function loadCentreMm(rig: PlacedRig): number | undefined {
   const bodyMm = rig.body!.gear.sizeMm?.height;
   if (bodyMm === undefined) return undefined;
+  const screen = selfScreenOf(rig);
   let grams = 0;
   let turning = 0;
   for (const part of partsOnHead(rig)) {
     const { massG } = part.gear;
     if (massG === undefined) return undefined;
     grams += massG;
-    turning += massG * (part === rig.mic ? bodyMm + MIC_OVER_BODY_MM : bodyMm / 2);
+    const isOnTop = part === rig.mic || part === screen;
+    turning += massG * (isOnTop ? bodyMm + OVER_BODY_MM : bodyMm / 2);
   }
+  const receiver = receiverKg(rig);
+  if (receiver === undefined) return undefined;
+  grams += receiver * 1000;
+  turning += receiver * 1000 * (bodyMm + OVER_BODY_MM);
   return turning / grams;
 }
 
 const unsaid = (rig: PlacedRig): KitPart | undefined =>
-  rig.body?.gear.sizeMm?.height === undefined
-    ? rig.body
-    : partsOnHead(rig).find(({ gear }) => gear.massG === undefined);
+  rig.body?.gear.sizeMm?.height === undefined ? rig.body : unweighedOnHead(rig);
 
 /** What a head bought by itself carries, as a weight and as a moment. */
 export const headRows = {
@@ -38,9 +43,9 @@ export const headRows = {
       between: [0.2, 3],
       field: 'massG',
       perUnit: 1000,
-      of: (rig) => partsOnHead(rig).find(({ gear }) => gear.massG === undefined)
+      of: unweighedOnHead
     },
-    read: (rig) => (rig.body && rig.head ? massKg(partsOnHead(rig)) : null)
+    read: (rig) => (rig.body && rig.head ? loadOnHeadKg(rig) : null)
   },
   headPayload: {
     name: 'payload of the head',

@@ -1,3 +1,4 @@
+import { facesFront } from '../rigs/on-camera';
 import { isCarried, isSeated, showsFace } from '../model/scene-facts';
 import { orientations, tapeEnds } from '../model/word-lists';
 import { sensorFormats } from '../model/sensor-formats';
@@ -394,7 +395,7 @@ export const opticsRows = {
       if (kit.of('mirror box').length > 0) return 1;
       if (kit.of('monitor').some((part) => isReady(rig, part))) return 1;
       const { screen } = body.gear;
-      return yesNo(screen === undefined ? undefined : screen !== 'fixed' && screen !== 'tilts');
+      return yesNo(screen === undefined ? undefined : facesFront(body.gear));
     }
   }
 } satisfies FigureRows;

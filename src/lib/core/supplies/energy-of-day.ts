@@ -1,3 +1,4 @@
+import { facesFront } from '../rigs/on-camera';
 import { batteriesFor, runsFromMains, suppliesOf } from '../figures/endurance-rows';
 import type { BatteryGear, GearItem, GearOf } from '../model/gear';
 import { bankEnergyAtPlugWh, DEVICE_INPUT } from '../relations/power/bank';
@@ -46,9 +47,6 @@ export function workingIn(rig: PlacedRig): Working[] {
       working.push({ part: lamp.part, watts: lamp.part.gear.drawW });
   return working.filter(({ part }) => part === body || !runsFromBlock(rig, part));
 }
-
-const facesFront = (body: GearOf<'body'> | undefined): boolean =>
-  body?.screen !== undefined && body.screen !== 'fixed' && body.screen !== 'tilts';
 
 /** A part whose sheet states hours draws what empties one of its batteries in that time. */
 function drawByHours(

@@ -1,6 +1,7 @@
 import { fullName } from '../../model/gear';
 import { portsFor } from '../../model/ports-by-role';
 import type { KitPart } from '../../rigs/kit';
+import { receiverInShoe, selfScreenOf } from '../../rigs/on-camera';
 import type { PlacedRig } from '../../rigs/placed-rig';
 import { type AngleFindingRow, rigRow } from '../finding';
 import { addOne, leaveOut, setRig } from '../part-candidates';
@@ -9,12 +10,16 @@ const SHOE = 'shoe';
 
 /** Parts of a rig that slide into an accessory shoe while it films. */
 function shoeFeet(rig: PlacedRig): KitPart[] {
-  const { mic, micPlace, scene, index, kit } = rig;
+  const { mic, micPlace } = rig;
   const parts: KitPart[] = [];
   if (mic && (micPlace === 'shoe' || micPlace === 'side arm')) parts.push(mic);
-  const mirror = scene.wantsSeeSelf && index === 0 ? kit.of('mirror box')[0] : undefined;
-  if (mirror) parts.push(mirror);
-  return parts.filter(({ gear }) => portsFor(gear, 'stands').some(({ type }) => type === SHOE));
+  const receiver = receiverInShoe(rig);
+  const screen = selfScreenOf(rig);
+  const standing = parts.filter(({ gear }) =>
+    portsFor(gear, 'stands').some(({ type }) => type === SHOE)
+  );
+  // A monitor comes with a thread below, and stands in the shoe by a ball or an arm.
+  return [...standing, ...(receiver ? [receiver] : []), ...(screen ? [screen] : [])];
 }
 
 /** Shoes the body has, and those that a cage made for it and a handle on that bring. */
@@ -54,7 +59,7 @@ export const oneShoeFindings: readonly AngleFindingRow[] = [
     },
     propose: (context) => {
       const { rig } = context;
-      const mirror = shoeFeet(rig).find(({ gear }) => gear.kind === 'mirror box');
+      const screen = selfScreenOf(rig);
       return [
         addOne(
           context,
@@ -63,11 +68,15 @@ export const oneShoeFindings: readonly AngleFindingRow[] = [
             gear.fitsBodyId === rig.body!.gear.id &&
             portsFor(gear, 'carries').some(({ type }) => type === SHOE)
         ),
-        {
-          label: 'Microphone on the boom',
-          act: setRig(context, { micPlace: 'boom arm' })
-        },
-        ...(mirror ? [leaveOut(mirror.line, mirror.gear.model)] : [])
+        ...(receiverInShoe(rig)
+          ? []
+          : [
+              {
+                label: 'Microphone on the boom',
+                act: setRig(context, { micPlace: 'boom arm' })
+              }
+            ]),
+        ...(screen ? [leaveOut(screen.line, screen.gear.model)] : [])
       ];
     }
   })

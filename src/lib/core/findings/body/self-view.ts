@@ -1,3 +1,4 @@
+import { facesFront } from '../../rigs/on-camera';
 import { figureWords } from '../../figures/figure-words';
 import { fullName } from '../../model/gear';
 import { MONITOR_CONTRAST } from '../../relations/lighting/monitor-contrast';
@@ -46,12 +47,7 @@ export const selfViewFindings: readonly AngleFindingRow[] = [
       { parts: cheapestOf(shelf, project, 'mirror box'), label: (gear) => `Add ${gear.model}` },
       { parts: cheapestOf(shelf, project, 'monitor'), label: (gear) => `Add ${gear.model}` },
       {
-        parts: cheapestOf(
-          shelf,
-          project,
-          'body',
-          (gear) => gear.screen !== undefined && gear.screen !== 'fixed' && gear.screen !== 'tilts'
-        ),
+        parts: cheapestOf(shelf, project, 'body', facesFront),
         label: (gear) => `Swap to ${gear.model}`,
         act: swapFor(rig.body!.line.id)
       }

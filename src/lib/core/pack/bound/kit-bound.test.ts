@@ -105,7 +105,7 @@ describe('what no kit can be worth more than', () => {
         }
     }
     expect(passed).toEqual([]);
-  }, 2_000_000);
+  }, 7_200_000);
 
   it('rises with what is spent, and is nothing where no body can be had', () => {
     const steps = boundsOf(frameOf(projectOf(['seated']), catalogue, noRules, MOST_MINOR));

@@ -35,9 +35,10 @@ const PIECES = 9;
 const alwaysThere: ReadonlySet<GearKind> = new Set([
   'windscreen',
   'mount adapter',
-  'thread adapter',
-  'mirror box'
+  'thread adapter'
 ]);
+/** What shows oneself, and weighs. */
+const beforeOneself: ReadonlySet<GearKind> = new Set(['mirror box']);
 /** What is in the way of nothing that powers, stores and records: the rest of a rig draws and weighs. */
 const restsOn: ReadonlySet<GearKind> = new Set([
   'body',
@@ -65,6 +66,7 @@ export class LeanRigs {
   readonly #always: readonly PlanLine[];
   readonly #withFilters: readonly PlanLine[];
   readonly #supplies: readonly PlanLine[];
+  readonly #withMirror: readonly PlanLine[];
   readonly #said: Rig;
   readonly #angle: Scene['angles'][number];
 
@@ -97,6 +99,7 @@ export class LeanRigs {
       });
     this.#always = those((gear) => alwaysThere.has(gear.kind) || isBoom(gear));
     this.#withFilters = [...this.#always, ...those(({ kind }) => beforeTheLens.has(kind))];
+    this.#withMirror = [...this.#always, ...those(({ kind }) => beforeOneself.has(kind))];
     this.#supplies = those(({ kind }) => !restsOn.has(kind));
     this.#angle = scene.angles[0]!;
     this.#said = {
@@ -213,6 +216,11 @@ export class LeanRigs {
   /** The same with every filter there is, and rings to screw it on. */
   litRig(...ways: readonly Way[]): ReckonedRig {
     return this.#placed(this.#withFilters, ways);
+  }
+
+  /** The same with a mirror to see oneself in. */
+  mirroredRig(...ways: readonly Way[]): ReckonedRig {
+    return this.#placed(this.#withMirror, ways);
   }
 
   /** The same beside everything that powers, stores and records, many pieces of each. */

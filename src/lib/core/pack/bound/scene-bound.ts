@@ -269,7 +269,7 @@ function lensBeside(
   return {
     ...handled([way], [], start),
     gains: [
-      pointsOf('picture', alone),
+      pointsOf('picture', rigs.mirroredRig(body, way, bare.support, bare.mic, bare.lamps)),
       ...start.map((one) => -one),
       ...exposure,
       ...supports.flatMap(({ gains }) => gains)
