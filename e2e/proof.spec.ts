@@ -77,7 +77,9 @@ test('a worse take says what changed, is compared, listened to unseen and laid o
   await list(page).nth(1).click();
   await list(page).nth(0).click();
   const compared = page.getByRole('region', { name: 'Two takes compared' });
-  await expect(compared.getByRole('listitem').first()).toHaveText('Neither is cleaner than the other.');
+  await expect(compared.getByRole('listitem').first()).toHaveText(
+    'Neither is cleaner than the other.'
+  );
   await expect(compared).toContainText(/hum at 50 Hz in the second/i);
   await expect(compared).toContainText(/Its peaks are 1\d dB higher/);
   const worse = page.getByRole('article', { name: /^Take Take 2/ });
