@@ -11,7 +11,7 @@ import type { Shelf } from '../model/shelf';
  */
 export function packFirstKit(start: Project, shelf: Shelf): Project {
   const spendable = spendableOf(start);
-  const { front } = pack(start, shelf, noRules, { boundsToo: false });
+  const { front } = pack(start, shelf, noRules, { thorough: false });
   const within = front.filter(({ priceMinor }) => priceMinor <= spendable);
   const kit = goodEnoughOf(within, costOfPoint(start));
   return kit ? withKit(start, kit) : start;

@@ -45,8 +45,8 @@ export interface PackProgress {
 
 /** The front is looked at in so many slices of money, so that no end of it waits for the other. */
 const SLICES = 80;
-/** Bodies a kit is begun with: all of a shelf as it ships. With four, kits up to six points better were missed at some spends. */
-const BEGINNINGS = 40;
+/** Bodies a kit is begun with. Thorough is all of a shelf as it ships: with four, kits up to six points better were missed at some spends. */
+const BEGINNINGS = { thorough: 40, quick: 4 } as const;
 /** Where nothing within the budget films all, it is looked so much further than the cheapest that does. */
 const PAST_THE_CHEAPEST = 1.1;
 /** Told of after so many kits. */
@@ -63,28 +63,32 @@ const WHOLE_LOOK_EVERY = 6;
  * plan. It is the best that was found; last it is bounded what any kit can be worth, so that a person knows how far
  * the best can be from it.
  *
- * @param boundsToo whether that is asked for
+ * @param thorough whether that is asked for, and every body begun with; a first kit comes sooner without
  */
 export function* packing(
   given: Project,
   whole: Shelf,
   rules: PackRules = noRules,
-  boundsToo = true
+  thorough = true
 ): Generator<PackProgress, PackProgress, void> {
-  let search = new Search(frameOf(given, whole, rules));
+  const beginnings = thorough ? BEGINNINGS.thorough : BEGINNINGS.quick;
+  let search = new Search(frameOf(given, whole, rules), beginnings);
   yield* search.begin();
   if (!search.filmsAll) {
     // Nothing within reach films all of it: what the cheapest that does costs is what a person has to know.
-    const further = new Search(frameOf(given, whole, rules, MOST_MINOR));
+    const further = new Search(frameOf(given, whole, rules, MOST_MINOR), beginnings);
     yield* further.begin();
     const upTo = further.cheapestThatFilms;
     if (upTo !== undefined) {
-      search = new Search(frameOf(given, whole, rules, Math.round(upTo * PAST_THE_CHEAPEST)));
+      search = new Search(
+        frameOf(given, whole, rules, Math.round(upTo * PAST_THE_CHEAPEST)),
+        beginnings
+      );
       yield* search.begin();
     }
   }
   yield* search.run();
-  if (boundsToo) yield* search.bound();
+  if (thorough) yield* search.bound();
   return search.progress(true);
 }
 
@@ -98,7 +102,10 @@ class Search {
   #expanded = 0;
   #told = 0;
 
-  constructor(readonly frame: PackFrame) {
+  constructor(
+    readonly frame: PackFrame,
+    private readonly beginnings: number
+  ) {
     this.#unlike = new UnlikeKits(frame);
   }
 
@@ -190,9 +197,9 @@ class Search {
     const mounts = new Set<string>();
     for (const { body } of best) {
       const mount = body.ports.find(({ role }) => role === 'lens')?.type ?? 'none';
-      if (mounts.size === mounts.add(mount).size && chosen.size >= BEGINNINGS) continue;
+      if (mounts.size === mounts.add(mount).size && chosen.size >= this.beginnings) continue;
       chosen.add(body);
-      if (chosen.size > BEGINNINGS) break;
+      if (chosen.size > this.beginnings) break;
     }
     return [...chosen];
   }
@@ -295,9 +302,9 @@ export function pack(
   given: Project,
   whole: Shelf,
   rules: PackRules = noRules,
-  { mostJudged = Infinity, boundsToo = true }: { mostJudged?: number; boundsToo?: boolean } = {}
+  { mostJudged = Infinity, thorough = true }: { mostJudged?: number; thorough?: boolean } = {}
 ): PackProgress {
-  const search = packing(given, whole, rules, boundsToo);
+  const search = packing(given, whole, rules, thorough);
   for (;;) {
     const step = search.next();
     if (step.done === true || step.value.judged >= mostJudged) return step.value;

@@ -39,7 +39,7 @@ describe.each([
   ['hands', 900]
 ] as const)('kits that chance makes, for %s with %i', (style, limit) => {
   const start = answered([style], limit, 'sound and light first', false, false);
-  const { front } = pack(start, catalogue, noRules, { boundsToo: false });
+  const { front } = pack(start, catalogue, noRules, { thorough: false });
   const bestFor = (most: number): PackedKit =>
     front.filter(({ priceMinor }) => priceMinor <= most).at(-1)!;
   const most = bestFor(spendableOf(start)).priceMinor;
@@ -69,7 +69,7 @@ describe.each([
   it('and begun from any of the front come back to it', () => {
     const best = bestFor(spendableOf(start));
     for (const at of [0.3, 0.6].map((share) => Math.floor(share * front.length))) {
-      const again = pack(withKit(start, front[at]!), catalogue, noRules, { boundsToo: false });
+      const again = pack(withKit(start, front[at]!), catalogue, noRules, { thorough: false });
       const found = again.front
         .filter(({ priceMinor }) => priceMinor <= spendableOf(start))
         .at(-1)!;
