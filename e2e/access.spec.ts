@@ -34,7 +34,7 @@ const places: Record<string, (page: Page) => Promise<void>> = {
     await page.getByText('What all six say').click();
     await page.getByRole('button', { name: 'Limit single pockets' }).click();
     await page.getByRole('button', { name: /^Share it out/ }).click();
-    await expect(page.locator('.school li')).toHaveCount(6);
+    await expect(page.locator('.verdicts li')).toHaveCount(6);
     await page.getByText('Where people disagree').click();
     await expect(page.locator('.side').first()).toBeVisible();
   },

@@ -116,6 +116,15 @@ test('two scenes filmed on one day share its batteries', async ({ page }) => {
   await expect(power.getByRole('heading', { name: 'Shuttle hands' })).toBeVisible();
 });
 
+test('a group of choices is named in words, and chosen from by its label', async ({ page }) => {
+  await openDemo(page);
+  await page.goto('/brief');
+  const dialog = await ask(page, 'Loom lesson', 'What do you do here?');
+  const styles = dialog.getByRole('group', { name: 'Shooting style', exact: true });
+  await styles.getByText('show a thing on the table').click();
+  await expect(styles.getByRole('radio', { name: 'show a thing on the table' })).toBeChecked();
+});
+
 test('a word of the brief is changed by keyboard alone', async ({ page }) => {
   await openDemo(page);
   await page.goto('/brief');

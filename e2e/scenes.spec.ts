@@ -26,13 +26,13 @@ test('a ride and a flight are packed for, and said in the brief', async ({ page 
 
   // Another style takes the speed away, and brings it back.
   await ride.getByRole('button', { name: /^What do you do here/ }).click();
-  await page.getByLabel('film the land').check({ force: true });
+  await page.locator('label', { hasText: 'film the land' }).click();
   await expect(ride).not.toContainText('pace');
 
   // A talk may have a house that gives its sound; other scenes are not asked.
   const feed = ride.getByRole('button', { name: 'sound from the house’s mixing desk' });
   await expect(feed).toHaveCount(0);
-  await page.getByLabel('film a talk').check({ force: true });
+  await page.locator('label', { hasText: 'film a talk' }).click();
   await page.keyboard.press('Escape');
   await feed.click();
   await kept(page);

@@ -68,7 +68,7 @@ test('all six schools speak of the kit, and one’s own weights are kept', async
   await openDemo(page);
   await page.goto('/brief');
   await page.getByText('What all six say of this kit').click();
-  await expect(page.locator('.school li')).toHaveCount(6);
+  await expect(page.locator('.verdicts li')).toHaveCount(6);
   await page.getByText('Weigh it my own way').click();
   const ease = page.getByRole('spinbutton', { name: 'Weight of ease' });
   await ease.fill('60');

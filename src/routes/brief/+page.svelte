@@ -110,13 +110,13 @@
       <h2 class="section-name">Mains frequency and units</h2>
       <div class="card here">
         <Choice
-          name="Mains frequency"
+          label="Mains frequency"
           options={{ '50': '50 Hz mains', '60': '60 Hz mains' }}
           value={String(project.mainsHz) as '50' | '60'}
           onchoose={(value) => setMains(value === '50' ? 50 : 60)}
         />
         <Choice
-          name="Units"
+          label="Units"
           options={{ metric: 'metres, kilograms', imperial: 'inches, pounds' }}
           value={project.units}
           onchoose={(units) => satchel.act({ type: 'set project', patch: { units } })}

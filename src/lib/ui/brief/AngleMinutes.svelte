@@ -56,7 +56,7 @@ and <Word
   question="Does this camera turn?"
 >
   <Choice
-    name="turns-{scene.id}-{angle.id}"
+    label="Whether the camera turns"
     options={{ turns: 'it turns with what it films', still: 'it looks one way' }}
     value={pans(scene, angle) ? 'turns' : 'still'}
     onchoose={(value) => onangle({ wantsPan: value === 'turns' })}

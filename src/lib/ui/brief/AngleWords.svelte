@@ -39,7 +39,7 @@
   figure={lengthWords(angle.distanceM, units)}
 >
   <Choice
-    name="camera-{scene.id}-{angle.id}"
+    label="Place of the camera"
     options={placeWords}
     value={angle.cameraPlace}
     onchoose={(cameraPlace) => onangle({ cameraPlace })}
@@ -94,7 +94,7 @@
   figure="{lengthWords(size.sizeM, units)} {size.side === 'width' ? 'wide' : 'high'}"
 >
   <Choice
-    name="framing-{scene.id}-{angle.id}"
+    label="Framing"
     options={framingWords}
     value={angle.framing}
     onchoose={(framing) => onangle({ framing, framedSizeM: undefined })}

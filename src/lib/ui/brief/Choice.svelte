@@ -5,16 +5,18 @@
   interface Props {
     options: Readonly<Record<T, string>>;
     value: NoInfer<T>;
-    name: string;
+    /** What is chosen, as a reader of the screen hears it. */
+    label: string;
     onchoose: (value: T) => void;
   }
-  const { options, value, name, onchoose }: Props = $props();
+  const { options, value, label, onchoose }: Props = $props();
+  const name = $props.id();
   const entries = $derived(Object.entries(options) as [T, string][]);
 </script>
 
 <RadioButtonGroup
   class="pills"
-  legendText={name}
+  legendText={label}
   hideLegend
   {name}
   selected={value}

@@ -50,7 +50,7 @@
 <p class="sentence">
   I <Word word={styleWords[scene.style]} question="What do you do here?">
     <Choice
-      name="style-{scene.id}"
+      label="Shooting style"
       options={styleWords}
       value={scene.style}
       onchoose={(style) =>
@@ -114,7 +114,7 @@
     <Word word={feelWords[scene.room.feel]} question="How does the room feel?">
       {@const room = scene.room}
       <Choice
-        name="feel-{scene.id}"
+        label="Size of the room"
         options={feelWords}
         value={room.feel}
         onchoose={(feel) => onscene({ room: { ...room, feel } })}
@@ -124,7 +124,7 @@
   {:else}
     <Word ends="," word="outdoors" question="Indoors or out?">
       <Choice
-        name="place-{scene.id}"
+        label="Outdoors or in a room"
         options={{ out: 'outdoors', in: 'in a room' }}
         value="out"
         onchoose={(value) => value === 'in' && onscene({ room: ordinaryRoom, windMps: 0 })}
@@ -167,7 +167,7 @@
     question="How do you speak?"
   >
     <Choice
-      name="voice-{scene.id}"
+      label="How one speaks"
       options={voiceWords}
       value={scene.voice}
       onchoose={(voice) => onscene({ voice })}
@@ -175,7 +175,7 @@
   </Word>
   in <Word ends="," word={sourceWords[scene.lightSource]} question="Whose light is it?">
     <Choice
-      name="source-{scene.id}"
+      label="Light there is"
       options={sourceWords}
       value={scene.lightSource}
       onchoose={(lightSource) => onscene({ lightSource })}
@@ -271,13 +271,13 @@
     question="Which picture, how many frames?"
   >
     <Choice
-      name="size-{scene.id}"
+      label="Resolution"
       options={{ '1920': '1080: small files', '3840': '4K: crop later' }}
       value={scene.pixelsAcross >= 3840 ? '3840' : '1920'}
       onchoose={(value) => onscene({ pixelsAcross: Number(value) })}
     />
     <Choice
-      name="fps-{scene.id}"
+      label="Frame rate"
       options={{ '24': '24', '25': '25', '30': '30', '50': '50', '60': '60' }}
       value={fpsWord}
       onchoose={(value) => onscene({ fps: Number(value) })}
@@ -294,7 +294,7 @@
       question="Do you need to see yourself while filming?"
     >
       <Choice
-        name="see-{scene.id}"
+        label="Seeing oneself"
         options={yesNo}
         value={scene.wantsSeeSelf ? 'yes' : 'no'}
         onchoose={(value) => onscene({ wantsSeeSelf: value === 'yes' })}
@@ -305,7 +305,7 @@
       question="How much of the face shall be sharp?"
     >
       <Choice
-        name="sharp-{scene.id}"
+        label="How much of the face is sharp"
         options={{ yes: 'nose and ears', no: 'the eyes are enough' }}
         value={scene.wantsFaceSharp ? 'yes' : 'no'}
         onchoose={(value) => onscene({ wantsFaceSharp: value === 'yes' })}

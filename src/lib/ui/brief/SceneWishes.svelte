@@ -93,7 +93,7 @@
     question="Wide or upright?"
   >
     <Choice
-      name="way-{scene.id}"
+      label="Orientation"
       options={orientations}
       value={scene.orientation}
       onchoose={(orientation) => onscene({ orientation })}
@@ -108,7 +108,7 @@
       question="Live or recorded?"
     >
       <Choice
-        name="live-{scene.id}"
+        label="Live or recorded"
         options={{ live: 'live', both: 'live, and recorded in the camera', recorded: 'recorded' }}
         value={scene.liveIsRecorded ? 'both' : 'live'}
         onchoose={(value) =>
@@ -230,7 +230,7 @@
   >
     {#if scene.day !== undefined || project.scenes.length > 1}
       <Choice
-        name="day-{scene.id}"
+        label="Day of the shoot"
         options={dayChoices}
         value={scene.day === undefined ? 'own' : `day ${scene.day}`}
         onchoose={(value) =>

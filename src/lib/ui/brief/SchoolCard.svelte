@@ -86,7 +86,7 @@
   </div>
   <div class="all">
     <Fold title="What all six say of this kit">
-      <ul>
+      <ul class="verdicts">
         {#each verdicts as { school, merit } (school)}
           <li class:own={school === project.school}>
             {schools[school].name}

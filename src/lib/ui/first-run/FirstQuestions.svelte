@@ -150,7 +150,7 @@
   </fieldset>
   <fieldset>
     <legend>3 · What do you have?</legend>
-    <Choice name="What I have" options={haves} value={has} onchoose={(choice) => (has = choice)} />
+    <Choice label="What I have" options={haves} value={has} onchoose={(choice) => (has = choice)} />
     {#if has !== 'nothing'}
       <Select
         size="sm"
@@ -180,7 +180,7 @@
       </p>
     {/if}
     <Choice
-      name="How I buy"
+      label="How I buy"
       options={{ new: 'I buy new', used: 'I buy used where I can' }}
       value={preferUsed ? 'used' : 'new'}
       onchoose={(choice) => (preferUsed = choice === 'used')}
@@ -189,7 +189,7 @@
   <fieldset>
     <legend>4 · How do you choose?</legend>
     <Choice
-      name="How I choose"
+      label="How I choose"
       options={schoolNames}
       value={school}
       onchoose={(choice) => (school = choice)}
