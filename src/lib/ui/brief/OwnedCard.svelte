@@ -66,9 +66,7 @@
     <p class="soft">Nothing yet. What you own costs nothing and counts in the kit.</p>
   {/each}
   <Button size="small" kind="tertiary" on:click={() => (open = true)}>Add what I own</Button>
-  <Button size="small" kind="ghost" on:click={() => (pasting = true)}
-    >Paste a list of what I own</Button
-  >
+  <button class="text-button" onclick={() => (pasting = true)}>Paste a list of what I own</button>
   <a href="/shelf/edit?owned=1">Something not on the shelf</a>
 </div>
 {#if pasting}

@@ -77,9 +77,11 @@
   {#if candidate.unusable}
     <span class="unusable" style:grid-column="span {shown.length}">{candidate.unusable}</span>
   {:else}
-    {#each shown as scene, at (scene.id)}
-      <SceneMeter figure={candidate.figures[at]} sceneName={scene.name} />
-    {/each}
+    <span class="meters">
+      {#each shown as scene, at (scene.id)}
+        <SceneMeter figure={candidate.figures[at]} sceneName={scene.name} />
+      {/each}
+    </span>
   {/if}
   <span
     class="worth figures"
@@ -182,28 +184,47 @@
     color: var(--brick);
   }
 
+  .meters {
+    display: contents;
+  }
+
+  /* A phone has no room for columns: the part and its cost, then the scenes, then what it brings. */
   @media (max-width: 700px) {
     div {
-      grid-template-columns: 2rem repeat(3, 1fr);
-    }
-
-    .name,
-    .cost {
-      grid-column: 2 / -1;
+      grid-template-columns: 2rem minmax(0, 1fr) auto;
+      gap: 0.25rem 0.5rem;
+      padding: 0.5rem;
     }
 
     .cost {
-      text-align: left;
+      grid-area: 1 / 3;
+    }
+
+    .meters {
+      display: grid;
+      grid-template-columns: repeat(var(--scenes), minmax(0, 1fr));
+      grid-area: 2 / 1 / auto / -1;
+      gap: 0.5rem;
+    }
+
+    .unusable {
+      grid-area: 2 / 2 / auto / -1 !important;
     }
 
     .worth {
-      display: none;
+      grid-area: 3 / 1 / auto / 3;
+      text-align: left;
     }
 
-    .unusable,
+    .worth:not(:empty)::after {
+      color: var(--ink-soft);
+      content: ' worth';
+      font-family: var(--text);
+      font-size: 0.75rem;
+    }
+
     .left {
-      grid-column: 2 / -1 !important;
-      text-align: left;
+      grid-area: 3 / 3;
     }
   }
 </style>

@@ -54,65 +54,67 @@
               ? 'owned'
               : formatMoney(firmMinor, currency, { short: true })}</span
         >
-        {#if gear?.priceUsed && line.state !== 'owned'}
+        <span class="acts">
+          {#if gear?.priceUsed && line.state !== 'owned'}
+            <button
+              class="text-button word"
+              onclick={() => change(line.id, { basis: line.basis === 'used' ? 'new' : 'used' })}
+              >{line.basis === 'used' ? 'buy it new' : 'buy it used'}</button
+            >
+          {/if}
           <button
             class="text-button word"
-            onclick={() => change(line.id, { basis: line.basis === 'used' ? 'new' : 'used' })}
-            >{line.basis === 'used' ? 'buy it new' : 'buy it used'}</button
+            onclick={() => change(line.id, { state: line.state === 'owned' ? 'wanted' : 'owned' })}
+            >{line.state === 'owned' ? 'not owned any more' : 'mark as owned'}</button
           >
-        {/if}
-        <button
-          class="text-button word"
-          onclick={() => change(line.id, { state: line.state === 'owned' ? 'wanted' : 'owned' })}
-          >{line.state === 'owned' ? 'not owned any more' : 'mark as owned'}</button
-        >
-        <button
-          class="text-button word"
-          onclick={() => change(line.id, { step: line.step === 'later' ? 'now' : 'later' })}
-          >{line.step === 'later' ? 'bring back' : 'move to later'}</button
-        >
-        {#if gear && usableInScene.has(gear.kind)}
-          <OverflowMenu aria-label="Use {name} in a scene" icon={undefined} size="sm">
-            <span slot="menu" class="text-button word use">use in…</span>
-            {#each scenes as scene (scene.id)}<OverflowMenuItem
-                text={scene.name}
-                on:click={() => {
-                  const act = useInScene(scene, line, gear);
-                  if (act) onact(act);
-                }}
-              />{/each}
-            {#each scenes as scene (scene.id)}
-              {@const without = doWithoutInScene(scene, gear.kind)}
-              {#if without}<OverflowMenuItem
-                  text="None in {scene.name}"
-                  on:click={() => onact(without)}
-                />{/if}
-            {/each}
-            {#each scenes as scene (scene.id)}
-              {@const best = chooseBestInScene(scene, gear.kind)}
-              {#if best}<OverflowMenuItem
-                  text="The best in {scene.name}"
-                  on:click={() => onact(best)}
-                />{/if}
-            {/each}
-          </OverflowMenu>
-        {/if}
-        <button
-          class="text-button word"
-          aria-pressed={line.worn === true}
-          onclick={() => change(line.id, { worn: line.worn ? undefined : true })}
-          >{line.worn ? 'not worn' : 'mark as worn'}</button
-        >
-        <button
-          class="text-button word"
-          aria-pressed={line.locked}
-          onclick={() => change(line.id, { locked: !line.locked })}
-          >{line.locked ? 'unlock' : 'lock'}</button
-        >
-        <button
-          class="text-button word out"
-          onclick={() => onact({ type: 'remove line', lineId: line.id })}>remove</button
-        >
+          <button
+            class="text-button word"
+            onclick={() => change(line.id, { step: line.step === 'later' ? 'now' : 'later' })}
+            >{line.step === 'later' ? 'bring back' : 'move to later'}</button
+          >
+          {#if gear && usableInScene.has(gear.kind)}
+            <OverflowMenu aria-label="Use {name} in a scene" icon={undefined} size="sm">
+              <span slot="menu" class="text-button word use">use in…</span>
+              {#each scenes as scene (scene.id)}<OverflowMenuItem
+                  text={scene.name}
+                  on:click={() => {
+                    const act = useInScene(scene, line, gear);
+                    if (act) onact(act);
+                  }}
+                />{/each}
+              {#each scenes as scene (scene.id)}
+                {@const without = doWithoutInScene(scene, gear.kind)}
+                {#if without}<OverflowMenuItem
+                    text="None in {scene.name}"
+                    on:click={() => onact(without)}
+                  />{/if}
+              {/each}
+              {#each scenes as scene (scene.id)}
+                {@const best = chooseBestInScene(scene, gear.kind)}
+                {#if best}<OverflowMenuItem
+                    text="The best in {scene.name}"
+                    on:click={() => onact(best)}
+                  />{/if}
+              {/each}
+            </OverflowMenu>
+          {/if}
+          <button
+            class="text-button word"
+            aria-pressed={line.worn === true}
+            onclick={() => change(line.id, { worn: line.worn ? undefined : true })}
+            >{line.worn ? 'not worn' : 'mark as worn'}</button
+          >
+          <button
+            class="text-button word"
+            aria-pressed={line.locked}
+            onclick={() => change(line.id, { locked: !line.locked })}
+            >{line.locked ? 'unlock' : 'lock'}</button
+          >
+          <button
+            class="text-button word out"
+            onclick={() => onact({ type: 'remove line', lineId: line.id })}>remove</button
+          >
+        </span>
       </li>
     {/each}
   </ul>
@@ -138,17 +140,35 @@
     border-bottom: 1px solid var(--line);
   }
 
+  /* Names, pieces and prices stand in columns; what can be done with a part takes what is left. */
   li {
-    display: flex;
-    flex-wrap: wrap;
+    display: grid;
+    grid-template-columns: minmax(8rem, 11rem) auto 4.2rem minmax(0, 1fr);
     gap: 0.2rem 0.8rem;
     align-items: center;
     padding: 0.15rem 0;
     font-size: 0.8125rem;
   }
 
+  .acts {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.2rem 0.8rem;
+    align-items: center;
+  }
+
+  @media (width <= 44rem) {
+    li {
+      grid-template-columns: minmax(0, 1fr) auto auto;
+      padding: 0.4rem 0;
+    }
+
+    .acts {
+      grid-column: 1 / -1;
+    }
+  }
+
   li b {
-    flex: 1 1 11rem;
     font-weight: 600;
     overflow-wrap: anywhere;
   }
@@ -179,7 +199,6 @@
   }
 
   .sum {
-    min-width: 4rem;
     text-align: right;
   }
 

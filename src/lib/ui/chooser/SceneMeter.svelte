@@ -7,6 +7,7 @@
 
 {#if figure}
   <span class="meter" title="{sceneName}: {figure.words}, {figure.verdict}">
+    <span class="place" aria-hidden="true">{sceneName}</span>
     <span class="top">
       <span class="well" aria-hidden="true"
         ><span class="fill {figure.level}" style:width="{Math.max(4, 100 * figure.share)}%"
@@ -20,11 +21,17 @@
   </span>
 {:else}
   <span class="meter none" title="{sceneName}: means nothing here"
-    ><span class="unseen">{sceneName}: means nothing here</span></span
+    ><span class="place" aria-hidden="true">{sceneName}</span><span class="unseen"
+      >{sceneName}: means nothing here</span
+    ></span
   >
 {/if}
 
 <style>
+  .place {
+    display: none;
+  }
+
   .meter {
     display: grid;
     gap: 0.1rem;
@@ -93,5 +100,22 @@
 
   .verdict.poor {
     color: var(--brick);
+  }
+
+  /* Where there are no columns, each names its scene. */
+  @media (max-width: 700px) {
+    .place {
+      display: block;
+      overflow: hidden;
+      color: var(--ink-soft);
+      font-size: 0.6875rem;
+      text-overflow: ellipsis;
+      white-space: nowrap;
+    }
+
+    .none {
+      width: auto;
+      height: auto;
+    }
   }
 </style>

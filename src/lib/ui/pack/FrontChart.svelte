@@ -24,7 +24,10 @@
   }
   const { project, steps, below, mustDoScenes, chosen, plan, bound, onchoose }: Props = $props();
 
-  const WIDE = 840;
+  /** Drawn at the size it is shown, so that a phone can read it. */
+  const LEAST_WIDE = 300;
+  let shownWide = $state(840);
+  const wide = $derived(Math.max(LEAST_WIDE, shownWide));
   const HIGH = 262;
   const LEFT = 34;
   const BOTTOM = 24;
@@ -36,7 +39,7 @@
       [...steps.map(({ priceMinor }) => priceMinor), project.limitMinor, plan.priceMinor],
       (minor) => minor
     );
-    return scaleLinear([Math.max(0, least * 0.82), most * 1.03], [LEFT, WIDE - 8]);
+    return scaleLinear([Math.max(0, least * 0.82), most * 1.03], [LEFT, wide - 8]);
   });
   /** What is shown of the bound: from the first kit that films all to the right edge. */
   const ceiling = $derived.by((): Stair[] => {
@@ -116,113 +119,126 @@
       const step = steps[one.at]!;
       const top = y(step.merit.meritHundredths) - 7;
       const right = x(step.priceMinor) - 8;
-      const wide = one.text.length * 5.6;
+      const long = one.text.length * 5.6;
       const clear = placed.every(
         (other) =>
           Math.abs(other.top - top) > 12 ||
-          other.right < right - wide ||
+          other.right < right - long ||
           right < other.right - other.text.length * 5.6
       );
-      if (clear && right - wide > LEFT - 24)
+      if (clear && right - long > LEFT - 24)
         placed.push({ at: one.at, text: one.text, top, right });
     }
     return placed;
   });
   const first = $derived(steps[0]);
+  const cannot = $derived(
+    first
+      ? `below ${say(first.priceMinor)} nothing found films all of it${
+          below.length > 0 && mustDoScenes > 1
+            ? `; ${Math.max(...below.map(({ works }) => works))} of ${mustDoScenes} at most`
+            : ''
+        }`
+      : ''
+  );
   const words = $derived(
     `${steps.length} kits from ${first ? say(first.priceMinor) : ''} to ${steps.length > 0 ? say(steps.at(-1)!.priceMinor) : ''}; the list below has them all`
   );
 </script>
 
-<svg viewBox="0 0 {WIDE} {HIGH}" role="img" aria-label="What every spend buys: {words}">
-  <defs>
-    <pattern id="pack-reserve" width="7" height="7" patternUnits="userSpaceOnUse"
-      ><path d="M0 7L7 0" class="hatch" /></pattern
-    >
-  </defs>
-  <text x={LEFT - 28} y="11">worth, of 100</text>
-  {#each y.ticks(4) as tick (tick)}
-    <path d="M{LEFT} {y(tick)}H{WIDE - 8}" class="grid" />
-    <text x={LEFT - 6} y={y(tick) + 4} text-anchor="end">{points(tick)}</text>
-  {/each}
-  {#if first}
+<div bind:clientWidth={shownWide}>
+  <svg viewBox="0 0 {wide} {HIGH}" role="img" aria-label="What every spend buys: {words}">
+    <defs>
+      <pattern id="pack-reserve" width="7" height="7" patternUnits="userSpaceOnUse"
+        ><path d="M0 7L7 0" class="hatch" /></pattern
+      >
+    </defs>
+    <text x={LEFT - 28} y="11">worth, of 100</text>
+    {#each y.ticks(4) as tick (tick)}
+      <path d="M{LEFT} {y(tick)}H{wide - 8}" class="grid" />
+      <text x={LEFT - 6} y={y(tick) + 4} text-anchor="end">{points(tick)}</text>
+    {/each}
+    {#if first}
+      <rect
+        x={LEFT}
+        y={HIGH - BOTTOM - 26}
+        width={Math.max(0, x(first.priceMinor) - LEFT)}
+        height="26"
+        fill="url(#pack-reserve)"
+        class="cannot"
+      />
+    {/if}
+    <path d={cloth} class="cloth" />
     <rect
-      x={LEFT}
-      y={HIGH - BOTTOM - 26}
-      width={Math.max(0, x(first.priceMinor) - LEFT)}
-      height="26"
+      x={x(spendable)}
+      y={TOP - 6}
+      width={Math.max(0, x(project.limitMinor) - x(spendable))}
+      height={HIGH - BOTTOM - TOP + 6}
       fill="url(#pack-reserve)"
-      class="cannot"
+      class="reserve"
     />
-  {/if}
-  <path d={cloth} class="cloth" />
-  <rect
-    x={x(spendable)}
-    y={TOP - 6}
-    width={Math.max(0, x(project.limitMinor) - x(spendable))}
-    height={HIGH - BOTTOM - TOP + 6}
-    fill="url(#pack-reserve)"
-    class="reserve"
-  />
-  <rect
-    x={x(project.limitMinor)}
-    y={TOP - 6}
-    width={Math.max(0, WIDE - 8 - x(project.limitMinor))}
-    height={HIGH - BOTTOM - TOP + 6}
-    class="past"
-  />
-  <path d="M{x(project.limitMinor)} {TOP - 6}V{HIGH - BOTTOM}" class="limit" />
-  <text x={Math.max(LEFT + 110, x(project.limitMinor))} y="10" text-anchor="middle"
-    >limit {say(project.limitMinor)}</text
-  >
-  {#if first}
-    <text x={x(first.priceMinor) + 6} y={HIGH - BOTTOM - 8} class="cannot-words"
-      >below {say(first.priceMinor)} nothing found films all of it{below.length > 0 &&
-      mustDoScenes > 1
-        ? `; ${Math.max(...below.map(({ works }) => works))} of ${mustDoScenes} at most`
-        : ''}</text
-    >
-  {/if}
-  <path d={path} class="stairs" />
-  {#if ceiling.length > 0}
-    <path d={roof} class="roof" />
-    <text x={WIDE - 10} y={y(ceiling.at(-1)!.hundredths) - 6} text-anchor="end" class="roof-words"
-      >no kit can be worth more</text
-    >
-  {/if}
-  {#each labels as { at, text, top, right } (at)}
-    <text x={right} y={top} text-anchor="end" class="what" class:chosen={at === chosen}>{text}</text
-    >
-  {/each}
-  {#each steps as step, at (step.priceMinor)}
-    <!-- The list beside the drawing has the same steps as buttons. -->
-    <!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions -->
-    <circle
-      cx={x(step.priceMinor)}
-      cy={y(step.merit.meritHundredths)}
-      r={at === chosen ? 7 : 4.5}
-      class="dot"
-      class:chosen={at === chosen}
-      class:enough={step.isGoodEnough}
-      onclick={() => onchoose(at)}
+    <rect
+      x={x(project.limitMinor)}
+      y={TOP - 6}
+      width={Math.max(0, wide - 8 - x(project.limitMinor))}
+      height={HIGH - BOTTOM - TOP + 6}
+      class="past"
     />
-  {/each}
-  <g class="plan" class:hollow={!plan.works}>
-    <path d="M{x(plan.priceMinor)} {y(plan.hundredths) - 7}l7 7-7 7-7-7z" />
+    <path d="M{x(project.limitMinor)} {TOP - 6}V{HIGH - BOTTOM}" class="limit" />
     <text
-      x={x(plan.priceMinor)}
-      y={y(plan.hundredths) + 22}
-      text-anchor={x(plan.priceMinor) > WIDE - 160 ? 'end' : 'middle'}
-      >{plan.name}: {say(plan.priceMinor)}, worth {points(plan.hundredths)}{plan.works
-        ? ''
-        : ' once its stops are settled'}</text
+      x={Math.min(wide - 36, Math.max(LEFT + 110, x(project.limitMinor)))}
+      y="10"
+      text-anchor="middle">limit {say(project.limitMinor)}</text
     >
-  </g>
-  {#each x.ticks(6) as tick (tick)}
-    <text x={x(tick)} y={HIGH - 6} text-anchor="middle">{say(tick)}</text>
-  {/each}
-  <path d="M{LEFT} {HIGH - BOTTOM}H{WIDE - 8}" class="axis" />
-</svg>
+    {#if first}
+      <text
+        x={Math.max(4, Math.min(x(first.priceMinor) + 6, wide - 8 - cannot.length * 6.2))}
+        y={HIGH - BOTTOM - 8}
+        class="cannot-words">{cannot}</text
+      >
+    {/if}
+    <path d={path} class="stairs" />
+    {#if ceiling.length > 0}
+      <path d={roof} class="roof" />
+      <text x={wide - 10} y={y(ceiling.at(-1)!.hundredths) - 6} text-anchor="end" class="roof-words"
+        >no kit can be worth more</text
+      >
+    {/if}
+    {#each labels as { at, text, top, right } (at)}
+      <text x={right} y={top} text-anchor="end" class="what" class:chosen={at === chosen}
+        >{text}</text
+      >
+    {/each}
+    {#each steps as step, at (step.priceMinor)}
+      <!-- The list beside the drawing has the same steps as buttons. -->
+      <!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions -->
+      <circle
+        cx={x(step.priceMinor)}
+        cy={y(step.merit.meritHundredths)}
+        r={at === chosen ? 7 : 4.5}
+        class="dot"
+        class:chosen={at === chosen}
+        class:enough={step.isGoodEnough}
+        onclick={() => onchoose(at)}
+      />
+    {/each}
+    <g class="plan" class:hollow={!plan.works}>
+      <path d="M{x(plan.priceMinor)} {y(plan.hundredths) - 7}l7 7-7 7-7-7z" />
+      <text
+        x={x(plan.priceMinor)}
+        y={y(plan.hundredths) + 22}
+        text-anchor={x(plan.priceMinor) > wide - 160 ? 'end' : 'middle'}
+        >{plan.name}: {say(plan.priceMinor)}, worth {points(plan.hundredths)}{plan.works
+          ? ''
+          : ' once its stops are settled'}</text
+      >
+    </g>
+    {#each x.ticks(Math.min(6, Math.floor(wide / 70))) as tick (tick)}
+      <text x={x(tick)} y={HIGH - 6} text-anchor="middle">{say(tick)}</text>
+    {/each}
+    <path d="M{LEFT} {HIGH - BOTTOM}H{wide - 8}" class="axis" />
+  </svg>
+</div>
 
 <style>
   svg {

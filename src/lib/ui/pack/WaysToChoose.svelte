@@ -68,7 +68,7 @@
 
   .cheapest {
     display: grid;
-    grid-template-columns: 7rem minmax(0, 1fr);
+    grid-template-columns: 9.5rem minmax(0, 1fr);
     gap: 0.6rem;
     align-items: end;
   }
