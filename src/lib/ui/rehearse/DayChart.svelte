@@ -19,7 +19,10 @@
   }
   const { plan, shown, at, glyphOfLine, colourOfLine, onat }: Props = $props();
 
-  const WIDE = 900;
+  /** Drawn at the size it is shown, so that its words keep theirs; a phone scrolls along it. */
+  const LEAST_WIDE = 640;
+  let frameWide = $state(900);
+  const wide = $derived(Math.max(LEAST_WIDE, frameWide));
   const LEFT = 132;
   const HEAD = 46;
   const ROW = 56;
@@ -34,7 +37,7 @@
       shown.endsAtMin -
       shown.startsAtMin -
       nights.reduce((sum, one) => sum + one.toMin - one.fromMin, 0);
-    const perMin = (WIDE - LEFT - 6 - nights.length * NIGHT_PX) / Math.max(1, lit);
+    const perMin = (wide - LEFT - 6 - nights.length * NIGHT_PX) / Math.max(1, lit);
     const domain = [shown.startsAtMin];
     const range = [LEFT];
     for (const { fromMin, toMin } of nights) {
@@ -43,7 +46,7 @@
       range.push(range.at(-1)! + NIGHT_PX);
       domain.push(toMin);
     }
-    range.push(WIDE - 6);
+    range.push(wide - 6);
     domain.push(shown.endsAtMin);
     return scaleLinear(domain, range);
   });
@@ -138,16 +141,16 @@
   );
   function look(event: MouseEvent & { currentTarget: SVGElement }) {
     const box = event.currentTarget.getBoundingClientRect();
-    const along = ((event.clientX - box.left) / box.width) * WIDE;
+    const along = ((event.clientX - box.left) / box.width) * wide;
     if (along >= LEFT) onat(x.invert(along));
   }
 </script>
 
-<div class="scroll">
+<div class="scroll" bind:clientWidth={frameWide}>
   <!-- The buttons above go along the same day by key. -->
   <!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_noninteractive_element_interactions -->
   <svg
-    viewBox="0 0 {WIDE} {high}"
+    viewBox="0 0 {wide} {high}"
     role="img"
     aria-label="What is left in each part through the day; the table below has the figures"
     onclick={look}
@@ -196,7 +199,7 @@
       {@const { cloth, edge } = pathOf(strip, row)}
       <g style:--strip={colourOf(strip)}>
         <path d={cloth} class="cloth" />
-        <path d="M{LEFT} {top(row) + LEVEL}H{WIDE - 6}" class="seam" />
+        <path d="M{LEFT} {top(row) + LEVEL}H{wide - 6}" class="seam" />
         <path d={edge} class="edge" />
         <g transform="translate(2 {top(row) + 8})"
           ><Glyph name={glyphOfLine(strip.lineId)} size={24} /></g
@@ -215,9 +218,9 @@
           <circle cx={x(atMin)} cy={top(row) + LEVEL - 4} r="7.5" class="fault" />
           <path d="M{x(atMin) - 3} {top(row) + LEVEL - 7}l6 6m0 -6l-6 6" class="cross" />
           <text
-            x={x(atMin) + (x(atMin) > WIDE - 160 ? -12 : 12)}
+            x={x(atMin) + (x(atMin) > wide - 160 ? -12 : 12)}
             y={top(row) + 10}
-            text-anchor={x(atMin) > WIDE - 160 ? 'end' : 'start'}
+            text-anchor={x(atMin) > wide - 160 ? 'end' : 'start'}
             class="fault-words"
             >{clockWords(atMin, plan.days)}
             {marks[row]!.lost.length}
