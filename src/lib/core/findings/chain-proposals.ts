@@ -1,10 +1,8 @@
-import type { Act } from '../acts/act';
 import { cheapestClosing, joiningPartsOfShelf } from '../rigs/closings';
 import { openConnection } from '../rigs/open-connections';
 import type { Connection, ConnectionPurpose } from '../rigs/connection';
 import type { AngleContext, SettingProposal } from './finding';
-import { newLine } from '../model/new-line';
-import { basisFor } from '../money/payable-price';
+import { addAll } from './part-candidates';
 
 type ChainContext = Pick<AngleContext, 'rig' | 'shelf' | 'project' | 'plan'>;
 
@@ -25,17 +23,13 @@ export function chainProposal(
   const chain = cheapestClosing(need, rig.kit, joiningPartsOfShelf(shelf.items, project));
   const bought = chain?.parts.filter((part) => part.lineId === undefined) ?? [];
   if (bought.length === 0) return [];
-  const acts: Act[] = [];
-  let grown = plan;
-  for (const { gear } of bought) {
-    const line = newLine(grown, gear, 1, basisFor(project, gear));
-    acts.push({ type: 'add line', line });
-    grown = { ...grown, lines: [...grown.lines, line] };
-  }
   return [
     {
       label: `Add ${bought.map(({ gear }) => gear.model).join(' + ')}`,
-      act: { type: 'batch', acts }
+      act: addAll(
+        { plan, project },
+        bought.map(({ gear }) => ({ gear, quantity: 1 }))
+      )
     }
   ];
 }

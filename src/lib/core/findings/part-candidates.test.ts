@@ -11,19 +11,31 @@ import { payableMinor } from '../money/payable-price';
 import { joiningPartsOfShelf } from '../rigs/closings';
 import { newLine } from '../model/new-line';
 import { chainProposals } from './chain-proposals';
-import {
-  addOne,
-  cheapestOf,
-  leaveOut,
-  oneMoreOf,
-  setRig,
-  swapFor,
-  swapTo
-} from './part-candidates';
+import { addOne, cheapestOf, leaveOut, oneMore, setRig, swapFor, swapTo } from './part-candidates';
 
 const project = demoProject();
 const shelf = shelfOf(project);
 const plan = activePlan(project);
+
+describe('one more of what is owned', () => {
+  it('is bought beside it, at its price, and what nobody sells is not proposed', () => {
+    const line = { ...plan.lines[0]!, state: 'owned' as const };
+    const gear = shelf.byId.get(line.gearId)!;
+    const owning = {
+      ...project,
+      plans: [{ ...plan, lines: [line, ...plan.lines.slice(1)] }],
+      activePlanId: plan.id
+    };
+    const [proposal] = oneMore({ plan: activePlan(owning), project: owning }, { line, gear });
+    const after = applyAct(owning, proposal!.act);
+    expect(judged(after).money.firmMinor - judged(owning).money.firmMinor).toBe(
+      payableMinor(owning, gear)
+    );
+    expect(activePlan(after).lines.filter(({ gearId }) => gearId === gear.id)).toHaveLength(2);
+    const unpriced = { ...gear, priceNew: undefined, priceUsed: undefined };
+    expect(oneMore({ plan, project }, { line, gear: unpriced as typeof gear })).toEqual([]);
+  });
+});
 
 describe('the cheapest of a kind', () => {
   it.each(gearKindNames)('%s: cheapest first, only what is priced here and passes', (kind) => {
@@ -106,11 +118,13 @@ describe('what is proposed', () => {
       label: 'Remove Plover from kit',
       act: { type: 'remove line', lineId: mic.id }
     });
-    expect(oneMoreOf({ ...mic, quantity: 2 })).toEqual({
-      type: 'step quantity',
-      lineId: mic.id,
-      by: 1
-    });
+    const own = shelf.byId.get(mic.gearId)!;
+    expect(oneMore({ plan, project }, { line: { ...mic, quantity: 2 }, gear: own })).toEqual([
+      {
+        label: `One more ${own.model}`,
+        act: { type: 'step quantity', lineId: mic.id, by: 1 }
+      }
+    ]);
     expect(setRig({ rig: { scene: { id: 's' }, angle: { id: 'a' } } }, { apertureN: 4 })).toEqual({
       type: 'set rig',
       sceneId: 's',

@@ -1,7 +1,8 @@
 import type { Act } from '../acts/act';
-import type { GearKind, GearOf } from '../model/gear';
-import type { PlanLine } from '../model/plan';
-import { type Buyer, payableMinor } from '../money/payable-price';
+import type { GearItem, GearKind, GearOf } from '../model/gear';
+import { newLine } from '../model/new-line';
+import type { Plan, PlanLine } from '../model/plan';
+import { basisFor, type Buyer, payableMinor } from '../money/payable-price';
 import type { Project } from '../model/project';
 import type { Angle, Scene } from '../model/scene';
 import type { Shelf } from '../model/shelf';
@@ -61,14 +62,38 @@ export function addOne<K extends GearKind>(
   };
 }
 
+/** Several parts into the plan at once, each a line of its own. */
+export function addAll(
+  { plan, project }: { plan: Plan; project: Project },
+  bought: readonly { gear: GearItem; quantity: number }[]
+): Act {
+  const acts: Act[] = [];
+  let grown = plan;
+  for (const { gear, quantity } of bought) {
+    const line = newLine(grown, gear, quantity, basisFor(project, gear));
+    acts.push({ type: 'add line', line });
+    grown = { ...grown, lines: [...grown.lines, line] };
+  }
+  return { type: 'batch', acts };
+}
+
 /** A line taken out of the plan. */
 export function leaveOut(line: PlanLine, model: string): SettingProposal {
   return { label: `Remove ${model} from kit`, act: { type: 'remove line', lineId: line.id } };
 }
 
-/** One more piece of a line that is there already. */
-export function oneMoreOf(line: PlanLine): Act {
-  return { type: 'step quantity', lineId: line.id, by: 1 };
+/** One more piece of a part of the kit: what is owned is as many as it is, and the next one is bought beside it. */
+export function oneMore(
+  context: { plan: Plan; project: Project },
+  { line, gear }: { line: PlanLine; gear: GearItem }
+): SettingProposal[] {
+  const label = `One more ${gear.model}`;
+  if (line.state !== 'owned')
+    return [{ label, act: { type: 'step quantity', lineId: line.id, by: 1 } }];
+  // Nobody can buy what has no price.
+  return payableMinor(context.project, gear) === undefined
+    ? []
+    : [{ label, act: addAll(context, [{ gear, quantity: 1 }]) }];
 }
 
 /** The brief and setting of the angle a remedy speaks of. */

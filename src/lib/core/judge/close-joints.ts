@@ -1,10 +1,9 @@
 import type { Act } from '../acts/act';
-import { newLine } from '../model/new-line';
+import { addAll } from '../findings/part-candidates';
 import { closeAll, type Joint } from '../joining/close-all';
 import type { Project } from '../model/project';
 import { activePlan } from '../model/active-plan';
 import type { Shelf } from '../model/shelf';
-import { basisFor } from '../money/payable-price';
 import { joiningPartsOfKit, joiningPartsOfShelf } from '../rigs/closings';
 import { connectionWords, isMissingPort } from '../rigs/connection';
 import { connectionsOf } from '../rigs/connections';
@@ -47,15 +46,11 @@ export function closeJoints(project: Project, shelf: Shelf, judgement: Judgement
     joiningPartsOfKit(judgement.kit),
     joiningPartsOfShelf(shelf.items, project)
   );
-  let plan = activePlan(project);
-  const acts: Act[] = [];
-  for (const { gear, quantity } of closing.buy) {
-    const line = newLine(plan, gear, quantity, basisFor(project, gear));
-    acts.push({ type: 'add line', line });
-    plan = { ...plan, lines: [...plan.lines, line] };
-  }
   return {
-    act: acts.length === 0 ? undefined : { type: 'batch', acts },
+    act:
+      closing.buy.length === 0
+        ? undefined
+        : addAll({ plan: activePlan(project), project }, closing.buy),
     costMinor: closing.costMinor,
     gapMinor: closing.gapMinor,
     buy: closing.buy.map(({ gear, quantity }) => ({

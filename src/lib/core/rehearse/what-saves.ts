@@ -1,6 +1,6 @@
 import type { Act } from '../acts/act';
 import { applyAct } from '../acts/apply-act';
-import { cheapestOf, oneMoreOf } from '../findings/part-candidates';
+import { cheapestOf, oneMore } from '../findings/part-candidates';
 import { completeKit } from '../judge/complete-kit';
 import { trackJudgement } from '../judge/incremental';
 import type { Judgement } from '../judge/judgement';
@@ -316,14 +316,9 @@ function paidAttempts(
     });
   const more = (lineId: string, detail: string) => {
     const part = kit.byLine(lineId);
-    // What is owned is as many as it is; one more is bought beside it.
-    if (part?.line.state === 'owned') addNew(part.gear, detail);
-    else if (part)
-      attempts.push({
-        label: `One more ${part.gear.model}`,
-        detail,
-        act: oneMoreOf(part.line)
-      });
+    if (!part) return;
+    for (const proposal of oneMore({ plan: activePlan(project), project }, part))
+      attempts.push({ ...proposal, detail });
   };
   const starved = before.blames.filter(({ cause }) => cause === 'battery empty');
   const types = new Set<string>();

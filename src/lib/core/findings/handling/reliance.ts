@@ -5,7 +5,7 @@ import { fullName } from '../../model/gear';
 import type { KitPart } from '../../rigs/kit';
 import type { PlacedRig } from '../../rigs/placed-rig';
 import { rigRow, type AngleContext, type AngleFindingRow, type Proposal } from '../finding';
-import { addOne, oneMoreOf, swapTo } from '../part-candidates';
+import { addOne, oneMore, swapTo } from '../part-candidates';
 
 /** Parts of which there is one, that are cheap to have twice, and that stop the day when they fail. */
 function singles(
@@ -28,16 +28,16 @@ function singles(
   if (pieces === 1)
     list.push({
       name: 'one card',
-      double: () => [{ label: `One more ${cards[0]!.gear.model}`, act: oneMoreOf(cards[0]!.line) }]
+      double: (context) => oneMore(context, cards[0]!)
     });
   return list;
 }
 
 /** Two doublings in one act, where both are plain. */
 function bothOf(ways: readonly Proposal[][]): Proposal[] {
-  const first = ways[0]![0]!;
-  const second = ways[1]![0]!;
-  if (!('parts' in first) || 'parts' in second) return [];
+  const first = ways[0]![0];
+  const second = ways[1]![0];
+  if (!first || !second || !('parts' in first) || 'parts' in second) return [];
   return [
     {
       parts: first.parts,

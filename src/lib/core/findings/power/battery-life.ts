@@ -4,7 +4,7 @@ import { USB_C } from '../../model/gear/supply-end';
 import { sharesDay } from '../../supplies/filming-days';
 import { bankWattsNeeded } from '../../relations/power/bank';
 import { figureRow, type AngleContext, type AngleFindingRow, type Proposal } from '../finding';
-import { cheapestOf, oneMoreOf, swapFor } from '../part-candidates';
+import { cheapestOf, oneMore, swapFor } from '../part-candidates';
 
 function mainsOrBank({ rig, shelf, project }: AngleContext): Proposal[] {
   const { body } = rig;
@@ -122,10 +122,7 @@ export const batteryLifeFindings: readonly AngleFindingRow[] = [
       const { rig, shelf, project } = context;
       const type = rig.body?.gear.batteryType;
       return [
-        ...batteriesFor(rig).map(({ line, gear }) => ({
-          label: `One more ${gear.model}`,
-          act: oneMoreOf(line)
-        })),
+        ...batteriesFor(rig).flatMap((battery) => oneMore(context, battery)),
         {
           parts:
             type === undefined

@@ -2,7 +2,7 @@ import { NIGHT_HOURS } from '../../figures/away-rows';
 import { batteriesFor } from '../../figures/endurance-rows';
 import { figureWords } from '../../figures/figure-words';
 import { figureRow, type AngleFindingRow } from '../finding';
-import { addOne, oneMoreOf } from '../part-candidates';
+import { addOne, oneMore } from '../part-candidates';
 
 /** P4. */
 export const chargingFindings: readonly AngleFindingRow[] = [
@@ -44,7 +44,7 @@ export const chargingFindings: readonly AngleFindingRow[] = [
         addOne(context, 'charger', (gear) => gear.batteryType === batteryType),
         ...batteriesFor(rig)
           .slice(0, 1)
-          .map(({ line, gear }) => ({ label: `One more ${gear.model}`, act: oneMoreOf(line) })),
+          .flatMap((battery) => oneMore(context, battery)),
         addOne(context, 'battery', (gear) => gear.batteryType === batteryType)
       ];
     }

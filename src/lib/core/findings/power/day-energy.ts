@@ -4,7 +4,7 @@ import { type FilmingDay, minutesBeforeSocket } from '../../supplies/filming-day
 import { bankWattsNeeded } from '../../relations/power/bank';
 import { aboutDay, daysApart, heldOfDay, type ShortDay, shortDays } from '../day-supplies';
 import type { Held, PlanContext, PlanFindingRow, Proposal } from '../finding';
-import { addOne, oneMoreOf } from '../part-candidates';
+import { addOne, oneMore } from '../part-candidates';
 
 /** In a scene that shares its day with none, what its body and its key lamp lack alone is told there, by minutes. */
 const toldAlone =
@@ -43,8 +43,7 @@ function propose(context: PlanContext, held: Held): Proposal[] {
   for (const { part } of short) {
     const rig = day.rigs.find((one) => one.body === part) ?? day.rigs[0]!;
     const batteries = looseBatteriesOf(rig, part);
-    for (const { line, gear } of batteries)
-      proposals.push({ label: `One more ${gear.model}`, act: oneMoreOf(line) });
+    for (const battery of batteries) proposals.push(...oneMore(context, battery));
     const type = 'batteryType' in part.gear ? part.gear.batteryType : undefined;
     if (type !== undefined)
       proposals.push(addOne(context, 'battery', ({ batteryType }) => batteryType === type));

@@ -6,7 +6,7 @@ import { bankEnergyAtPlugWh } from '../../relations/power/bank';
 import { AGED_HEALTH } from '../../relations/power/battery-minutes';
 import { BANK_INTO_BATTERY } from '../../relations/power/off-grid';
 import { figureRow, type AngleContext, type AngleFindingRow, type PartProposal } from '../finding';
-import { addOne, cheapestOf, oneMoreOf } from '../part-candidates';
+import { addOne, cheapestOf, oneMore } from '../part-candidates';
 
 /** So many pieces of the cheapest part that the missing energy is there. */
 function manyOf<K extends 'power bank' | 'battery'>(
@@ -75,7 +75,7 @@ export const daysAwayFindings: readonly AngleFindingRow[] = [
         ...((rig.scene.sunHoursPerDay ?? 0) > 0 ? [addOne(context, 'solar panel')] : []),
         ...batteriesFor(rig)
           .slice(0, 1)
-          .map(({ line, gear }) => ({ label: `One more ${gear.model}`, act: oneMoreOf(line) }))
+          .flatMap((battery) => oneMore(context, battery))
       ];
     }
   })

@@ -2,7 +2,7 @@ import { fullName, type MicrophoneGear } from '../../model/gear';
 import { voicesIn } from '../../model/scene-facts';
 import type { PlacedRig } from '../../rigs/placed-rig';
 import { type AngleFindingRow, rigRow } from '../finding';
-import { cheapestOf, oneMoreOf, setRig } from '../part-candidates';
+import { cheapestOf, oneMore, setRig } from '../part-candidates';
 
 const isWorn = ({ form }: MicrophoneGear): boolean => form.startsWith('lavalier');
 
@@ -38,9 +38,8 @@ export const voicesFindings: readonly AngleFindingRow[] = [
     },
     propose: (context) => {
       const { rig, shelf, project } = context;
-      const { gear, line } = rig.mic!;
       return [
-        { label: `One more ${gear.model}`, act: oneMoreOf(line) },
+        ...oneMore(context, rig.mic!),
         {
           parts: cheapestOf(
             shelf,

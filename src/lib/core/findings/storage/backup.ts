@@ -3,7 +3,7 @@ import { fullName } from '../../model/gear';
 import { isRecorded } from '../../model/scene-facts';
 import type { PlacedRig } from '../../rigs/placed-rig';
 import { rigRow, type AngleFindingRow, type Held, type PlanFindingRow } from '../finding';
-import { addOne, cheapestOf, oneMoreOf, swapTo } from '../part-candidates';
+import { addOne, cheapestOf, oneMore, swapTo } from '../part-candidates';
 
 const pictureCards = (rig: PlacedRig) =>
   cardsFor(rig).reduce((pieces, { line }) => pieces + line.quantity, 0);
@@ -39,10 +39,7 @@ export const backupFindings: readonly AngleFindingRow[] = [
         ...(twoSlots
           ? cardsFor(rig)
               .slice(0, 1)
-              .map(({ line, gear }) => ({
-                label: `One more ${gear.model}`,
-                act: oneMoreOf(line)
-              }))
+              .flatMap((card) => oneMore(context, card))
           : [swapTo(context, 'body', rig.body!.line.id, (gear) => (gear.cardSlots ?? 1) >= 2)]),
         addOne(context, 'monitor', (gear) => gear.recordsItself === true)
       ];

@@ -2,7 +2,7 @@ import { cardsFor } from '../../figures/endurance-rows';
 import { againstNeed, figureWords } from '../../figures/figure-words';
 import { sharesDay } from '../../supplies/filming-days';
 import { figureRow, type AngleFindingRow } from '../finding';
-import { cheapestOf, oneMoreOf, swapFor } from '../part-candidates';
+import { cheapestOf, oneMore, swapFor } from '../part-candidates';
 import { cardKindsOf } from './card-kinds';
 
 /** T1. */
@@ -38,14 +38,12 @@ export const capacityFindings: readonly AngleFindingRow[] = [
           `${figureWords(figures.bitRate!, 'Mb/s')} (${figureWords(figures.writeNeeded!, 'MB/s')}) write ${figureWords(figures.sizeNeeded!, 'GB')}; ${figureWords(figures.cardSpace!, 'GB')} are in the kit.`
       };
     },
-    propose: ({ rig, shelf, project }) => {
+    propose: (context) => {
+      const { rig, shelf, project } = context;
       const cards = cardsFor(rig);
       const kinds = cardKindsOf(rig);
       return [
-        ...cards.map(({ line, gear }) => ({
-          label: `One more ${gear.model}`,
-          act: oneMoreOf(line)
-        })),
+        ...cards.flatMap((card) => oneMore(context, card)),
         ...cards.slice(0, 1).map(({ line, gear }) => ({
           parts: cheapestOf(
             shelf,

@@ -3,7 +3,7 @@ import { cardSpaceOfDay } from '../../supplies/card-space-of-day';
 import type { FilmingDay } from '../../supplies/filming-days';
 import { aboutDay, daysApart, heldOfDay, type ShortDay, shortDays } from '../day-supplies';
 import type { Held, PlanContext, PlanFindingRow } from '../finding';
-import { addOne, oneMoreOf } from '../part-candidates';
+import { addOne, oneMore } from '../part-candidates';
 import { cardKindsOf } from './card-kinds';
 
 /** In a scene that shares its day with none, cards that are too small are told there, by minutes. */
@@ -41,10 +41,7 @@ export const dayCardsFindings: readonly PlanFindingRow[] = [
           const rig = day.rigs.find(({ body }) => body === part)!;
           const kinds = cardKindsOf(rig);
           return [
-            ...cardsFor(rig).map(({ line, gear }) => ({
-              label: `One more ${gear.model}`,
-              act: oneMoreOf(line)
-            })),
+            ...cardsFor(rig).flatMap((card) => oneMore(context, card)),
             addOne(context, 'card', ({ cardKind }) => kinds.includes(cardKind))
           ];
         })
