@@ -122,21 +122,34 @@ export function heatEnds(
 }
 
 /** Two times at two temperatures say how fast a body warms; one leaves the usual range, and so do two that go with no curve. */
-function timeConstants({ heatMinutesAt20C, heatMinutesAt40C }: RecordingMode): {
-  quick: number;
-  slow: number;
-} {
-  if (heatMinutesAt20C === undefined || heatMinutesAt40C === undefined)
-    return HEAT_TIME_CONSTANT_MIN;
+function timeConstants(mode: RecordingMode): { quick: number; slow: number } {
+  const tau = timeConstantOf(mode);
+  return tau === undefined ? HEAT_TIME_CONSTANT_MIN : { quick: tau, slow: tau };
+}
+
+type HeatTimes = Pick<RecordingMode, 'heatMinutesAt20C' | 'heatMinutesAt40C'>;
+
+const bothTimes = ({ heatMinutesAt20C, heatMinutesAt40C }: HeatTimes) =>
+  heatMinutesAt20C === undefined || heatMinutesAt40C === undefined
+    ? undefined
+    : { at20: heatMinutesAt20C, at40: heatMinutesAt40C };
+
+/** Undefined where both times are not stated, or no curve of warming passes them. */
+function timeConstantOf(mode: HeatTimes): number | undefined {
+  const times = bothTimes(mode);
+  if (!times) return undefined;
   try {
-    const { timeConstantMin } = heatFromTwo(
+    return heatFromTwo(
       BODY_HEAT_LIMIT_C,
-      { ambientC: 20, minutes: heatMinutesAt20C },
-      { ambientC: 40, minutes: heatMinutesAt40C }
-    );
-    return { quick: timeConstantMin, slow: timeConstantMin };
+      { ambientC: 20, minutes: times.at20 },
+      { ambientC: 40, minutes: times.at40 }
+    ).timeConstantMin;
   } catch (error) {
-    if (error instanceof RelationError) return HEAT_TIME_CONSTANT_MIN;
+    if (error instanceof RelationError) return undefined;
     throw error;
   }
 }
+
+/** Minutes to the heat limit are stated at 20 and at 40 °C, and no body warms as they say: the first alone is used. */
+export const heatTimesDisagree = (mode: HeatTimes): boolean =>
+  bothTimes(mode) !== undefined && timeConstantOf(mode) === undefined;

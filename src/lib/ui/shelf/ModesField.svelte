@@ -5,8 +5,10 @@
   interface Props {
     modes: ModeDraft[];
     faultOf: (at: number) => string | undefined;
+    /** What does not go together in a mode and yet can be kept. */
+    noteOf: (at: number) => string | undefined;
   }
-  let { modes = $bindable(), faultOf }: Props = $props();
+  let { modes = $bindable(), faultOf, noteOf }: Props = $props();
 
   const names = {
     pixelsAcross: 'px across',
@@ -61,6 +63,8 @@
   </div>
   {@const fault = faultOf(at)}
   {#if fault}<p class="fault">{fault}</p>{/if}
+  {@const note = noteOf(at)}
+  {#if note}<p class="note" role="status">{note}</p>{/if}
 {/each}
 <Button size="small" kind="ghost" on:click={() => modes.push({})}>Add a mode</Button>
 
@@ -80,6 +84,10 @@
 
   .fault {
     color: var(--brick);
+  }
+
+  .note {
+    color: var(--ink-soft);
   }
 
   @media (max-width: 700px) {

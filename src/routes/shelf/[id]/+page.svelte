@@ -1,5 +1,6 @@
 <script lang="ts">
   import { conversionWords } from '$lib/core/money/priced-shelf';
+  import { heatTimesDisagree } from '$lib/core/figures/heat-rows';
   import { cautionsOfPart } from '$lib/core/judge/cautions';
   import { Button } from 'carbon-components-svelte';
   import { goto } from '$app/navigation';
@@ -190,7 +191,7 @@
                   : mode.noRecordLimit
                     ? ', no clip limit'
                     : ''}{mode.heatMinutesAt20C
-                  ? `, overheats after ${mode.heatMinutesAt20C} min at 20 °C${mode.heatMinutesAt40C ? ` and ${mode.heatMinutesAt40C} min at 40 °C` : ''}`
+                  ? `, overheats after ${mode.heatMinutesAt20C} min at 20 °C${mode.heatMinutesAt40C ? ` and ${mode.heatMinutesAt40C} min at 40 °C` : ''}${heatTimesDisagree(mode) ? ' (the two times do not go together; the one at 20 °C is used)' : ''}`
                   : ''}{mode.faceFocus === false ? ', loses the face' : ''}
               </li>
             {/each}

@@ -14,6 +14,7 @@
   import { microphoneForms } from '$lib/core/model/word-lists';
   import type { Proposal } from '$lib/core/reading/specification';
   import { satchel } from '$lib/state/project-store.svelte';
+  import { heatNote } from '$lib/ui/shelf/heat-note';
   import ModesField from '$lib/ui/shelf/ModesField.svelte';
   import { ownId } from '$lib/ui/shelf/own-id';
   import PortsField from '$lib/ui/shelf/PortsField.svelte';
@@ -299,6 +300,7 @@
           <ModesField
             bind:modes={draft.modes}
             faultOf={(at) => (tried ? reading.faults[`mode ${at}`] : undefined)}
+            noteOf={(at) => heatNote(draft.modes[at]!)}
           />
         </fieldset>
       {/if}
