@@ -29,4 +29,15 @@ test('a lamp is given a role of its own, is missed its stand, and does without a
   await missed.getByRole('button', { name: '1 more' }).click();
   await missed.getByRole('button', { name: /^Add / }).click();
   await expect(missed).toHaveCount(0);
+
+  // A person says which stand is for which lamp.
+  await page.goto('/satchel/light');
+  const holds = lamps.getByLabel('What holds Ray 65 + 55 cm dome in Loom lesson');
+  await expect(holds).toHaveValue('');
+  const stands = await holds.locator('option').allTextContents();
+  expect(stands[0]).toContain('as it goes');
+  await holds.selectOption({ index: 2 });
+  await kept(page);
+  await page.reload();
+  await expect(holds.locator('option:checked')).toContainText(/^always on /);
 });

@@ -318,6 +318,8 @@ function forgetLine(rig: Rig, lineId: string): void {
   for (const field of rigLines) if (rig[field] === lineId) delete rig[field];
   if (rig.lamps?.some((placing) => placing.lineId === lineId))
     rig.lamps = rig.lamps.filter((placing) => placing.lineId !== lineId);
+  for (const placing of rig.lamps ?? [])
+    if (placing.standLineId === lineId) delete placing.standLineId;
 }
 
 /**
@@ -382,6 +384,6 @@ function rigNames(rig: Rig, lines: ReadonlySet<string>): boolean {
   const isNamed = (id: string | undefined) => id !== undefined && lines.has(id);
   return (
     rigLines.some((field) => isNamed(rig[field])) ||
-    (rig.lamps ?? []).some(({ lineId }) => isNamed(lineId))
+    (rig.lamps ?? []).some(({ lineId, standLineId }) => isNamed(lineId) || isNamed(standLineId))
   );
 }

@@ -37,7 +37,11 @@ export function withFreshIds(act: Act, makeId: (kind: string) => string): Act {
     const next = { ...rig };
     for (const key of rigLines) if (next[key] !== undefined) next[key] = fresh('line', next[key]);
     if (next.lamps)
-      next.lamps = next.lamps.map((lamp) => ({ ...lamp, lineId: fresh('line', lamp.lineId) }));
+      next.lamps = next.lamps.map((lamp) => ({
+        ...lamp,
+        lineId: fresh('line', lamp.lineId),
+        ...(lamp.standLineId === undefined ? {} : { standLineId: fresh('line', lamp.standLineId) })
+      }));
     return next;
   };
   const walk = (one: Act): Act => {

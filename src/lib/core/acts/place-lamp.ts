@@ -87,7 +87,7 @@ export function changeLampRole(rig: PlacedRig, lamp: LampInScene, role: LampRole
 }
 
 /** Where a lamp is put: what is left out stays as it was. */
-export type LampSpot = Partial<Pick<PlacedLamp, 'distanceM' | 'angleDeg' | 'side'>>;
+export type LampSpot = Partial<Pick<PlacedLamp, 'distanceM' | 'angleDeg' | 'side' | 'standLineId'>>;
 
 /** Puts a lamp of a scene somewhere else. */
 export function moveLamp(rig: PlacedRig, lamp: LampInScene, to: LampSpot): Act {
@@ -105,11 +105,13 @@ export function moveLamp(rig: PlacedRig, lamp: LampInScene, to: LampSpot): Act {
 
 function placingOf(lamp: PlacedLamp, to: LampSpot = {}): LampPlacing {
   const side = to.side ?? lamp.side;
+  const standLineId = 'standLineId' in to ? to.standLineId : lamp.standLineId;
   return {
     lineId: lamp.part.line.id,
     distanceM: to.distanceM ?? lamp.distanceM,
     angleDeg: to.angleDeg ?? lamp.angleDeg,
-    ...(side ? { side } : {})
+    ...(side ? { side } : {}),
+    ...(standLineId === undefined ? {} : { standLineId })
   };
 }
 

@@ -77,6 +77,8 @@ export class LampPlacing {
   @StatedWord(furtherLampRoles) role?: FurtherLampRole;
   /** As the camera sees it; left out where nobody has said. No figure depends on it. */
   @StatedWord(lampSides) side?: LampSide;
+  /** What holds it; left out where the lightest that carries it well is taken. */
+  @StatedText(60) standLineId?: string;
 }
 
 /**

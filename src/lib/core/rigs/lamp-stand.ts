@@ -4,15 +4,43 @@ import { payloadNeededKg } from '../relations/support/payload';
 import type { KitPart } from './kit';
 import type { FurtherLamp, PlacedLamp, PlacedRig } from './placed-rig';
 
-/** The stand the key lamp stands on: the lightest that carries it well, else the strongest of the kit. */
+const holdersOverhead: readonly string[] = ['overhead arm', 'ceiling mount', 'boom arm'];
+const holdersBeside: readonly string[] = ['light stand', 'clamp'];
+/** The forms of support the key lamp is put on unasked. */
+const usualOfKey: readonly string[] = ['light stand'];
+
+/** A support of the kit that a person has put a lamp on, if it is there and can hold one. */
+const chosenFor = (
+  { kit }: PlacedRig,
+  lamp: PlacedLamp | undefined,
+  forms: readonly string[]
+): KitPart<SupportGear> | undefined =>
+  lamp?.standLineId === undefined
+    ? undefined
+    : kit
+        .of('support')
+        .find(({ line, gear }) => line.id === lamp.standLineId && forms.includes(gear.form));
+
+/** The stand the key lamp stands on: the one it was put on, else the lightest that carries it well, else the strongest. */
 export const lampStandOf = memoOn((rig: PlacedRig): KitPart<SupportGear> | undefined => {
+  const chosen = chosenFor(rig, rig.keyLamp, holdersBeside);
+  if (chosen) return chosen;
   const neededKg = payloadNeededKg((rig.keyLamp?.part.gear.massG ?? 0) / 1000);
   let best: KitPart<SupportGear> | undefined;
   for (const part of rig.kit.of('support'))
-    if (part.gear.form === 'light stand' && (!best || isBetter(part.gear, best.gear, neededKg)))
+    if (
+      usualOfKey.includes(part.gear.form) &&
+      piecesChosen(rig, part) < part.line.quantity &&
+      (!best || isBetter(part.gear, best.gear, neededKg))
+    )
       best = part;
   return best;
 });
+
+/** Pieces of a support that a person has given to lamps beside the key. */
+const piecesChosen = ({ fillLamp, furtherLamps }: PlacedRig, { line }: KitPart): number =>
+  Number(fillLamp?.standLineId === line.id) +
+  furtherLamps.filter(({ standLineId }) => standLineId === line.id).length;
 
 /** A lamp beside the key: the fill, or one with a role of its own. */
 export type LampBesideKey = PlacedLamp & { role: FurtherLamp['role'] | 'fill' };
@@ -23,10 +51,8 @@ export interface HeldLamp {
   holder: KitPart<SupportGear> | undefined;
 }
 
-const holdersOverhead: readonly string[] = ['overhead arm', 'ceiling mount', 'boom arm'];
-const holdersBeside: readonly string[] = ['light stand', 'clamp'];
 /** Forms of support that can hold a lamp of a role. */
-export const holdersFor = ({ role }: Pick<LampBesideKey, 'role'>): readonly string[] =>
+export const holdersFor = ({ role }: { role: LampBesideKey['role'] | 'key' }): readonly string[] =>
   role === 'overhead' ? holdersOverhead : holdersBeside;
 
 const holdsItself = (lamp: LampBesideKey): boolean =>
@@ -61,9 +87,21 @@ export const lampsHeldBesideKey = memoOn((rig: PlacedRig): readonly HeldLamp[] =
     ...(rig.fillLamp ? [{ ...rig.fillLamp, role: 'fill' as const }] : []),
     ...rig.furtherLamps
   ];
-  for (const lamp of besideKey)
-    if (!holdsItself(lamp))
-      held.push({ lamp, holder: takeBest(lamp.part.gear.massG, holdersFor(lamp)) });
+  const toHold = besideKey.filter((lamp) => !holdsItself(lamp));
+  // What somebody has put on a stand takes it before the rest choose.
+  const chosen = new Map<LampBesideKey, KitPart<SupportGear>>();
+  for (const lamp of toHold) {
+    const stand = chosenFor(rig, lamp, holdersFor(lamp));
+    if (stand && (taken.get(stand.line.id) ?? 0) < stand.line.quantity) {
+      take(stand);
+      chosen.set(lamp, stand);
+    }
+  }
+  for (const lamp of toHold)
+    held.push({
+      lamp,
+      holder: chosen.get(lamp) ?? takeBest(lamp.part.gear.massG, holdersFor(lamp))
+    });
   return held;
 });
 

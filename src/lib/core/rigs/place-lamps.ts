@@ -69,7 +69,8 @@ export function placeLamps(kit: Kit, scene: Scene, said: Said, hasSocket: boolea
       part,
       distanceM: placing?.distanceM ?? usual.distanceM,
       angleDeg: placing?.angleDeg ?? usual.angleDeg,
-      side: placing?.side
+      side: placing?.side,
+      standLineId: placing?.standLineId
     };
   });
 }
@@ -79,11 +80,11 @@ export function placeFurtherLamps(kit: Kit, said: Said): readonly FurtherLamp[] 
   const placings = said?.lamps?.filter(inFurtherRole);
   if (!placings || placings.length === 0) return none;
   const taken = new Map<string, number>();
-  return placings.flatMap(({ lineId, role, distanceM, angleDeg, side }) => {
+  return placings.flatMap(({ lineId, role, distanceM, angleDeg, side, standLineId }) => {
     const part = kit.of('lamp').find(({ line }) => line.id === lineId);
     const pieces = taken.get(lineId) ?? 0;
     if (!part || pieces >= part.line.quantity) return [];
     taken.set(lineId, pieces + 1);
-    return { part, role: role!, distanceM, angleDeg, side };
+    return { part, role: role!, distanceM, angleDeg, side, standLineId };
   });
 }

@@ -37,6 +37,8 @@ export interface PlacedLamp {
   angleDeg: number;
   /** Undefined where nobody has said which. */
   side?: LampSide;
+  /** What a person has put it on. */
+  standLineId?: string;
 }
 
 /** A lamp beside key and fill. */

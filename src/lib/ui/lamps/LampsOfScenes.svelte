@@ -12,6 +12,8 @@
   import { figureWords } from '../../core/figures/figure-words';
   import { figureOf } from '../../core/figures/record';
   import { lampRoleWords } from '../../core/findings/light/further-lamps';
+  import { holdersFor, lampsHeldBesideKey, lampStandOf } from '../../core/rigs/lamp-stand';
+  import type { PlacedRig } from '../../core/rigs/placed-rig';
   import type { Judgement } from '../../core/judge/judgement';
   import Measure from '../brief/Measure.svelte';
   import { lampFields } from '../brief/scene-fields';
@@ -27,6 +29,19 @@
   const angles = $derived(
     judgement.angles.filter(({ rig }) => rig.index === 0 && rig.kit.of('lamp').length > 0)
   );
+
+  const standsOf = ({ kit }: PlacedRig, role: LampRole) =>
+    kit.of('support').filter(({ gear }) => holdersFor({ role }).includes(gear.form));
+  /** What it stands on while nobody says which. */
+  const holderWords = (rig: PlacedRig, { placed, role }: LampInScene): string => {
+    const holder =
+      role === 'key'
+        ? lampStandOf(rig)
+        : lampsHeldBesideKey(rig).find(
+            ({ lamp }) => lamp.part === placed?.part && lamp.role === role
+          )?.holder;
+    return holder ? `${holder.gear.model}, as it goes` : 'nothing that is left';
+  };
 
   /** What arrives at the face from the lamps that are for it. */
   const lightOf = ({ role }: LampInScene, { record }: Judgement['angles'][number]) =>
@@ -68,6 +83,24 @@
                   text={words[role]}
                 />{/each}
             </Select>
+            {#if lamp.placed && lamp.role && standsOf(rig, lamp.role).length > 0 && lamp.role !== 'practical' && lamp.part.gear.form !== 'bulb'}
+              <Select
+                size="sm"
+                labelText="What holds {model} in {scene.name}"
+                hideLabel
+                selected={lamp.placed.standLineId ?? ''}
+                on:change={(event) => {
+                  const lineId = (event.target as HTMLSelectElement).value;
+                  onact(moveLamp(rig, lamp, { standLineId: lineId === '' ? undefined : lineId }));
+                }}
+              >
+                <SelectItem value="" text="on {holderWords(rig, lamp)}" />
+                {#each standsOf(rig, lamp.role) as stand (stand.line.id)}<SelectItem
+                    value={stand.line.id}
+                    text="always on {stand.gear.model}"
+                  />{/each}
+              </Select>
+            {/if}
             {#if lamp.placed}
               <Measure
                 label="Distance of {model}"

@@ -202,7 +202,8 @@ function sameLamp(before: PlacedLamp | undefined, after: PlacedLamp | undefined)
   return (
     samePart(before?.part, after?.part) &&
     before?.distanceM === after?.distanceM &&
-    before?.angleDeg === after?.angleDeg
+    before?.angleDeg === after?.angleDeg &&
+    before?.standLineId === after?.standLineId
   );
 }
 
