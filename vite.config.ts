@@ -7,6 +7,8 @@ export default defineConfig({
   plugins: [shelfAsData(), sveltekit()],
   // class-validator reads property types from decorator metadata, so the transpiler must emit it.
   oxc: { decorator: { legacy: true, emitDecoratorMetadata: true } },
+  // Every browser this runs in reads modules: the database comes in the build without the means for older ones.
+  resolve: { alias: [{ find: /^dexie$/, replacement: 'dexie/dist/modern/dexie.mjs' }] },
   css: { postcss: { plugins: [carbonPrune()] } },
   worker: { format: 'es' },
   test: {

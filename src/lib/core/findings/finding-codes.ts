@@ -90,6 +90,7 @@ export const findingCodes = [
   'W3',
   'W4',
   'W5',
+  'W6',
   'Q1'
 ] as const;
 

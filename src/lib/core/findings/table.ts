@@ -61,6 +61,10 @@ import { airTravelFindings } from './power/air-travel';
 import { otherDevicesFindings } from './power/other-devices';
 import { weightFindings } from './handling/weight';
 import { setUpFindings } from './handling/set-up';
+import {
+  contestedBetweenAnglesFindings,
+  contestedJointFindings
+} from './handling/contested-joints';
 import { relianceFindings } from './handling/reliance';
 import { budgetFindings } from './money/budget';
 import { handSumFindings } from './money/hand-sum';
@@ -127,7 +131,8 @@ export const angleFindings: readonly AngleFindingRow[] = [
   ...otherDevicesFindings,
   ...weightFindings,
   ...setUpFindings,
-  ...relianceFindings
+  ...relianceFindings,
+  ...contestedJointFindings
 ];
 
 /** Those judged once for the whole plan. */
@@ -137,6 +142,7 @@ export const planFindings: readonly PlanFindingRow[] = [
   ...backupPlanFindings,
   ...missingCardFindings,
   ...editingPlanFindings,
+  ...contestedBetweenAnglesFindings,
   ...airTravelFindings,
   ...budgetFindings,
   ...pricesFindings,

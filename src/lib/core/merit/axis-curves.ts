@@ -345,5 +345,6 @@ export const axisOfCode: Readonly<Record<FindingCode, Axis | undefined>> = {
   W3: 'safety net',
   W4: 'ease',
   W5: 'safety net',
+  W6: 'steadiness',
   Q1: undefined
 };

@@ -64,6 +64,10 @@ export function chainInBag({ fromPorts, toPorts, limit }: Connection, kit: Kit):
     : cheapestChain(fromPorts, toPorts, kitIndex(kit), limit);
 }
 
+/** Every way the bag closes a connection. */
+export const chainsInBag = ({ fromPorts, toPorts, limit }: Connection, kit: Kit): Chain[] =>
+  chainsBetween(fromPorts, toPorts, kitIndex(kit), limit);
+
 /** True when the bag closes a connection. Directly or with one piece is looked at first: it is nearly always so. */
 export function isClosedInBag(connection: Connection, kit: Kit): boolean {
   const last = lastClosing(connection);
@@ -137,3 +141,9 @@ export function cheapestClosing(
   const index = bothIndexes(kitIndex(kit), shelfIndex(shelfJoins));
   return cheapestChain(connection.fromPorts, connection.toPorts, index, connection.limit);
 }
+
+/** The cheapest way to close a connection with new pieces alone, where those of the kit are in use. */
+export const cheapestNewClosing = (
+  { fromPorts, toPorts, limit }: Connection,
+  shelfJoins: readonly JoiningPart[]
+): Chain | undefined => cheapestChain(fromPorts, toPorts, shelfIndex(shelfJoins), limit);

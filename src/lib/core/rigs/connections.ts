@@ -1,11 +1,18 @@
 import { lampsHeldBesideKey, lampStandOf } from './lamp-stand';
 import type { ChainLimit } from '../joining/chains';
-import type { GearItem } from '../model/gear';
+import type { GearItem, GearOf } from '../model/gear';
 import { memoOn } from '../memo';
 import { meetsAny } from '../model/mating';
 import { portsFor } from '../model/ports-by-role';
 import type { Port, PortRole } from '../model/ports';
-import { connect, type Connection, type ConnectionPurpose, type MissingPort } from './connection';
+import { isClosedInBag } from './closings';
+import {
+  connect,
+  type Connection,
+  type ConnectionPurpose,
+  isMissingPort,
+  type MissingPort
+} from './connection';
 import { type Kit, type KitPart } from './kit';
 import type { PlacedRig } from './placed-rig';
 import { soundDestinationOf, type SoundNeeds, soundNeeds } from './sound-path';
@@ -84,6 +91,28 @@ function directFirst(ports: readonly Port[], others: readonly Port[]): readonly 
     : [...ports].sort((a, b) => Number(meetsAny(b, others)) - Number(meetsAny(a, others)));
 }
 
+/**
+ * The monitor through which the picture of a body with one output goes on into the computer. Without the leads for
+ * that the picture goes there straight, and the monitor stays dark.
+ */
+export function passingMonitor(
+  rig: PlacedRig,
+  capture: KitPart
+): KitPart<GearOf<'monitor'>> | undefined {
+  const { body, kit } = rig;
+  if (!body || portsFor(body.gear, 'videoOut').length > 1) return undefined;
+  const isJoined = (need: Connection | MissingPort) =>
+    !isMissingPort(need) && isClosedInBag(need, kit);
+  return kit
+    .of('monitor')
+    .find(
+      (monitor) =>
+        portsFor(monitor.gear, 'videoOut').length > 0 &&
+        isJoined(between(rig, 'picture out', body, 'videoOut', monitor, 'videoIn')) &&
+        isJoined(between(rig, 'picture out', monitor, 'videoOut', capture, 'videoIn'))
+    );
+}
+
 /** Every pair of ports an angle needs joined, in the order one puts a rig together. */
 export const connectionsOf = memoOn((rig: PlacedRig): readonly (Connection | MissingPort)[] => {
   const list: (Connection | MissingPort)[] = [];
@@ -109,8 +138,10 @@ export const connectionsOf = memoOn((rig: PlacedRig): readonly (Connection | Mis
     for (const screen of kit.of('monitor'))
       list.push(between(rig, 'picture out', body, 'videoOut', screen, 'videoIn'));
     if (rig.scene.live && body.gear.usbVideo !== true)
-      for (const screen of kit.of('capture device'))
-        list.push(between(rig, 'picture out', body, 'videoOut', screen, 'videoIn'));
+      for (const screen of kit.of('capture device')) {
+        const source = passingMonitor(rig, screen) ?? body;
+        list.push(between(rig, 'picture out', source, 'videoOut', screen, 'videoIn'));
+      }
   }
   const stand = rig.keyLamp && lampStandOf(rig);
   if (rig.keyLamp && stand)

@@ -1,6 +1,6 @@
 import { fullName } from '../../model/gear';
 import { isClosedInBag, whyOpen } from '../../rigs/closings';
-import { isMissingPort } from '../../rigs/connection';
+import { type Connection, isMissingPort, type MissingPort } from '../../rigs/connection';
 import { connectionsOf } from '../../rigs/connections';
 import type { PlacedRig } from '../../rigs/placed-rig';
 import { chainProposals } from '../chain-proposals';
@@ -13,6 +13,20 @@ import { bodyLine } from './body-line';
 const needsCapture = ({ body }: PlacedRig): boolean =>
   body?.gear.usbVideo === false && body.gear.cleanOutput === true;
 
+type PictureOut = Connection | MissingPort;
+
+const isOfMonitor = (need: PictureOut): boolean =>
+  !isMissingPort(need) && need.to?.gear.kind === 'monitor';
+
+/** What nothing joins of the ways the picture goes, the one into the computer first. */
+function unjoinedPicture(rig: PlacedRig): PictureOut | undefined {
+  const unjoined = connectionsOf(rig).filter(
+    (need) =>
+      need.purpose === 'picture out' && (isMissingPort(need) || !isClosedInBag(need, rig.kit))
+  );
+  return unjoined.find((need) => !isOfMonitor(need)) ?? unjoined[0];
+}
+
 /** B5. */
 export const livePictureFindings: readonly AngleFindingRow[] = [
   rigRow({
@@ -20,14 +34,11 @@ export const livePictureFindings: readonly AngleFindingRow[] = [
     family: 'body',
     about: 'no live picture',
     judge: (rig) => {
-      const unjoined = connectionsOf(rig).find(
-        (need) =>
-          need.purpose === 'picture out' && (isMissingPort(need) || !isClosedInBag(need, rig.kit))
-      );
+      const unjoined = unjoinedPicture(rig);
       if (unjoined) {
         return {
           // A monitor that cannot be joined stays in the bag; callers see nothing without a way into the computer.
-          severity: rig.scene.live && needsCapture(rig) ? 'stop' : 'note',
+          severity: rig.scene.live && needsCapture(rig) && !isOfMonitor(unjoined) ? 'stop' : 'note',
           about: 'lead',
           has: 0,
           needs: 1,

@@ -48,6 +48,29 @@ export const causes: Record<string, (project: Project) => void> = {
     );
     ownCopy<GearOf<'body'>>(p, 'orrowby-linnet-ii', (gear) => (gear.usbVideo = false));
   },
+  W6: (p) => {
+    // Two panels with a small thread, a stand for each, and one adapter for both.
+    swap(p, 'quillfeather-ray-65-two-colour-55-cm-dome', 'brackenholt-tile-12');
+    activePlan(p).lines.push(
+      line('brackenholt-ember-clip'),
+      line('brackenholt-stand-2-6-cushioned'),
+      line('nibsworth-stud-adapter-5-8-to-1-4')
+    );
+    setRig(p, { keyLampLineId: 'brackenholt-tile-12', fillLampLineId: 'brackenholt-ember-clip' });
+  },
+  'W6/angles': (p) => {
+    // Two cameras on bare tripods, and one adapter for both.
+    p.scenes[0]!.angles = ['a', 'b'].map((id) => ({
+      ...p.scenes[0]!.angles[0]!,
+      id,
+      cameraPlace: 'tripod'
+    }));
+    activePlan(p).lines.push(
+      line('orrowby-linnet'),
+      line('cobberly-acre-tripod-bare', { quantity: 2 }),
+      line('nibsworth-thread-adapter-1-4-in-3-8')
+    );
+  },
   B20: (p) => {
     walkOutside(p);
     p.scenes[0]!.live = true;
