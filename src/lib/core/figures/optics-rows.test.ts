@@ -213,6 +213,8 @@ describe('seeing oneself', () => {
       add(p, 'tesselind-pane-5');
       add(p, 'nibsworth-hdmi-cable-d-to-a-1-m');
     });
+    expect(figure(joined, 'seesSelf'), 'joined, and held by nothing').toBe(0);
+    add(joined, 'nibsworth-shoe-ball-1-4');
     expect(figure(joined, 'seesSelf')).toBe(1);
     const unasked = made((p) => (scene(p).wantsSeeSelf = false));
     expect(state(unasked, 'seesSelf')).toBe(absent);

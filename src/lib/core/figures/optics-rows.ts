@@ -1,4 +1,4 @@
-import { facesFront } from '../rigs/on-camera';
+import { facesFront } from '../rigs/faces-front';
 import { isCarried, isSeated, showsFace } from '../model/scene-facts';
 import { orientations, tapeEnds } from '../model/word-lists';
 import { sensorFormats } from '../model/sensor-formats';

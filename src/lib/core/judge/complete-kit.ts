@@ -25,7 +25,7 @@ const joints: Partial<Record<string, readonly ConnectionPurpose[]>> = {
   P3: ['power into body'],
   P7: ['power for its own'],
   T3: ['card in its slot'],
-  S5: ['camera held', 'microphone held', 'lamp held']
+  S5: ['camera held', 'microphone held', 'lamp held', 'monitor held']
 };
 /** Of what tells too much light only the filter that does not screw on is a joint. */
 const jointRows = angleFindings.flatMap(({ code, reads }, row) =>

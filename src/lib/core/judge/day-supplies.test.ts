@@ -92,7 +92,8 @@ describe('a day’s batteries', () => {
     });
     activePlan(project).lines.push(
       line('tesselind-pane-5'),
-      line('nibsworth-hdmi-cable-d-to-a-1-m')
+      line('nibsworth-hdmi-cable-d-to-a-1-m'),
+      line('nibsworth-shoe-ball-1-4')
     );
     scene.recordedMin = Math.round(tightMinutes() * 1.3);
     const [short] = ofPlan(project, 'P2');

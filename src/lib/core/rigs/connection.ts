@@ -13,6 +13,7 @@ export type ConnectionPurpose =
   | 'microphone held'
   | 'camera held'
   | 'lamp held'
+  | 'monitor held'
   | 'picture out'
   | 'power into body'
   | 'power for its own'

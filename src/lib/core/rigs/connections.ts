@@ -2,6 +2,7 @@ import { lampsHeldBesideKey, lampStandOf } from './lamp-stand';
 import type { ChainLimit } from '../joining/chains';
 import type { GearItem, GearOf } from '../model/gear';
 import { memoOn } from '../memo';
+import { facesFront } from './faces-front';
 import { meetsAny } from '../model/mating';
 import { portsFor } from '../model/ports-by-role';
 import type { Port, PortRole } from '../model/ports';
@@ -91,6 +92,17 @@ function directFirst(ports: readonly Port[], others: readonly Port[]): readonly 
     : [...ports].sort((a, b) => Number(meetsAny(b, others)) - Number(meetsAny(a, others)));
 }
 
+/** What a monitor by which one sees oneself is put on: the camera’s shoe, or the one of a cage made for it. */
+function monitorShoe({ body, kit, scene, index }: PlacedRig): KitPart | undefined {
+  if (!body || index > 0 || !scene.wantsSeeSelf || body.gear.screen === undefined) return undefined;
+  if (facesFront(body.gear)) return undefined;
+  const carriers: KitPart[] = [
+    body,
+    ...kit.of('cage').filter(({ gear }) => gear.fitsBodyId === body.gear.id)
+  ];
+  return carriers.find(({ gear }) => portsFor(gear, 'carries').length > 0);
+}
+
 /**
  * The monitor through which the picture of a body with one output goes on into the computer. Without the leads for
  * that the picture goes there straight, and the monitor stays dark.
@@ -143,6 +155,10 @@ export const connectionsOf = memoOn((rig: PlacedRig): readonly (Connection | Mis
         list.push(between(rig, 'picture out', source, 'videoOut', screen, 'videoIn'));
       }
   }
+  const shoe = monitorShoe(rig);
+  if (shoe)
+    for (const monitor of kit.of('monitor'))
+      list.push(between(rig, 'monitor held', monitor, 'stands', shoe, 'carries', bearing));
   const stand = rig.keyLamp && lampStandOf(rig);
   if (rig.keyLamp && stand)
     list.push(between(rig, 'lamp held', rig.keyLamp.part, 'stands', stand, 'carries', bearing));

@@ -1,14 +1,11 @@
 import { memoOn } from '../memo';
 import type { GearOf } from '../model/gear';
+import { facesFront } from './faces-front';
 import { portsFor } from '../model/ports-by-role';
 import type { KitPart } from './kit';
 import type { PlacedRig } from './placed-rig';
 import { isReady } from './ready';
 import { soundDestinationOf } from './sound-path';
-
-/** A screen that its owner sees from before the lens; one nobody states may be such a one. */
-export const facesFront = (body: GearOf<'body'> | undefined): boolean =>
-  body?.screen !== undefined && body.screen !== 'fixed' && body.screen !== 'tilts';
 
 /**
  * The mirror or monitor by which one sees oneself: it rides on the camera. None where the body's own screen turns to

@@ -1,4 +1,4 @@
-import { facesFront } from '../rigs/on-camera';
+import { facesFront } from '../rigs/faces-front';
 import { batteriesFor, runsFromMains, suppliesOf } from '../figures/endurance-rows';
 import type { BatteryGear, GearItem, GearOf } from '../model/gear';
 import { bankEnergyAtPlugWh, DEVICE_INPUT } from '../relations/power/bank';

@@ -40,7 +40,7 @@
         : lampsHeldBesideKey(rig).find(
             ({ lamp }) => lamp.part === placed?.part && lamp.role === role
           )?.holder;
-    return holder ? `${holder.gear.model}, as it goes` : 'nothing that is left';
+    return holder ? `${holder.gear.model}, chosen for you` : 'nothing that is left';
   };
 
   /** What arrives at the face from the lamps that are for it. */

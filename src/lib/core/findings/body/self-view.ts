@@ -1,4 +1,4 @@
-import { facesFront } from '../../rigs/on-camera';
+import { facesFront } from '../../rigs/faces-front';
 import { figureWords } from '../../figures/figure-words';
 import { fullName } from '../../model/gear';
 import { MONITOR_CONTRAST } from '../../relations/lighting/monitor-contrast';

@@ -7,7 +7,7 @@ import { chainProposals } from '../chain-proposals';
 import { rigRow, type AngleFindingRow } from '../finding';
 import { capital, sentence } from '../sentence';
 
-const heldPurposes = ['camera held', 'microphone held', 'lamp held'] as const;
+const heldPurposes = ['camera held', 'microphone held', 'lamp held', 'monitor held'] as const;
 
 function openJoint(rig: PlacedRig): Connection | MissingPort | undefined {
   return connectionsOf(rig).find(
@@ -27,7 +27,13 @@ export const threadsFindings: readonly AngleFindingRow[] = [
       const need = openJoint(rig);
       if (!need) return undefined;
       return {
-        severity: need.purpose === 'camera held' ? 'stop' : 'warn',
+        severity:
+          need.purpose === 'camera held'
+            ? 'stop'
+            : // A monitor that nothing holds stays in the bag.
+              need.purpose === 'monitor held'
+              ? 'note'
+              : 'warn',
         has: 0,
         needs: 1,
         unit: 'yes/no',

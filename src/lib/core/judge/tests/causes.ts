@@ -246,6 +246,11 @@ export const causes: Record<string, (project: Project) => void> = {
     p.scenes[0]!.longestTakeMin = 20;
   },
   P7: (p) => swap(p, 'dunmarrow-burr', 'harkelow-narrow'),
+  'S5/monitor held': (p) => {
+    // The screen one sees oneself by is joined, and nothing puts it on the camera.
+    ownCopy<GearOf<'body'>>(p, 'orrowby-linnet-ii', (gear) => (gear.screen = 'fixed'));
+    activePlan(p).lines.push(line('tesselind-pane-5'), line('nibsworth-hdmi-cable-d-to-a-1-m'));
+  },
   'P7/day': (p) => {
     // The screen one sees oneself by has a battery that lasts for less than is recorded.
     p.scenes[0]!.wantsSeeSelf = true;
@@ -255,6 +260,7 @@ export const causes: Record<string, (project: Project) => void> = {
     activePlan(p).lines.push(
       line('tesselind-pane-5'),
       line('nibsworth-hdmi-cable-d-to-a-1-m'),
+      line('nibsworth-shoe-ball-1-4'),
       line('quillfeather-ember-8-battery-twin')
     );
   },
