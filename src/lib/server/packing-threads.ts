@@ -52,16 +52,24 @@ export class PackingThreads {
       void worker.terminate();
     };
     let tell: ((told: PackTold) => void) | undefined;
+    /** Told while nobody takes it: before the first is waited for, and until the stream that follows it is open. */
+    const early: PackTold[] = [];
+    const hear = (told: PackTold) => {
+      if (tell) tell(told);
+      else early.push(told);
+    };
     let fail: ((error: Error) => void) | undefined;
     const timer = setTimeout(() => {
       const why = `stopped after ${this.limits.patienceMs / 1000} s; the lines before say how far it came`;
-      tell?.({ line: JSON.stringify({ done: false, why }), isLast: true });
+      hear({ line: JSON.stringify({ done: false, why }), isLast: true });
     }, this.limits.patienceMs);
     gone.addEventListener('abort', end, { once: true });
-    const early: PackTold[] = [];
-    worker.on('message', (told: PackTold) => (tell ? tell(told) : early.push(told)));
+    worker.on('message', hear);
     const first = await new Promise<PackTold>((resolve, reject) => {
-      tell = resolve;
+      tell = (told) => {
+        tell = undefined;
+        resolve(told);
+      };
       fail = reject;
       worker.on('error', (error: Error) => fail?.(error));
       worker.on('exit', () => fail?.(new Error('the packing thread ended')));

@@ -152,7 +152,9 @@
       {:else}
         <Fold title="narrow it further">{@render filters()}</Fold>
       {/if}
-      <button class="clear" onclick={() => (shelfFilter = { ...noFilter })}>Show all</button>
+      <button class="text-button clear" onclick={() => (shelfFilter = { ...noFilter })}
+        >Show all</button
+      >
     </aside>
     {#if found.length > 0}
       <ShelfRows
@@ -236,12 +238,8 @@
 
   .clear {
     justify-self: start;
-    padding: 0;
-    border: 0;
-    background: none;
-    color: var(--moss);
     font-weight: 600;
-    cursor: pointer;
+    text-decoration: none;
   }
 
   .none {

@@ -1,3 +1,4 @@
+import { showsFace, subjectWords } from '../model/scene-facts';
 import type { ExposurePlan } from '../exposure/exposure-task';
 import type { SolvedExposure } from '../exposure/solved-exposure';
 import { figureWords } from '../figures/figure-words';
@@ -49,7 +50,7 @@ export function exposureSettings({ rig, record, scene }: AngleJudgement): Settin
   const fps = frameRate(rig);
   if (!dim || !bright || !rig.lens || record.exposureCost === undefined) return [fps];
   const plans: Plans = [dim.plan, bright.plan];
-  const list = [fps, shutter(rig, dim, plans), aperture(rig, dim, plans), iso(plans, dim)];
+  const list = [fps, shutter(rig, dim, plans), aperture(rig, dim, plans), iso(rig, plans, dim)];
   if (rig.densityFilters.length > 0 || !scene.room) list.push(density(rig, dim, plans, record));
   if (dim.task.lampsLx > 0) list.push(lamps(plans));
   return list;
@@ -103,7 +104,11 @@ function dimmerRipple({ keyLamp }: PlacedRig, plans: Plans): string {
     : ` Dimmed, ${keyLamp!.part.gear.model} pulses ${pwmHz} times a second and leaves up to ${figureWords(percent, '%')} of ripple: turn it up and set it farther off.`;
 }
 
-function aperture({ overrides, lens }: PlacedRig, { task }: SolvedExposure, plans: Plans): Setting {
+function aperture(
+  { angle, overrides, lens }: PlacedRig,
+  { task }: SolvedExposure,
+  plans: Plans
+): Setting {
   const widest = task.apertureWidestN;
   const [dim, bright] = plans;
   const wideOpen = (plan: ExposurePlan) => plan.apertureN <= widest + 0.01;
@@ -124,14 +129,17 @@ function aperture({ overrides, lens }: PlacedRig, { task }: SolvedExposure, plan
     set: atBothEnds(plans, ({ apertureN }) => figureWords(apertureN, 'f/')),
     why,
     others: wideOpen(dim)
-      ? 'One stop down, so that nose and ears are sharp together.'
+      ? showsFace(angle)
+        ? 'One stop down, so that nose and ears are sharp together.'
+        : 'One or two stops down, so that more of what is filmed is sharp.'
       : 'Wide open: the blur is the look.',
     figure: 'aperture'
   };
 }
 
-function iso(plans: Plans, { task }: SolvedExposure): Setting {
+function iso({ angle }: PlacedRig, plans: Plans, { task }: SolvedExposure): Setting {
   const [dim] = plans;
+  const fall = `${figureWords(dim.lx, 'lx')} fall on ${subjectWords(angle)}`;
   const clean = task.isoUsable / 4;
   return {
     name: 'ISO',
@@ -141,8 +149,8 @@ function iso(plans: Plans, { task }: SolvedExposure): Setting {
     ),
     why:
       dim.iso > clean
-        ? `${figureWords(dim.lx, 'lx')} fall on the face at the dimmest; noise shows, more light would lower it${task.lampsLx > 0 && dim.lampShare < 1 ? ': turn the lamps up before this' : ''}.`
-        : `${figureWords(dim.lx, 'lx')} fall on the face at the dimmest: clean.`,
+        ? `${fall} at the dimmest; noise shows, more light would lower it${task.lampsLx > 0 && dim.lampShare < 1 ? ': turn the lamps up before this' : ''}.`
+        : `${fall} at the dimmest: clean.`,
     figure: 'isoDim'
   };
 }

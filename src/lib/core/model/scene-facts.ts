@@ -19,6 +19,10 @@ const framingsWithoutFace: ReadonlySet<Angle['framing']> = new Set([
 export const showsFace = ({ framing }: Pick<Angle, 'framing'>): boolean =>
   !framingsWithoutFace.has(framing);
 
+/** What the light falls on and the camera looks at, in a sentence. */
+export const subjectWords = (angle: Pick<Angle, 'framing'>): string =>
+  showsFace(angle) ? 'the face' : 'what is filmed';
+
 /** The camera is held by the arm while it films, bare or on a pole. */
 export const isHandheld = ({ cameraPlace }: Pick<Angle, 'cameraPlace'>): boolean =>
   cameraPlace === 'hand' || cameraPlace === 'extension pole';

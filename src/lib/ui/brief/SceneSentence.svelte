@@ -9,6 +9,7 @@
   import AngleWords from './AngleWords.svelte';
   import Choice from './Choice.svelte';
   import Measure from './Measure.svelte';
+  import Measures from './Measures.svelte';
   import { roomFields, sceneFields } from './scene-fields';
   import {
     awayWord,
@@ -45,6 +46,12 @@
   const lx = (value: number) => plainNumber(value, 0);
   const fpsWord = $derived(String(scene.fps) as '24' | '25' | '30' | '50' | '60');
   const yesNo = { yes: 'yes', no: 'no' } as const;
+
+  const roomMeasures = [
+    { key: 'lengthM', label: 'Length', step: 0.05 },
+    { key: 'widthM', label: 'Width', step: 0.05 },
+    { key: 'heightM', label: 'Height', step: 0.05 }
+  ] as const;
 </script>
 
 <p class="sentence">
@@ -85,36 +92,19 @@
       figure={roomFigure(scene.room, units)}
     >
       {@const room = scene.room}
-      <Measure
-        label="Length"
-        value={room.lengthM}
-        field={roomFields.lengthM}
-        step={0.05}
+      <Measures
+        of={room}
+        fields={roomFields}
+        asked={roomMeasures}
         {units}
-        onset={(lengthM) => onscene({ room: { ...room, lengthM } })}
-      />
-      <Measure
-        label="Width"
-        value={room.widthM}
-        field={roomFields.widthM}
-        step={0.05}
-        {units}
-        onset={(widthM) => onscene({ room: { ...room, widthM } })}
-      />
-      <Measure
-        label="Height"
-        value={room.heightM}
-        field={roomFields.heightM}
-        step={0.05}
-        {units}
-        onset={(heightM) => onscene({ room: { ...room, heightM } })}
+        onset={(patch) => onscene({ room: { ...room, ...patch } })}
       />
     </Word>
     that is
     <Word word={feelWords[scene.room.feel]} question="How does the room feel?">
       {@const room = scene.room}
       <Choice
-        label="Size of the room"
+        label="Acoustics of the room"
         options={feelWords}
         value={room.feel}
         onchoose={(feel) => onscene({ room: { ...room, feel } })}

@@ -6,6 +6,7 @@
   import { dayWords } from '../shell/day-words';
   import Choice from './Choice.svelte';
   import Measure from './Measure.svelte';
+  import Measures from './Measures.svelte';
   import { sceneFields, windowFields } from './scene-fields';
   import { colourWord } from './scene-vocabulary';
   import { shownFigure } from './shown-units';
@@ -84,6 +85,11 @@
     const now = on ? [...rest, want] : rest;
     onscene({ niceToHave: now.length > 0 ? now : undefined });
   }
+
+  const windowMeasures = [
+    { key: 'areaM2', label: 'Area of the glass', step: 0.1 },
+    { key: 'distanceM', label: 'Window to face', step: 0.05 }
+  ] as const;
 </script>
 
 <p class="sentence">
@@ -173,21 +179,12 @@
       question="How large is it, how far, and what sky does it show?"
       figure={shownFigure(window.areaM2, 'm²', units)}
     >
-      <Measure
-        label="Area of the glass"
-        value={window.areaM2}
-        field={windowFields.areaM2}
-        step={0.1}
+      <Measures
+        of={window}
+        fields={windowFields}
+        asked={windowMeasures}
         {units}
-        onset={(areaM2) => onscene({ window: { ...window, areaM2 } })}
-      />
-      <Measure
-        label="Window to face"
-        value={window.distanceM}
-        field={windowFields.distanceM}
-        step={0.05}
-        {units}
-        onset={(distanceM) => onscene({ window: { ...window, distanceM } })}
+        onset={(patch) => onscene({ window: { ...window, ...patch } })}
       />
       <Measure
         label="Sky at its dimmest"

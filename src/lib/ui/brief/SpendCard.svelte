@@ -116,7 +116,10 @@
     Dashed above: how <i>{school.name.toLowerCase()}</i> would share it. Stitched below: what is in the
     kit.
   </p>
-  <button class="fold" aria-expanded={limitsOpen} onclick={() => (limitsOpen = !limitsOpen)}
+  <button
+    class="text-button fold"
+    aria-expanded={limitsOpen}
+    onclick={() => (limitsOpen = !limitsOpen)}
     >{limitsOpen ? 'Fold the pocket limits away' : 'Limit single pockets'}</button
   >
   {#if limitsOpen}
@@ -139,7 +142,7 @@
         Drag a seam, or move it with the arrow keys; what one pocket gives, the next takes.
       </p>
     {:else}
-      <button class="fold" onclick={() => shareOut()}
+      <button class="text-button fold" onclick={() => shareOut()}
         >Share it out as {school.name.toLowerCase()} would, then drag the seams</button
       >
     {/if}
@@ -246,11 +249,7 @@
 
   .fold {
     justify-self: start;
-    padding: 0;
-    border: 0;
-    background: none;
-    color: var(--moss);
     font-weight: 600;
-    cursor: pointer;
+    text-decoration: none;
   }
 </style>

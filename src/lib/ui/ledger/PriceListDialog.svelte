@@ -1,4 +1,5 @@
 <script lang="ts">
+  import '../shell/import-steps.css';
   import {
     Checkbox,
     FileUploaderDropContainer,
@@ -98,7 +99,7 @@
   on:click:button--secondary={() => (open = false)}
   on:submit={take}
 >
-  <div class="steps">
+  <div class="import-steps">
     <p>
       A CSV file, a price a row: the part by its id or by maker and model, the price, and where they
       are known its currency, day, source and the last day it holds.
@@ -173,31 +174,9 @@
 </Modal>
 
 <style>
-  .steps {
-    display: grid;
-    gap: 1rem;
-    min-height: 12rem;
-    overflow-wrap: anywhere;
-  }
-
-  h3 {
-    margin-bottom: 0.4rem;
-    font-size: 1rem;
-  }
-
   .columns {
     display: grid;
     grid-template-columns: repeat(auto-fill, minmax(13rem, 1fr));
     gap: 0.6rem;
-  }
-
-  .refused {
-    padding: 0 0 0.3rem;
-    color: var(--brick);
-  }
-
-  .faults {
-    padding-left: 1rem;
-    list-style: disc;
   }
 </style>

@@ -29,7 +29,7 @@
 {/snippet}
 
 <section class="card" aria-label="Three ways to choose">
-  <ul>
+  <ul class="plain-list">
     {#if best}<li>{@render way(`best for ${say(spendableOf(project))}: `, best)}</li>{/if}
     {#if goodEnough}<li>
         {@render way('good enough: ', goodEnough)}
@@ -56,14 +56,6 @@
   .card {
     padding: 0.8rem 1rem;
     font-size: 0.8125rem;
-  }
-
-  ul {
-    display: grid;
-    gap: 0.5rem;
-    margin: 0;
-    padding: 0;
-    list-style: none;
   }
 
   .cheapest {

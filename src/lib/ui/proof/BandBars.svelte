@@ -1,4 +1,5 @@
 <script lang="ts">
+  import './take-drawing.css';
   import { scaleBand, scaleLinear } from 'd3-scale';
   import type { Spectrum } from '../../core/proof/bands';
 
@@ -31,6 +32,7 @@
 </script>
 
 <svg
+  class="take-drawing"
   viewBox="0 0 {WIDE} {HIGH}"
   role="img"
   aria-label="By pitch: {spectrum.hz
@@ -61,16 +63,6 @@
 </svg>
 
 <style>
-  svg {
-    display: block;
-    width: 100%;
-    font-size: 10px;
-  }
-
-  text {
-    fill: var(--ink-soft);
-  }
-
   .voice {
     fill: var(--pocket-sound);
   }

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import './take-drawing.css';
   import { scaleLinear } from 'd3-scale';
   import { area } from 'd3-shape';
   import type { SoundMeasures } from '../../core/proof/measure-sound';
@@ -30,6 +31,7 @@
 </script>
 
 <svg
+  class="take-drawing"
   viewBox="0 0 {WIDE} {HIGH}"
   role="img"
   aria-label="{measures.seconds.toFixed(0)} s of sound: peaks at {measures.truePeakDb.toFixed(
@@ -59,16 +61,6 @@
 </svg>
 
 <style>
-  svg {
-    display: block;
-    width: 100%;
-    font-size: 10px;
-  }
-
-  text {
-    fill: var(--ink-soft);
-  }
-
   .wanted {
     fill: var(--moss-wash);
   }

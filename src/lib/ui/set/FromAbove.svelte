@@ -433,17 +433,8 @@
     stroke-dasharray: 2 4;
   }
 
-  .walls {
-    fill: none;
-    stroke: var(--ink);
+  .walls.walls {
     stroke-width: 3px;
-  }
-
-  .cone {
-    fill: var(--pocket-lens);
-    fill-opacity: 0.09;
-    stroke: var(--pocket-lens);
-    stroke-dasharray: 5 4;
   }
 
   .sharp {

@@ -298,19 +298,6 @@
     stroke-width: 2.5px;
   }
 
-  .walls {
-    fill: none;
-    stroke: var(--ink);
-    stroke-width: 1.5px;
-  }
-
-  .cone {
-    fill: var(--pocket-lens);
-    fill-opacity: 0.1;
-    stroke: var(--pocket-lens);
-    stroke-dasharray: 5 4;
-  }
-
   .arm {
     fill: none;
     stroke: var(--tan-line);

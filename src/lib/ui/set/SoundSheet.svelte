@@ -104,7 +104,7 @@
         : 'No microphone of the kit goes here; the body’s own is all there is.'}
     </p>
   {:else}
-    <ul>
+    <ul class="plain-list">
       {#each sounds as one (one.place)}
         <li class:used={one.inUse} data-place={one.place}>
           <button
@@ -180,14 +180,6 @@
   h2 {
     margin: 0 0 0.4rem;
     font-size: 1.05rem;
-  }
-
-  ul {
-    display: grid;
-    gap: 0.5rem;
-    margin: 0;
-    padding: 0;
-    list-style: none;
   }
 
   li {

@@ -44,7 +44,7 @@
 </script>
 
 <div class="whole">
-  <p class="why">
+  <p class="reason">
     {finding.why()}
     {#if finding.figure && finding.sceneId}
       <button class="text-button how" onclick={() => onwhy(finding, finding.figure!)}
@@ -102,13 +102,6 @@
 <style>
   .whole {
     padding: 0.1rem 0.8rem 0.65rem 1.5rem;
-  }
-
-  .why {
-    margin: 0.15rem 0 0.5rem;
-    color: var(--ink-soft);
-    font-size: 0.8125rem;
-    overflow-wrap: anywhere;
   }
 
   .how {

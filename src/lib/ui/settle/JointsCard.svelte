@@ -15,7 +15,7 @@
 
 <div class="card joints">
   <h3>Missing adapters and cables</h3>
-  <p class="why">
+  <p class="reason">
     {joints.buy
       .map(({ model, quantity }) => `${quantity > 1 ? `${quantity} × ` : ''}${model}`)
       .join(', ')}: {joints.gapMinor === 0
@@ -45,13 +45,6 @@
     font-family: var(--text);
     font-size: 0.875rem;
     font-weight: 600;
-  }
-
-  .why {
-    margin: 0.15rem 0 0.5rem;
-    color: var(--ink-soft);
-    font-size: 0.8125rem;
-    overflow-wrap: anywhere;
   }
 
   .joints {

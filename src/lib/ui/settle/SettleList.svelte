@@ -194,7 +194,7 @@
       {#each letBe as { finding, reason } (finding.key)}
         <li class="card be">
           <h3>{finding.title()}</h3>
-          <p class="why">{finding.sceneName ? `${finding.sceneName}: ` : ''}“{reason}”</p>
+          <p class="reason">{finding.sceneName ? `${finding.sceneName}: ` : ''}“{reason}”</p>
           <button
             class="text-button bring"
             onclick={() => onact({ type: 'bring back', key: finding.key })}>bring back</button
@@ -227,13 +227,6 @@
     font-family: var(--text);
     font-size: 0.875rem;
     font-weight: 600;
-    overflow-wrap: anywhere;
-  }
-
-  .why {
-    margin: 0.15rem 0 0.5rem;
-    color: var(--ink-soft);
-    font-size: 0.8125rem;
     overflow-wrap: anywhere;
   }
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import '../shell/import-steps.css';
   import type { Act } from '../../core/acts/act';
   import { putLineActs } from '../../core/acts/put-lines';
   import { formatMoney } from '../../core/money/format';
@@ -172,7 +173,7 @@
   on:click:button--secondary={() => (open = false)}
   on:submit={takeAll}
 >
-  <div class="steps">
+  <div class="import-steps">
     <div class="file">
       <p>
         A CSV file: with commas or semicolons, decimal points or commas, figures with their units or
@@ -339,20 +340,9 @@
 </Modal>
 
 <style>
-  .steps {
-    display: grid;
-    gap: 1rem;
-    min-height: 12rem;
-  }
-
   .file {
     display: grid;
     gap: 0.5rem;
-  }
-
-  h3 {
-    margin-bottom: 0.4rem;
-    font-size: 1rem;
   }
 
   .columns {
@@ -395,15 +385,8 @@
     background: var(--paper);
   }
 
-  .refused {
-    padding: 0 0 0.3rem;
-    color: var(--brick);
-  }
-
-  .faults,
   .preview {
     padding-left: 1rem;
     list-style: disc;
-    overflow-wrap: anywhere;
   }
 </style>

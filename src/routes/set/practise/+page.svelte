@@ -262,7 +262,7 @@
             disabled={!possible.has(skill)}
           />{/each}
       </Select>
-      <ul class="curves">
+      <ul class="plain-list">
         {#each states as state (state.skill)}<SkillCurve {state} {now} />{/each}
       </ul>
       <p class="soft">
@@ -360,14 +360,6 @@
 
   h2 {
     font-size: 1.1rem;
-  }
-
-  .curves {
-    display: grid;
-    gap: 0.5rem;
-    margin: 0;
-    padding: 0;
-    list-style: none;
   }
 
   .soft {

@@ -1,3 +1,4 @@
+import { subjectWords } from '../../model/scene-facts';
 import { figureWords } from '../../figures/figure-words';
 import { FRAMING_RATIO } from '../../relations/optics/framing-ratio';
 import { fullName } from '../../model/gear';
@@ -53,7 +54,7 @@ export function tooDark(rig: PlacedRig, figures: Read, lineIds: readonly string[
         : `${rig.scene.name}: there is no light to film by`,
     why: () =>
       lx > 0
-        ? `${figureWords(lx, 'lx')} on the face at ${figureWords(figures.aperture!, 'f/')} and ${figureWords(figures.shutter!, 's')} needs ${isoWords}; ${rig.body ? fullName(rig.body.gear) : 'the body'} is clean up to about ${figureWords(usable / 4, 'ISO')} and usable up to ${figureWords(usable, 'ISO')}.`
+        ? `${figureWords(lx, 'lx')} on ${subjectWords(rig.angle)} at ${figureWords(figures.aperture!, 'f/')} and ${figureWords(figures.shutter!, 's')} needs ${isoWords}; ${rig.body ? fullName(rig.body.gear) : 'the body'} is clean up to about ${figureWords(usable / 4, 'ISO')} and usable up to ${figureWords(usable, 'ISO')}.`
         : 'The brief says no light at the dimmest, and no lamp of the kit is lit here.'
   } satisfies Held;
 }

@@ -1,5 +1,5 @@
 import { fullName } from '../../model/gear';
-import { hasWindow } from '../../model/scene-facts';
+import { hasWindow, subjectWords } from '../../model/scene-facts';
 import type { FurtherLamp, PlacedRig } from '../../rigs/placed-rig';
 import { lampsOnPerson } from '../../figures/colour-rows';
 import {
@@ -75,8 +75,8 @@ export const colourFindings: readonly AngleFindingRow[] = [
           `${rig.scene.name}: the lamp and the light that is there are ${figureWords(gap, 'mired')} apart (seen from ${MIRED_DIFFERENCE.seen})`,
         why: () =>
           rig.scene.lightColourK === undefined
-            ? `${fullName(rig.keyLamp!.part.gear)} cannot be set to daylight, and the window gives ${Math.round(100 * share)} % of the light on the face. Cover it, or use a lamp of its colour.`
-            : `${fullName(rig.keyLamp!.part.gear)} cannot be set to the ${figureWords(rig.scene.lightColourK, 'K')} of the light that stays on, which gives ${Math.round(100 * share)} % of the light on the face. Switch that light off, block it, or use a lamp of its colour.`
+            ? `${fullName(rig.keyLamp!.part.gear)} cannot be set to daylight, and the window gives ${Math.round(100 * share)} % of the light on ${subjectWords(rig.angle)}. Cover it, or use a lamp of its colour.`
+            : `${fullName(rig.keyLamp!.part.gear)} cannot be set to the ${figureWords(rig.scene.lightColourK, 'K')} of the light that stays on, which gives ${Math.round(100 * share)} % of the light on ${subjectWords(rig.angle)}. Switch that light off, block it, or use a lamp of its colour.`
       };
     },
     propose: (context) => {

@@ -1,9 +1,18 @@
 import { cardsFor } from '../../figures/endurance-rows';
-import { fullName } from '../../model/gear';
+import { fullName, type GearOf } from '../../model/gear';
+import { portsFor } from '../../model/ports-by-role';
 import { isRecorded } from '../../model/scene-facts';
+import type { PlacedRig } from '../../rigs/placed-rig';
 import { rigRow, type AngleFindingRow } from '../finding';
 import { cheapestOf, swapFor } from '../part-candidates';
 import { cardKindsOf } from './card-kinds';
+
+/** Something else of the kit has a slot for the card. */
+const goesIntoAnother = ({ kit, body }: PlacedRig, { cardKind }: GearOf<'card'>): boolean =>
+  kit.parts.some(
+    ({ gear }) =>
+      gear !== body?.gear && portsFor(gear, 'card').some(({ type }) => type === cardKind)
+  );
 
 /** T3. */
 export const cardKindFindings: readonly AngleFindingRow[] = [
@@ -16,9 +25,12 @@ export const cardKindFindings: readonly AngleFindingRow[] = [
       const kinds = cardKindsOf(rig);
       const strays = rig.kit.of('card').filter(({ gear }) => !kinds.includes(gear.cardKind));
       if (!rig.body || strays.length === 0 || cardsFor(rig).length > 0) return undefined;
+      const needsCard = rig.body.gear.internalStorageGb === undefined;
+      // They are for another camera or a recorder of the kit.
+      if (!needsCard && strays.every(({ gear }) => goesIntoAnother(rig, gear))) return undefined;
       return {
         // A body that records inside does without; the cards just stay in the bag.
-        severity: rig.body.gear.internalStorageGb === undefined ? 'stop' : 'note',
+        severity: needsCard ? 'stop' : 'note',
         lineIds: strays.map(({ line }) => line.id),
         title: () => `${strays[0]!.gear.model} does not go into ${rig.body!.gear.model}`,
         why: () =>
