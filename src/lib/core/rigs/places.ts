@@ -44,7 +44,8 @@ export const supportsByPlace = {
   hand: ['gimbal', 'hand grip', 'flexible tripod', 'mini tripod'],
   'extension pole': ['extension pole', 'hand grip', 'gimbal'],
   tabletop: ['mini tripod', 'flexible tripod', 'clamp', 'tripod'],
-  tripod: ['tripod', 'clamp'],
+  // What is clamped to a shelf or a table stands on the bench.
+  tripod: ['tripod'],
   overhead: ['overhead arm', 'ceiling mount'],
   ceiling: ['ceiling mount', 'clamp'],
   'monitor edge': ['monitor mount', 'clamp'],
