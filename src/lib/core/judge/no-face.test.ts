@@ -14,7 +14,11 @@ function filming(style: (typeof sceneStyles)[number], dark: boolean): Project {
   const scene = { ...startScene(style, [], 100), id: 'talk', name: 'Scene' };
   if (dark) Object.assign(scene, { lightDimLx: 4, lightBrightLx: 40 });
   project.scenes = [scene];
-  activePlan(project).lines.push(line('ellowen-damselfly'), line('quillfeather-microsd-128-v30'));
+  activePlan(project).lines.push(
+    line('harkelow-plain-tripod'),
+    line('ellowen-damselfly'),
+    line('quillfeather-microsd-128-v30')
+  );
   return project;
 }
 

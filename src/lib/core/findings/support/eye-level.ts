@@ -1,4 +1,4 @@
-import { isSeated } from '../../model/scene-facts';
+import { isSeated, showsFace } from '../../model/scene-facts';
 import { lengthWords } from '../../figures/figure-words';
 import { EYE_LEVEL_M } from '../../rigs/places';
 import { rigRow, type AngleFindingRow } from '../finding';
@@ -12,7 +12,8 @@ export const eyeLevelFindings: readonly AngleFindingRow[] = [
     about: 'below eye level',
     judge: (rig) => {
       const height = rig.support?.gear.heightMaxM;
-      if (rig.angle.cameraPlace !== 'tripod' || height === undefined) return undefined;
+      if (rig.angle.cameraPlace !== 'tripod' || !showsFace(rig.angle) || height === undefined)
+        return undefined;
       const need = isSeated(rig.scene) ? EYE_LEVEL_M.seated : EYE_LEVEL_M.standing;
       if (height >= need) return undefined;
       return {
