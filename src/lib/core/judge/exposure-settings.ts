@@ -192,6 +192,8 @@ const lamps = (plans: Plans): Setting => ({
         ? 'full'
         : `turned down to ${figureWords(Math.max(1, Math.round(100 * lampShare)), '%')}`
   ),
-  why: 'At full they may be more than the base ISO can take; dim them, or move them back.',
+  why: plans.every(({ lampShare }) => lampShare >= 1)
+    ? 'The camera can use all they give.'
+    : 'At full they are more than the base ISO can take; dim them, or move them back.',
   figure: 'faceInUse'
 });

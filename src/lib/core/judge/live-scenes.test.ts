@@ -95,3 +95,43 @@ describe('the chain of a live scene', () => {
     expect(router.got).toBeLessThan(router.need);
   });
 });
+
+describe('a live picture over HDMI', () => {
+  const told = (body: Partial<GearOf<'body'>>, ...more: string[]) => {
+    const project = live();
+    ownCopy<GearOf<'body'>>(project, 'orrowby-linnet-ii', (gear) => Object.assign(gear, body));
+    activePlan(project).lines.push(...more.map((id) => line(id)));
+    const found = judged(project).findings.find(({ code }) => code === 'B5');
+    return found && [found.severity, found.title()];
+  };
+  const menus = ['stop', 'The live picture carries the menus'];
+  const lead = ['stop', 'No cable for the video output'];
+  const unstated = ['note', 'It is not stated whether the live picture is clean'];
+  const capture = 'nibsworth-weir-plus';
+  const cable = 'nibsworth-hdmi-cable-d-to-a-1-m';
+
+  it('is stopped by the body before any lead is looked at: a missing one does not hide the menus', () => {
+    for (const more of [[], [capture], [capture, cable], ['tesselind-pane-5']])
+      expect(told({ usbVideo: false, cleanOutput: false }, ...more), more.join()).toEqual(menus);
+  });
+
+  it('wants its way into the computer, lead and all, from a body that sends it clean', () => {
+    const clean = { usbVideo: false, cleanOutput: true };
+    expect(told(clean)).toEqual(['stop', 'The computer cannot take the picture']);
+    expect(told(clean, capture)).toEqual(lead);
+    expect(told(clean, capture, cable)).toBeUndefined();
+    // The lead to the monitor alone is a thing of the bag.
+    expect(told({ usbVideo: true, cleanOutput: true }, 'tesselind-pane-5')).toEqual([
+      'note',
+      'No cable for the video output'
+    ]);
+  });
+
+  it('is asked about where nobody states what would decide it', () => {
+    for (const cleanOutput of [undefined, false])
+      expect(told({ usbVideo: undefined, cleanOutput } as never, capture, cable)).toEqual(unstated);
+    expect(told({ usbVideo: undefined, cleanOutput: true } as never, capture, cable)).toBe(
+      undefined
+    );
+  });
+});
