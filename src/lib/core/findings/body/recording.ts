@@ -111,11 +111,11 @@ export const recordingFindings: readonly AngleFindingRow[] = [
       const clip = figures.recordLimit ?? Infinity;
       const heat = figures.heatMinutes ?? Infinity;
       const take = figures.longestTake;
-      const limit = Math.min(clip, heat);
-      if (take === undefined || take <= limit) return undefined;
-      const hot = heat < clip;
-      // Where something to keep it cool is enough, that is told instead.
-      if (hot && relievedMin(rig, figures) >= take) return undefined;
+      if (take === undefined || take <= Math.min(clip, heat)) return undefined;
+      // Where something to keep it cool is enough, that is told instead, and the clip ends all the same.
+      const hot = heat < clip && relievedMin(rig, figures) < take;
+      const limit = hot ? heat : clip;
+      if (take <= limit) return undefined;
       return {
         severity: rig.scene.live ? 'stop' : 'warn',
         lineIds: bodyLine(rig),

@@ -5,7 +5,14 @@ import { payloadNeededKg, payloadVerdict } from '../../relations/support/payload
 import { holdersFor, type LampBesideKey, lampsHeldBesideKey } from '../../rigs/lamp-stand';
 import { lampRuns } from '../../rigs/place-lamps';
 import type { PlacedRig } from '../../rigs/placed-rig';
-import { type AngleFindingRow, type Held, type Proposal, rigRow } from '../finding';
+import {
+  type AngleFindingRow,
+  type Held,
+  type Proposal,
+  rigRow,
+  type Severity,
+  severityRank
+} from '../finding';
 import { addOne, setRig } from '../part-candidates';
 
 /** What a role is called in a sentence. */
@@ -20,17 +27,30 @@ export const lampRoleWords = {
 type RigPatch = Partial<Omit<Rig, 'sceneId' | 'angleId'>>;
 type Trouble = 'power' | 'stand' | 'load';
 
-/** The first lamp beside the key that cannot do what it is there for. */
-function troubleIn(
-  rig: PlacedRig
-): { lamp: LampBesideKey; trouble: Trouble; held: () => Held } | undefined {
+interface Troubled {
+  lamp: LampBesideKey;
+  trouble: Trouble;
+  severity: Severity;
+  held: () => Held;
+}
+
+/** What a lamp beside the key cannot do of what it is there for: the worst of it, of equals the first. */
+function troubleIn(rig: PlacedRig): Troubled | undefined {
+  let worst: Troubled | undefined;
+  for (const one of troublesIn(rig))
+    if (!worst || severityRank(one.severity) > severityRank(worst.severity)) worst = one;
+  return worst;
+}
+
+function* troublesIn(rig: PlacedRig): Generator<Troubled> {
   const { kit, hasSocket, scene, project } = rig;
   for (const lamp of rig.furtherLamps) {
     const { gear, line } = lamp.part;
     if (lampRuns(gear, kit, hasSocket)) continue;
-    return {
+    yield {
       lamp,
       trouble: 'power',
+      severity: 'warn',
       held: () => ({
         severity: 'warn',
         about: `power of ${line.id}`,
@@ -45,10 +65,11 @@ function troubleIn(
   }
   for (const { lamp, holder } of lampsHeldBesideKey(rig)) {
     const { gear, line } = lamp.part;
-    if (!holder)
-      return {
+    if (!holder) {
+      yield {
         lamp,
         trouble: 'stand',
+        severity: 'warn',
         held: () => ({
           severity: 'warn',
           about: `stand of ${line.id}`,
@@ -61,13 +82,16 @@ function troubleIn(
               : 'Every lamp needs a stand or a clamp of its own, and none is left in the kit.'
         })
       };
+      continue;
+    }
     const { payloadKg } = holder.gear;
     if (gear.massG === undefined || payloadKg === undefined) continue;
     const verdict = payloadVerdict(gear.massG / 1000, payloadKg);
     if (verdict === 'fine') continue;
-    return {
+    yield {
       lamp,
       trouble: 'load',
+      severity: verdict,
       held: () => ({
         severity: verdict,
         about: `load of ${line.id}`,
@@ -82,7 +106,6 @@ function troubleIn(
       })
     };
   }
-  return undefined;
 }
 
 /** The rig without one of its lamps. */

@@ -1,20 +1,34 @@
 import { fullName } from '../../model/gear';
 import { isClosedInBag, whyOpen } from '../../rigs/closings';
-import { type Connection, type MissingPort, isMissingPort } from '../../rigs/connection';
+import {
+  type Connection,
+  type ConnectionPurpose,
+  type MissingPort,
+  isMissingPort
+} from '../../rigs/connection';
 import { connectionsOf } from '../../rigs/connections';
 import type { PlacedRig } from '../../rigs/placed-rig';
 import { chainProposals } from '../chain-proposals';
 import { rigRow, type AngleFindingRow } from '../finding';
 import { capital, sentence } from '../sentence';
 
-const heldPurposes = ['camera held', 'microphone held', 'lamp held', 'monitor held'] as const;
+/** What is held, what matters most first: of several that are not, the first is told. */
+const heldPurposes: readonly ConnectionPurpose[] = [
+  'camera held',
+  'microphone held',
+  'lamp held',
+  'monitor held'
+];
 
 function openJoint(rig: PlacedRig): Connection | MissingPort | undefined {
-  return connectionsOf(rig).find(
-    (need) =>
-      heldPurposes.includes(need.purpose as (typeof heldPurposes)[number]) &&
-      (isMissingPort(need) || !isClosedInBag(need, rig.kit))
-  );
+  let worst: Connection | MissingPort | undefined;
+  let place = heldPurposes.length;
+  for (const need of connectionsOf(rig)) {
+    const at = heldPurposes.indexOf(need.purpose);
+    if (at < 0 || at >= place || (!isMissingPort(need) && isClosedInBag(need, rig.kit))) continue;
+    [worst, place] = [need, at];
+  }
+  return worst;
 }
 
 /** S5. */

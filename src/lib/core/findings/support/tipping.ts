@@ -15,15 +15,7 @@ export const tippingFindings: readonly AngleFindingRow[] = [
     code: 'S4',
     family: 'support',
     about: 'it may tip',
-    reads: [
-      'tipAngle',
-      'loadOnSupport',
-      'supportFootRadius',
-      'supportHeight',
-      'boomBag',
-      'sandbag',
-      'boomReach'
-    ],
+    reads: ['tipAngle', 'loadOnSupport', 'supportFootRadius', 'supportHeight'],
     judge: (rig, figures) => {
       const lean = figures.tipAngle;
       if (lean !== undefined && lean < TIP_WARN_DEG - SAME_DEG)
@@ -44,6 +36,28 @@ export const tippingFindings: readonly AngleFindingRow[] = [
             return `Feet ${lengthWords(figures.supportFootRadius!, units)} wide${under} at ${lengthWords(figures.supportHeight!, units)}: a snagged cable is enough to tip it. Add a sandbag or lower it.`;
           }
         };
+      return undefined;
+    },
+    propose: (context) => {
+      const { rig } = context;
+      return [
+        swapTo(
+          context,
+          'support',
+          rig.support!.line.id,
+          (gear) =>
+            gear.form === rig.support!.gear.form &&
+            (gear.footRadiusM ?? 0) > (rig.support!.gear.footRadiusM ?? 0)
+        )
+      ];
+    }
+  }),
+  figureRow({
+    code: 'S4',
+    family: 'support',
+    about: 'the stand of the boom needs a counterweight',
+    reads: ['boomBag', 'sandbag', 'boomReach'],
+    judge: (rig, figures) => {
       const bag = figures.boomBag;
       const have = figures.sandbag ?? 0;
       if (bag === undefined || bag <= have + BAG_TOLERANCE_KG) return undefined;
@@ -62,25 +76,13 @@ export const tippingFindings: readonly AngleFindingRow[] = [
       };
     },
     propose: (context, held) => {
-      const { rig } = context;
-      if (held.about === 'boom arm')
-        return [
-          addOne(
-            context,
-            'sandbag',
-            (gear) => (gear.filledKg ?? 0) + held.has! + BAG_TOLERANCE_KG >= held.needs!
-          ),
-          addOne(context, 'sandbag')
-        ];
       return [
-        swapTo(
+        addOne(
           context,
-          'support',
-          rig.support!.line.id,
-          (gear) =>
-            gear.form === rig.support!.gear.form &&
-            (gear.footRadiusM ?? 0) > (rig.support!.gear.footRadiusM ?? 0)
-        )
+          'sandbag',
+          (gear) => (gear.filledKg ?? 0) + held.has! + BAG_TOLERANCE_KG >= held.needs!
+        ),
+        addOne(context, 'sandbag')
       ];
     }
   })
