@@ -1,4 +1,4 @@
-import { facesFront } from '../rigs/faces-front';
+import { facesFront } from '../rigs/own-screen';
 import { isCarried, isSeated, showsFace } from '../model/scene-facts';
 import { orientations, tapeEnds } from '../model/word-lists';
 import { sensorFormats } from '../model/sensor-formats';

@@ -27,7 +27,7 @@ const purposes: Record<string, ConnectionPurpose[]> = {
   P3: ['power into body'],
   P7: ['power for its own'],
   T3: ['card in its slot'],
-  S5: ['camera held', 'microphone held', 'lamp held']
+  S5: ['camera held', 'microphone held', 'lamp held', 'monitor held']
 };
 const ROUNDS = 6;
 

@@ -2,7 +2,7 @@ import { lampsHeldBesideKey, lampStandOf } from './lamp-stand';
 import type { ChainLimit } from '../joining/chains';
 import type { GearItem, GearOf } from '../model/gear';
 import { memoOn } from '../memo';
-import { facesFront } from './faces-front';
+import { seesOwnScreen } from './own-screen';
 import { meetsAny } from '../model/mating';
 import { portsFor } from '../model/ports-by-role';
 import type { Port, PortRole } from '../model/ports';
@@ -93,9 +93,9 @@ function directFirst(ports: readonly Port[], others: readonly Port[]): readonly 
 }
 
 /** What a monitor by which one sees oneself is put on: the camera’s shoe, or the one of a cage made for it. */
-function monitorShoe({ body, kit, scene, index }: PlacedRig): KitPart | undefined {
-  if (!body || index > 0 || !scene.wantsSeeSelf || body.gear.screen === undefined) return undefined;
-  if (facesFront(body.gear)) return undefined;
+function monitorShoe(rig: PlacedRig): KitPart | undefined {
+  const { body, kit, scene, index } = rig;
+  if (!body || index > 0 || !scene.wantsSeeSelf || seesOwnScreen(rig)) return undefined;
   const carriers: KitPart[] = [
     body,
     ...kit.of('cage').filter(({ gear }) => gear.fitsBodyId === body.gear.id)

@@ -42,6 +42,46 @@ describe('what shows oneself', () => {
   });
 });
 
+describe('a screen that something blocks', () => {
+  /** The screen flips up behind the microphone on the shoe. */
+  const blocked = (...ids: string[]): Project => {
+    const project = withScreen('flips up', ...ids);
+    swap(project, 'dunmarrow-burr', 'dunmarrow-plover-plain');
+    return project;
+  };
+  const monitor = ['tesselind-pane-5', 'nibsworth-hdmi-cable-d-to-a-1-m'];
+  const ball = 'nibsworth-shoe-ball-1-4';
+
+  it('stays blocked while the microphone has the only shoe, and the monitor stays in the bag', () => {
+    expect(codes(blocked())).toContain('B2');
+    const crowded = blocked(...monitor, ball);
+    expect(codes(crowded)).toContain('B2');
+    expect(codes(crowded)).not.toContain('B18');
+    expect(loadG(crowded)).toBe(loadG(blocked()));
+    expect(codes(withScreen('flips up'))).not.toContain('B2');
+  });
+
+  it('is made up for by a monitor that is joined and held in a shoe of its own, where it weighs', () => {
+    const cage = 'cobberly-crate-for-linnet-ii';
+    const apart = blocked(...monitor, ball, cage);
+    expect(codes(apart)).not.toContain('B2');
+    expect(loadG(apart)).toBe(loadG(blocked(cage)) + gramsOf('tesselind-pane-5'));
+    expect(codes(blocked(...monitor, cage)), 'held by nothing').toContain('B2');
+    expect(codes(blocked(ball, cage, 'tesselind-pane-5')), 'joined by nothing').toContain('B2');
+  });
+
+  it('is mended by a monitor that comes with its lead and its ball', () => {
+    const project = blocked();
+    const judgement = judged(project);
+    const told = judgement.findings.find(({ code }) => code === 'B2')!;
+    const labels = remediesFor(project, shelfOf(project), judgement, told).map(
+      ({ label }) => label
+    );
+    for (const label of labels.filter((one) => one.includes('HDMI')))
+      expect(label).toContain('ball');
+  });
+});
+
 describe('the receiver of a radio', () => {
   const radio = 'withrick-thimble-one';
   const withRadio = (project: Project): Project => {

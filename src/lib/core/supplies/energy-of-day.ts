@@ -1,4 +1,4 @@
-import { facesFront } from '../rigs/faces-front';
+import { facesFront, screenBlockedBy } from '../rigs/own-screen';
 import { batteriesFor, runsFromMains, suppliesOf } from '../figures/endurance-rows';
 import type { BatteryGear, GearItem, GearOf } from '../model/gear';
 import { bankEnergyAtPlugWh, DEVICE_INPUT } from '../relations/power/bank';
@@ -38,7 +38,8 @@ export function workingIn(rig: PlacedRig): Working[] {
     if (hearsVoice(rig) && looseTypeOf(part.gear) !== undefined && isReady(rig, part))
       working.push({ part, watts: drawByHours(part.gear, kit) });
   const [monitor] = kit.of('monitor');
-  if (monitor && scene.wantsSeeSelf && !facesFront(body?.gear) && isReady(rig, monitor))
+  const looksAtMonitor = !facesFront(body?.gear) || screenBlockedBy(rig) !== undefined;
+  if (monitor && scene.wantsSeeSelf && looksAtMonitor && isReady(rig, monitor))
     working.push({ part: monitor, watts: monitor.gear.drawW });
   const [router] = kit.of('router');
   if (router && scene.live && !hasSocket) working.push({ part: router, watts: router.gear.drawW });

@@ -1,37 +1,16 @@
 import { fullName } from '../../model/gear';
 import { portsFor } from '../../model/ports-by-role';
 import type { KitPart } from '../../rigs/kit';
-import { receiverInShoe, selfScreenOf } from '../../rigs/on-camera';
+import { receiverInShoe, selfScreenOf, SHOE, shoesOf, soundFeet } from '../../rigs/on-camera';
 import type { PlacedRig } from '../../rigs/placed-rig';
 import { type AngleFindingRow, rigRow } from '../finding';
 import { addOne, leaveOut, setRig } from '../part-candidates';
 
-const SHOE = 'shoe';
-
 /** Parts of a rig that slide into an accessory shoe while it films. */
 function shoeFeet(rig: PlacedRig): KitPart[] {
-  const { mic, micPlace } = rig;
-  const parts: KitPart[] = [];
-  if (mic && (micPlace === 'shoe' || micPlace === 'side arm')) parts.push(mic);
-  const receiver = receiverInShoe(rig);
   const screen = selfScreenOf(rig);
-  const standing = parts.filter(({ gear }) =>
-    portsFor(gear, 'stands').some(({ type }) => type === SHOE)
-  );
   // A monitor comes with a thread below, and stands in the shoe by a ball or an arm.
-  return [...standing, ...(receiver ? [receiver] : []), ...(screen ? [screen] : [])];
-}
-
-/** Shoes the body has, and those that a cage made for it and a handle on that bring. */
-function shoesOf({ body, kit }: PlacedRig): number {
-  if (!body) return 0;
-  const cages = kit.of('cage').filter(({ gear }) => gear.fitsBodyId === body.gear.id);
-  const carriers = [body, ...cages, ...(cages.length > 0 ? kit.of('handle') : [])];
-  return carriers.reduce(
-    (count, { gear }) =>
-      count + portsFor(gear, 'carries').filter(({ type }) => type === SHOE).length,
-    0
-  );
+  return [...soundFeet(rig), ...(screen ? [screen] : [])];
 }
 
 /** B18. */

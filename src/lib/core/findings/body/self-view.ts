@@ -1,4 +1,5 @@
-import { facesFront } from '../../rigs/faces-front';
+import { selfScreenOf } from '../../rigs/on-camera';
+import { facesFront, screenBlockedBy } from '../../rigs/own-screen';
 import { figureWords } from '../../figures/figure-words';
 import { fullName } from '../../model/gear';
 import { MONITOR_CONTRAST } from '../../relations/lighting/monitor-contrast';
@@ -8,18 +9,13 @@ import { cheapestOf, leaveOut, setRig, swapFor, swapTo } from '../part-candidate
 import { severityOfWant } from '../wants';
 import { bodyLine } from './body-line';
 
-function blockedScreen(rig: PlacedRig): 'shoe' | 'plate' | 'side' | undefined {
-  const screen = rig.body?.gear.screen;
-  if (
-    !rig.scene.wantsSeeSelf ||
-    rig.kit.of('monitor').length > 0 ||
-    rig.kit.of('mirror box').length > 0
-  )
-    return undefined;
-  if (screen === 'flips up' && rig.mic && rig.micPlace === 'shoe') return 'shoe';
-  if (screen === 'flips down' && rig.support) return 'plate';
-  if (screen === 'side hinge' && rig.mic && rig.micPlace === 'side arm') return 'side';
-  return undefined;
+/** What blocks the screen, where neither a mirror nor a monitor that is joined and held takes its place. */
+function blockedScreen(rig: PlacedRig) {
+  if (!rig.scene.wantsSeeSelf || selfScreenOf(rig)) return undefined;
+  // Beside the first camera nobody looks at two screens.
+  const looksElsewhere =
+    rig.index > 0 && (rig.kit.of('monitor').length > 0 || rig.kit.of('mirror box').length > 0);
+  return looksElsewhere ? undefined : screenBlockedBy(rig);
 }
 
 /** B1, B2. */
