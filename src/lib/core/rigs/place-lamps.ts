@@ -49,16 +49,22 @@ export function lampsFor(
 const piecesElsewhere = (placings: readonly LampPlacing[], lineId: string): number =>
   placings.filter((placing) => inFurtherRole(placing) && placing.lineId === lineId).length;
 
-/** Key and fill: the lamps fixed for the angle, else the two brightest; in their usual places or where they are said to stand. */
+/** Key and fill: the lamps fixed for the angle, else the brightest that are left; in their usual places or where they are said to stand. */
 export function placeLamps(kit: Kit, scene: Scene, said: Said, hasSocket: boolean) {
   const free = lampsFor(kit, scene, hasSocket, said);
-  const take = (lineId: string | undefined) => {
-    if (lineId === NO_PART) return undefined;
-    const at = lineId === undefined ? 0 : free.findIndex(({ line }) => line.id === lineId);
-    return free.splice(at < 0 ? 0 : at, 1)[0];
+  const takeNamed = (lineId: string | undefined) => {
+    const at = free.findIndex(({ line }) => line.id === lineId);
+    return at < 0 ? undefined : free.splice(at, 1)[0];
   };
-  const key = take(said?.keyLampLineId);
-  const fill = key && take(said?.fillLampLineId);
+  const takeBrightest = (lineId: string | undefined) =>
+    lineId === NO_PART ? undefined : free.shift();
+  // Both that are named are put aside first: the one said to be the fill is not taken for the key.
+  const namedKey = takeNamed(said?.keyLampLineId);
+  const namedFill = takeNamed(said?.fillLampLineId);
+  const brightest = namedKey ?? takeBrightest(said?.keyLampLineId);
+  // A lamp that is alone lights the face, whatever it is called.
+  const key = brightest ?? (said?.keyLampLineId === NO_PART ? undefined : namedFill);
+  const fill = brightest && (namedFill ?? takeBrightest(said?.fillLampLineId));
   const lamps = key ? (fill ? [key, fill] : [key]) : [];
   return lamps.map((part, index): PlacedLamp => {
     const own = keyAndFillPlacings(said).filter((placing) => placing.lineId === part.line.id);
