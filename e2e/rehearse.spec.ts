@@ -29,11 +29,11 @@ test('a day that fails is mended by a line that costs nothing, and comes back wi
   await rehearse(page);
   // One battery for three scenes: it is dead by noon, whatever else happens.
   await page.getByRole('tab', { name: 'As planned' }).click();
-  expect(await inTheCan(page)).toBe(9);
+  await expect.poll(() => inTheCan(page)).toBe(9);
   await expect(story(page).getByRole('listitem').first()).toContainText(
     'The battery in Linnet is empty; 7 takes are lost.'
   );
-  expect(await wholeDays(page)).toBe(0);
+  await expect.poll(() => wholeDays(page)).toBe(0);
   await expect(many(page)).toContainText('battery of Linnet');
 
   // From the sentence to what would have saved it.
