@@ -165,3 +165,17 @@ describe('minutes to the heat limit', () => {
     expect(sunny).toMatch(/and here, at 28 °C and in full sun, after about \d/);
   });
 });
+
+describe('a camera on the floor', () => {
+  it('is held by legs: what clamps to a shelf holds it on the bench alone', () => {
+    const clamped = (cameraPlace: 'tripod' | 'tabletop'): Project => {
+      const project = calmKit();
+      swap(project, 'nibsworth-hob-mini-tripod-wide', 'nibsworth-nip-clamp-strong');
+      project.scenes[0]!.angles[0]!.cameraPlace = cameraPlace;
+      return project;
+    };
+    expect(judged(clamped('tabletop')).angles[0]!.rig.support?.gear.form).toBe('clamp');
+    expect(judged(clamped('tripod')).angles[0]!.rig.support).toBeUndefined();
+    expect(found(clamped('tripod'), 'M7')?.title()).toBe('Nothing to stand the camera on');
+  });
+});
