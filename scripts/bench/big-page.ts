@@ -46,10 +46,13 @@ async function openBig(page: Page, address: string): Promise<void> {
   await settled(page);
 }
 
-/** Remedies of every finding are there, and no saving is under way. */
+/** Remedies of every finding and every candidate of an open pocket are there, and no saving is under way. */
 async function settled(page: Page): Promise<void> {
   await page.waitForFunction(
-    () => !/looking for remedies…|saving…/.test(document.body.textContent),
+    () =>
+      !/looking for remedies…|saving…|judging every part|judged so far/.test(
+        document.body.textContent
+      ),
     undefined,
     { timeout: 120_000 }
   );
@@ -96,7 +99,7 @@ export async function measureBigProject(address: string): Promise<void> {
   };
   const openSound = async () => {
     await page.goto(`${address}/satchel/sound`);
-    await page.getByRole('option').first().waitFor();
+    await page.locator('#candidates [role=option]').first().waitFor();
     await settled(page);
   };
   const acts: { name: string; before: () => Promise<void>; act: () => Promise<void> | void }[] = [
@@ -109,7 +112,7 @@ export async function measureBigProject(address: string): Promise<void> {
       name: 'the arrow keys in its list',
       before: async () => {
         await openSound();
-        await page.getByRole('listbox').first().focus();
+        await page.locator('#candidates').focus();
       },
       act: async () => {
         for (let press = 0; press < 8; press++) await page.keyboard.press('ArrowDown');
@@ -119,7 +122,7 @@ export async function measureBigProject(address: string): Promise<void> {
       name: 'words typed in its search',
       before: async () => {
         await openSound();
-        await page.getByRole('searchbox').first().focus();
+        await page.getByLabel('Find among the candidates').focus();
       },
       act: () => page.keyboard.type('lavalier mic', { delay: 60 })
     },
