@@ -13,8 +13,6 @@ const files = () => import('../core/formats/satchel-file');
 /** What to do with a project that comes in. */
 export type Choice = 'keep both' | 'replace' | 'leave out';
 
-export type Incoming = { faults: string[] } | { arrivals: Arrival[] };
-
 /** The projects kept in this browser: list, open, delete, take in, hand out. */
 export class Library {
   /** What came in and waits for a choice. */

@@ -7,7 +7,8 @@ import { activePlan } from '../model/active-plan';
 import type { Act } from './act';
 import { actWords } from './act-words';
 import { ActError, applyAct } from './apply-act';
-import { applyRecorded, redoChange, undoChange } from './record-act';
+import { applyPatches } from './drafts';
+import { applyRecorded } from './record-act';
 
 const gearIds = catalogue.items.slice(0, 40).map((gear) => gear.id);
 const anyAct: fc.Arbitrary<Act> = fc.oneof(
@@ -110,11 +111,11 @@ describe('acts', () => {
           }
         }
         for (let at = changes.length - 1; at >= 0; at--) {
-          project = undoChange(project, changes[at]!);
+          project = applyPatches(project, changes[at]!.inverse);
           expect(project).toEqual(states[at]);
         }
         for (let at = 0; at < changes.length; at++) {
-          project = redoChange(project, changes[at]!);
+          project = applyPatches(project, changes[at]!.patches);
           expect(project).toEqual(states[at + 1]);
         }
       }),

@@ -10,7 +10,8 @@ import { startScene } from '../model/scene-starts';
 import type { Act } from './act';
 import { actWords } from './act-words';
 import { ActError, applyAct } from './apply-act';
-import { applyRecorded, redoChange, undoChange } from './record-act';
+import { applyPatches } from './drafts';
+import { applyRecorded } from './record-act';
 
 const demo = demoProject();
 const ownPart: GearItem = {
@@ -383,8 +384,8 @@ describe('every act', () => {
       const { project: after, change } = applyRecorded(on, act);
       expect(on).toEqual(kept);
       expect(after).toEqual(applyAct(on, act));
-      expect(undoChange(after, change)).toEqual(on);
-      expect(redoChange(undoChange(after, change), change)).toEqual(after);
+      expect(applyPatches(after, change.inverse)).toEqual(on);
+      expect(applyPatches(applyPatches(after, change.inverse), change.patches)).toEqual(after);
     }
   );
 

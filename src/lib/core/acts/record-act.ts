@@ -1,4 +1,4 @@
-import { applyPatches, type Patch, produceWithPatches } from './drafts';
+import { type Patch, produceWithPatches } from './drafts';
 import type { Project } from '../model/project';
 import type { Act } from './act';
 import { applyActTo } from './apply-act';
@@ -18,12 +18,4 @@ export function applyRecorded(
     applyActTo(draft, act);
   });
   return { project: next, change: { patches, inverse } };
-}
-
-export function undoChange(project: Project, change: RecordedChange): Project {
-  return applyPatches(project, change.inverse);
-}
-
-export function redoChange(project: Project, change: RecordedChange): Project {
-  return applyPatches(project, change.patches);
 }

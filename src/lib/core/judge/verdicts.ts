@@ -61,19 +61,9 @@ export interface WeightRange {
 }
 
 /**
- * The range of each weight over which a chosen kit stays the choice against another. Only axes whose
- * weight can turn the choice are named.
+ * The range of each weight over which a chosen kit stays the choice against another, axis by axis, for a page that has
+ * other things to do between; undefined for an axis whose weight turns nothing.
  */
-export function weightRanges(
-  project: Project,
-  chosen: Pick<Judgement, 'merit'>,
-  other: Pick<Judgement, 'merit'>,
-  weights: Weights
-): WeightRange[] {
-  return [...findingWeightRanges(project, chosen, other, weights)].flatMap((one) => one ?? []);
-}
-
-/** The same axis by axis, for a page that has other things to do between; undefined for one that turns nothing. */
 export function* findingWeightRanges(
   project: Project,
   chosen: Pick<Judgement, 'merit'>,

@@ -3,7 +3,8 @@ import { catalogue, shelfOf } from '../../catalogue/load-catalogue';
 import { demoProject } from '../../catalogue/demos/saltmarsh-loom';
 import type { Act } from '../acts/act';
 import { applyAct } from '../acts/apply-act';
-import { applyRecorded, undoChange } from '../acts/record-act';
+import { applyPatches } from '../acts/drafts';
+import { applyRecorded } from '../acts/record-act';
 import { severityRank } from '../findings/finding';
 import {
   makeSatchel,
@@ -147,7 +148,7 @@ describe.each(jobs)('%s within %i by %s', (style, limitMinor, school) => {
       return change;
     });
     expect(now).toEqual(project);
-    for (const change of changes.reverse()) now = undoChange(now, change);
+    for (const change of changes.reverse()) now = applyPatches(now, change.inverse);
     expect(now).toEqual(packed);
   });
 

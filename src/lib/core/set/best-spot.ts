@@ -39,17 +39,9 @@ const STEP_M = 0.01;
 
 /**
  * The camera's distance that is best for a goal and brings no finding that weakens or blocks and is not there now:
- * every whole centimetre is judged, so that there is none better. Undefined where the figure is unknown here.
+ * every whole centimetre is judged, so that there is none better. Undefined where the figure is unknown here. It goes
+ * on a centimetre at a time, for a page that has other things to do between.
  */
-export function bestSpot(...asked: Parameters<typeof seekBestSpot>): BestSpot | undefined {
-  const seeking = seekBestSpot(...asked);
-  for (;;) {
-    const step = seeking.next();
-    if (step.done) return step.value;
-  }
-}
-
-/** The same, a centimetre at a time, for a page that has other things to do between. */
 export function* seekBestSpot(
   project: Project,
   shelf: Shelf,
