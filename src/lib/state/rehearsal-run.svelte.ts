@@ -1,6 +1,6 @@
 import type { Project } from '../core/model/project';
 import type { ManyDays } from '../core/rehearse/many-days';
-import type { Luck } from '../core/rehearse/run-day';
+import type { Luck } from '../core/rehearse/day-outcome';
 import type { Savings } from '../core/rehearse/what-saves';
 import { askPatientJudge, isCancelled, proxy } from '../workers/connect-judge';
 

@@ -13,7 +13,7 @@ import type { PackedKit } from '../core/pack/packed-kit';
 import type { PackProgress } from '../core/pack/packing';
 import type { RunnerUp } from '../core/pack/runners-up';
 import type { ManyDays } from '../core/rehearse/many-days';
-import type { Luck } from '../core/rehearse/run-day';
+import type { Luck } from '../core/rehearse/day-outcome';
 import type { Savings } from '../core/rehearse/what-saves';
 import type { GearItem } from '../core/model/gear';
 import type { Pocket } from '../core/model/pocket';

@@ -14,7 +14,7 @@
   import { dayPlanOf, daysOf } from '$lib/core/rehearse/day-plan';
   import { dayStory } from '$lib/core/rehearse/day-words';
   import { learnedFrom } from '$lib/core/rehearse/logbook';
-  import type { Luck } from '$lib/core/rehearse/run-day';
+  import type { Luck } from '$lib/core/rehearse/day-outcome';
   import { showDay } from '$lib/core/rehearse/shown-day';
   import { rehearsing } from '$lib/core/rehearse/what-saves';
   import { satchel } from '$lib/state/project-store.svelte';

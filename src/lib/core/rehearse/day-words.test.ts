@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { blameWords, dayStory } from './day-words';
-import { causes } from './run-day';
+import { causes } from './day-outcome';
 import { showDay } from './shown-day';
 import { battery, day, device, noChance, scene } from './tests/made-day';
 

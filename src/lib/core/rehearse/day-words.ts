@@ -1,5 +1,5 @@
 import type { Blame } from './many-days';
-import type { Cause, LostTake } from './run-day';
+import type { Cause, LostTake } from './day-outcome';
 import type { ShownDay } from './shown-day';
 
 /** One sentence of a day: when, what it cost, and what it was. */

@@ -1,5 +1,6 @@
 import type { DayPlan } from './planned-day';
-import { type Cause, type LostTake, runDay } from './run-day';
+import type { Cause, LostTake } from './day-outcome';
+import { runDay } from './run-day';
 
 /** How many days are run unless somebody says otherwise. */
 export const DAYS_RUN = 1000;

@@ -17,7 +17,8 @@ import { chances, chancesOf } from './chances';
 import { dayPlanOf, daysOf, inOrder } from './day-plan';
 import { dayStory } from './day-words';
 import { runDays } from './many-days';
-import { type Cause, runDay } from './run-day';
+import type { Cause } from './day-outcome';
+import { runDay } from './run-day';
 import { showDay } from './shown-day';
 import { battery, day, device, filming, noChance, scene } from './tests/made-day';
 

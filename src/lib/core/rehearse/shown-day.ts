@@ -1,7 +1,8 @@
 import { BODY_HEAT_LIMIT_C } from '../figures/heat-rows';
 import { type DayPlan, ESTIMATED_DRAW_W } from './planned-day';
 import type { DayState } from './day-state';
-import { type DayEvent, type DayOutcome, type Luck, runDay, type SegmentKind } from './run-day';
+import type { DayEvent, DayOutcome, Luck, SegmentKind } from './day-outcome';
+import { runDay } from './run-day';
 
 /** A stretch of a day in which one thing is done. */
 export interface Segment {

@@ -18,7 +18,8 @@ import { dayPlanOf, daysOf } from './day-plan';
 import { type DayPlan } from './planned-day';
 import { learnedFrom } from './logbook';
 import { type Blame, type ManyDays, runDays, type ShareWithin } from './many-days';
-import { type Luck, runDay } from './run-day';
+import type { Luck } from './day-outcome';
+import { runDay } from './run-day';
 
 /** Days a change is tried on; the same days with and without it, so that only the change tells them apart. */
 export const DAYS_COMPARED = 400;
