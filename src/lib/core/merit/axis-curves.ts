@@ -1,6 +1,6 @@
 import { EXPOSURE_SIZE } from '../findings/exposure-severity';
 import type { FindingCode } from '../findings/finding-codes';
-import { isHandheld, isIndoors, showsFace } from '../model/scene-facts';
+import { isFlown, isHandheld, isIndoors, isRecorded, showsFace } from '../model/scene-facts';
 import type { FigureId } from '../figures/table';
 import { FRAMING_RATIO } from '../relations/optics/framing-ratio';
 import { NEAR_STRETCH } from '../relations/optics/stretch';
@@ -44,6 +44,8 @@ export interface Curve {
 }
 
 const speaks = hearsVoice;
+/** What only goes out live fills no card and has no files to keep. */
+const recorded: Curve['wanted'] = ({ scene }) => isRecorded(scene);
 
 /** Light costs this much a stop past good, down to a picture nobody can use. */
 const LIGHT_COST_AT_WORST = 6.4;
@@ -176,7 +178,8 @@ export const axisCurves: Record<Axis, readonly Curve[]> = {
         [PAYLOAD_GOOD_SHARE, 0],
         [WORST_PAYLOAD_SHARE, -(WORST_PAYLOAD_SHARE - PAYLOAD_GOOD_SHARE) * PAYLOAD_POINTS]
       ],
-      wanted: ({ angle }) => !isHandheld(angle),
+      // What flies rests on nothing.
+      wanted: ({ angle }) => !isHandheld(angle) && !isFlown(angle),
       tells: ['S1']
     },
     {
@@ -194,7 +197,7 @@ export const axisCurves: Record<Axis, readonly Curve[]> = {
   endurance: [
     { figure: 'dayPowerShare', points: lasts, tells: ['P2'] },
     { figure: 'takePowerShare', points: lasts, tells: ['P1'] },
-    { figure: 'storageShare', points: lasts, tells: ['T1'] }
+    { figure: 'storageShare', points: lasts, wanted: recorded, tells: ['T1'] }
   ],
   ease: [
     {
@@ -231,7 +234,8 @@ export const axisCurves: Record<Axis, readonly Curve[]> = {
       points: [
         [1, 0],
         [3, MOST_RISE]
-      ]
+      ],
+      wanted: recorded
     },
     {
       figure: 'spareBatteries',
@@ -248,6 +252,7 @@ export const axisCurves: Record<Axis, readonly Curve[]> = {
         [2, 0],
         [4, MOST_RISE]
       ],
+      wanted: recorded,
       tells: ['T4']
     }
   ]
