@@ -47,6 +47,15 @@ describe('a first kit', () => {
     }
   );
 
+  // Begun with a few bodies alone these were 60, 66 and 59: lens and lamp, or body and lens, pay only together.
+  it.each([
+    ['product', 79],
+    ['landscape', 84],
+    ['ride', 70]
+  ] as const)('of a scene of the style %s for 600 is worth at least %i', (style, points) => {
+    expect(packed([style], 60_000).judgement.merit.meritHundredths).toBeGreaterThan(100 * points);
+  });
+
   it('with nothing to spend stays empty and says what is missing', () => {
     const { project, judgement } = packed(['walk'], 0);
     expect(activePlan(project).lines).toEqual([]);

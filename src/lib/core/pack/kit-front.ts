@@ -33,6 +33,12 @@ export class KitFront<K extends PackedKit = PackedKit> {
     return true;
   }
 
+  /** The best kit for at most so much, if what lies around it was not looked at. */
+  unexpandedFor(mostMinor: number): FrontKit<K> | undefined {
+    const best = this.#kits.filter(({ kit }) => kit.priceMinor <= mostMinor).at(-1);
+    return best && !best.isExpanded ? best : undefined;
+  }
+
   /** The best kit for at most so much. */
   bestFor(mostMinor: number): K | undefined {
     let best: K | undefined;

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../catalogue/demos/saltmarsh-loom';
 import { catalogue, shelfOf } from '../../catalogue/load-catalogue';
 import { applyAct } from '../acts/apply-act';
+import type { KitMerit } from '../merit/kit-merit';
 import { activePlan } from '../model/active-plan';
 import { pocketOf } from '../model/gear';
 import type { Project } from '../model/project';
@@ -16,6 +17,7 @@ import { compareWorth, filmsAll, judged, type PackedKit, withKit } from './packe
 import { pack, type PackProgress } from './packing';
 import { runnersUp } from './runners-up';
 import { bestOfAll, tinyShelf } from './tests/brute-force';
+import { answered } from './tests/walk-grid';
 
 const demo = demoProject();
 const shelf = shelfOf(demo);
@@ -41,6 +43,23 @@ describe('the front', () => {
       before = kit;
     }
   });
+
+  it.each(['product', 'ride'] as const)(
+    'of %s is worth no less where there is more money',
+    (style) => {
+      const bestWith = (limit: number) => {
+        const start = answered([style], limit, 'sound and light first', false, false);
+        return bestOf(start, pack(start, catalogue)).merit;
+      };
+      const [tight, usual, ample] = [600, 1200, 2500].map(bestWith) as [
+        KitMerit,
+        KitMerit,
+        KitMerit
+      ];
+      expect(compareWorth(usual, tight)).toBeGreaterThan(0);
+      expect(compareWorth(ample, usual)).toBeGreaterThanOrEqual(0);
+    }
+  );
 
   it('is the same every time, in whatever order the shelf lies', () => {
     const turned = makeShelf([...shelf.items].reverse());

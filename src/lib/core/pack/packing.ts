@@ -7,10 +7,19 @@ import { newLine } from '../model/new-line';
 import type { Project } from '../model/project';
 import { MOST_MINOR } from '../model/limits';
 import type { Shelf } from '../model/shelf';
-import { boundingKits, type BoundStep } from './bound/kit-bound';
+import {
+  bestWithin,
+  boundKits,
+  type BoundStep,
+  boundsOfScenes,
+  MOST_RIGS,
+  type SceneBounds,
+  worthOf
+} from './bound/kit-bound';
 import { type FrontKit, KitFront } from './kit-front';
 import { spendableOf } from './front-steps';
 import { neighboursOf } from './neighbours';
+import { promisingKits } from './promising-kits';
 import { bareProject, frameOf, noRules, type PackFrame, type PackRules } from './pack-rules';
 import { UnlikeKits } from './unlike-kits';
 import {
@@ -45,8 +54,20 @@ export interface PackProgress {
 
 /** The front is looked at in so many slices of money, so that no end of it waits for the other. */
 const SLICES = 80;
-/** Bodies a kit is begun with. Thorough is all of a shelf as it ships: with four, kits up to six points better were missed at some spends. */
-const BEGINNINGS = { thorough: 40, quick: 4 } as const;
+/**
+ * Kits of each set of bodies are followed by themselves for a while, or what is best at first hides what is better once
+ * it is mended: so many looks round each, then the better half twice as far, until none is left. It is looked for the
+ * best within these shares of the budget.
+ */
+const LOOKS_OF_A_CAMP = 1;
+const SHARES_OF_BUDGET = [1, 0.5] as const;
+/** A first kit comes after so many kits an angle: the first share of them round the front, then on to the second round the camps. */
+const FIRST_KIT_AFTER = 10_000;
+const FIRST_KIT_SHARES = { front: 0.5, camps: 0.8 } as const;
+/** So many rigs of body, lens and support are bounded in a few seconds; on a larger shelf that comes last. */
+const MOST_RIGS_TO_BEGIN_WITH = 10_000;
+/** Bodies a kit is begun with: all of a shelf as it ships. With four, kits up to twenty points better were missed. */
+const MOST_BEGINNINGS = 40;
 /** Where nothing within the budget films all, it is looked so much further than the cheapest that does. */
 const PAST_THE_CHEAPEST = 1.1;
 /** Told of after so many kits. */
@@ -58,12 +79,12 @@ const WHOLE_LOOK_EVERY = 6;
 
 /**
  * Searches for the kits nothing beats, at every spend up to a quarter past the budget. Begins from the plan, from what
- * stays, and from what stays with each of a few bodies; then looks at everything one change away from the kits of the
- * front, slice of money by slice, until none is better. What comes out has been judged whole by the same judge as any
- * plan. It is the best that was found; last it is bounded what any kit can be worth, so that a person knows how far
- * the best can be from it.
+ * stays, from what stays with each body, and from what the bound of a kit's worth rests on; then looks at everything one
+ * change away from the kits of the front, slice of money by slice, and from the best with each set of bodies that can be
+ * worth more than what is found, until none is better. What comes out has been judged whole by the same judge as any
+ * plan. It is the best that was found; the bound tells a person how far the best can be from it.
  *
- * @param thorough whether that is asked for, and every body begun with; a first kit comes sooner without
+ * @param thorough whether that is asked for, and the search taken to its end; a first kit comes sooner without
  */
 export function* packing(
   given: Project,
@@ -71,41 +92,51 @@ export function* packing(
   rules: PackRules = noRules,
   thorough = true
 ): Generator<PackProgress, PackProgress, void> {
-  const beginnings = thorough ? BEGINNINGS.thorough : BEGINNINGS.quick;
-  let search = new Search(frameOf(given, whole, rules), beginnings);
+  let search = new Search(frameOf(given, whole, rules));
   yield* search.begin();
   if (!search.filmsAll) {
     // Nothing within reach films all of it: what the cheapest that does costs is what a person has to know.
-    const further = new Search(frameOf(given, whole, rules, MOST_MINOR), beginnings);
+    const further = new Search(frameOf(given, whole, rules, MOST_MINOR));
     yield* further.begin();
     const upTo = further.cheapestThatFilms;
     if (upTo !== undefined) {
-      search = new Search(
-        frameOf(given, whole, rules, Math.round(upTo * PAST_THE_CHEAPEST)),
-        beginnings
-      );
+      search = new Search(frameOf(given, whole, rules, Math.round(upTo * PAST_THE_CHEAPEST)));
       yield* search.begin();
     }
   }
-  yield* search.run();
+  yield* search.beginFromBound();
+  const angles = given.scenes.reduce((sum, scene) => sum + scene.angles.length, 0);
+  const mostJudged = thorough ? Infinity : FIRST_KIT_AFTER * Math.max(1, angles);
+  yield* search.run(FIRST_KIT_SHARES.front * mostJudged);
+  yield* search.followCamps(FIRST_KIT_SHARES.camps * mostJudged);
+  yield* search.run(mostJudged);
+  yield* search.trim();
   if (thorough) yield* search.bound();
   return search.progress(true);
 }
 
+const bodiesOf = ({ kit }: Judgement): string =>
+  kit
+    .of('body')
+    .map(({ gear }) => gear.id)
+    .sort()
+    .join(BETWEEN_BODIES);
+const BETWEEN_BODIES = '|';
+
 /** Looks for the best kits, one look round after the other; the same project gives the same kits. */
 class Search {
   readonly #front = new KitFront();
-  readonly #idle = new Map<string, number>();
+  /** Kits nothing beats among those with the same bodies, by these. */
+  readonly #camps = new Map<string, KitFront>();
+  /** Looks round kits with the same bodies in which a part made none better, by the bodies and the part. */
+  readonly #idle = new Map<string, Map<string, number>>();
   readonly #unlike: UnlikeKits;
   #bound: readonly BoundStep[] | undefined;
   #judged = 0;
   #expanded = 0;
   #told = 0;
 
-  constructor(
-    readonly frame: PackFrame,
-    private readonly beginnings: number
-  ) {
+  constructor(readonly frame: PackFrame) {
     this.#unlike = new UnlikeKits(frame);
   }
 
@@ -154,12 +185,28 @@ class Search {
     }
   }
 
-  /** Bounds what any kit can be worth. */
-  *bound(): Generator<PackProgress, void, void> {
-    const bounding = boundingKits(this.frame);
+  /** Begins with what the bound rests on, too, where that is known in a few seconds. */
+  *beginFromBound(): Generator<PackProgress, void, void> {
+    yield* this.#boundScenes(MOST_RIGS_TO_BEGIN_WITH);
+    if (!this.#perScene) return;
+    for (const kit of promisingKits(this.frame, this.#perScene)) {
+      this.#take(this.#settled(kit));
+      yield this.progress(false);
+    }
+  }
+
+  *#boundScenes(mostRigs: number): Generator<PackProgress, void, void> {
+    const bounding = boundsOfScenes(this.frame, mostRigs);
     let step = bounding.next();
     for (; step.done !== true; step = bounding.next()) yield this.progress(false);
-    this.#bound = step.value;
+    this.#perScene = step.value;
+  }
+  #perScene: SceneBounds | undefined;
+
+  /** Bounds what any kit can be worth. */
+  *bound(): Generator<PackProgress, void, void> {
+    if (!this.#perScene) yield* this.#boundScenes(MOST_RIGS);
+    if (this.#perScene) this.#bound = boundKits(this.frame, this.#perScene);
   }
 
   /** The cheapest ways found to make it film all that must be filmed. */
@@ -197,9 +244,9 @@ class Search {
     const mounts = new Set<string>();
     for (const { body } of best) {
       const mount = body.ports.find(({ role }) => role === 'lens')?.type ?? 'none';
-      if (mounts.size === mounts.add(mount).size && chosen.size >= this.beginnings) continue;
+      if (mounts.size === mounts.add(mount).size && chosen.size >= MOST_BEGINNINGS) continue;
       chosen.add(body);
-      if (chosen.size > this.beginnings) break;
+      if (chosen.size > MOST_BEGINNINGS) break;
     }
     return [...chosen];
   }
@@ -212,25 +259,74 @@ class Search {
     if (!this.frame.respects(activePlan(project).lines) || !keepsLimits(this.frame.project, now))
       return false;
     this.#unlike.note(project, now);
-    return this.#front.add(kitOf(project, now));
+    const kit = kitOf(project, now);
+    const bodies = bodiesOf(now);
+    const camp = this.#camps.get(bodies) ?? new KitFront();
+    if (bodies !== '') this.#camps.set(bodies, camp);
+    camp.add(kit);
+    return this.#front.add(kit);
   }
 
-  *run(): Generator<PackProgress, void, void> {
-    for (let look = 0; ; look++) {
+  /**
+   * Follows the kits of each set of bodies that can be worth more than the best found, the better half of them further
+   * and further.
+   */
+  *followCamps(mostJudged: number): Generator<PackProgress, void, void> {
+    for (const share of SHARES_OF_BUDGET) {
+      const mostMinor = share * spendableOf(this.frame.project);
+      const bestOf = (camp: KitFront) => camp.bestFor(mostMinor);
+      let camps = [...this.#camps];
+      for (let looks = LOOKS_OF_A_CAMP; camps.length > 0 && this.#judged < mostJudged; looks *= 2) {
+        camps = camps.filter(
+          ([bodies, camp]) => bestOf(camp) && this.#canBeBest(bodies, mostMinor)
+        );
+        for (const [, camp] of camps)
+          for (let look = 0; look < looks; look++) {
+            const next = camp.unexpandedFor(mostMinor);
+            if (!next || this.#judged >= mostJudged) break;
+            yield* this.#expand(next, false, camp);
+          }
+        camps = camps
+          .sort(([, one], [, other]) => compareWorth(bestOf(other)!.merit, bestOf(one)!.merit))
+          .slice(0, Math.floor(camps.length / 2));
+      }
+    }
+  }
+
+  /** Whether kits with such bodies can be worth more than the best found for as much, as far as it is bounded. */
+  #canBeBest(bodies: string, mostMinor: number): boolean {
+    const best = this.#front.bestFor(mostMinor);
+    if (!best || !this.#perScene || !filmsAll(best.merit)) return true;
+    const those = new Set(bodies.split(BETWEEN_BODIES));
+    const most = this.#perScene.map((all) =>
+      Math.max(
+        0,
+        ...all.filter((one) => those.has(one.bodyId)).map((one) => bestWithin(one, mostMinor))
+      )
+    );
+    return 100 * worthOf(this.frame.project, most) > best.merit.meritHundredths;
+  }
+
+  *#expand(next: FrontKit, whole: boolean, camp?: KitFront): Generator<PackProgress, void, void> {
+    next.isExpanded = true;
+    const project = withKit(this.frame.project, next.kit);
+    const before = judged(project, this.frame.shelf);
+    yield* this.#lookRound(project, before, whole, camp);
+    this.#expanded += 1;
+    yield this.progress(false);
+  }
+
+  /** Looks round the kits of the front, until none is left or so many kits were judged. */
+  *run(mostJudged: number): Generator<PackProgress, void, void> {
+    for (let look = 0; this.#judged < mostJudged; look++) {
       const next = this.#next(look);
       if (!next) break;
-      next.isExpanded = true;
-      const project = withKit(this.frame.project, next.kit);
-      const before = judged(project, this.frame.shelf);
-      yield* this.#lookRound(project, before, look % WHOLE_LOOK_EVERY === 0);
-      this.#expanded += 1;
-      yield this.progress(false);
+      yield* this.#expand(next, look % WHOLE_LOOK_EVERY === 0);
     }
-    yield* this.#trim();
   }
 
   /** Of every kit of the front, parts without which it is as good are left out. */
-  *#trim(): Generator<PackProgress, void, void> {
+  *trim(): Generator<PackProgress, void, void> {
     for (;;) {
       const next = this.#front.all.find(({ isExpanded }) => !isExpanded);
       if (!next) return;
@@ -246,10 +342,14 @@ class Search {
   *#lookRound(
     project: Project,
     before: Judgement,
-    whole: boolean
+    whole: boolean,
+    camp?: KitFront
   ): Generator<PackProgress, void, void> {
     const { frame } = this;
-    const isWanted = ({ id }: GearItem) => whole || (this.#idle.get(id) ?? 0) < HOPELESS_AFTER;
+    const bodies = bodiesOf(before);
+    const idle = this.#idle.get(bodies) ?? new Map<string, number>();
+    this.#idle.set(bodies, idle);
+    const isWanted = ({ id }: GearItem) => whole || (idle.get(id) ?? 0) < HOPELESS_AFTER;
     const helped = new Set<string>();
     const tried = new Set<string>();
     for (const { project: kit, judgement, gearId } of neighboursOf(
@@ -265,14 +365,12 @@ class Search {
       }
       const { firmMinor } = judgement.money;
       this.#unlike.note(kit, judgement);
-      if (
-        firmMinor <= frame.mostMinor &&
-        this.#front.admits({ priceMinor: firmMinor, merit: judgement.merit })
-      )
+      const seen = { priceMinor: firmMinor, merit: judgement.merit };
+      if (firmMinor <= frame.mostMinor && (this.#front.admits(seen) || camp?.admits(seen) === true))
         this.#take(kit);
       if (++this.#told % TOLD_EVERY === 0) yield this.progress(false);
     }
-    for (const id of tried) this.#idle.set(id, helped.has(id) ? 0 : (this.#idle.get(id) ?? 0) + 1);
+    for (const id of tried) idle.set(id, helped.has(id) ? 0 : (idle.get(id) ?? 0) + 1);
   }
 
   /** The best kit of a slice of money that was not looked round from; the slices take turns. */

@@ -39,7 +39,7 @@ describe.each([
   ['hands', 900]
 ] as const)('kits that chance makes, for %s with %i', (style, limit) => {
   const start = answered([style], limit, 'sound and light first', false, false);
-  const { front } = pack(start, catalogue, noRules, { thorough: false });
+  const { front } = pack(start, catalogue, noRules);
   const bestFor = (most: number): PackedKit =>
     front.filter(({ priceMinor }) => priceMinor <= most).at(-1)!;
   const most = bestFor(spendableOf(start)).priceMinor;
@@ -69,14 +69,14 @@ describe.each([
   it('and begun from any of the front come back to it', () => {
     const best = bestFor(spendableOf(start));
     for (const at of [0.3, 0.6].map((share) => Math.floor(share * front.length))) {
-      const again = pack(withKit(start, front[at]!), catalogue, noRules, { thorough: false });
+      const again = pack(withKit(start, front[at]!), catalogue, noRules);
       const found = again.front
         .filter(({ priceMinor }) => priceMinor <= spendableOf(start))
         .at(-1)!;
-      // Within two points: a body that is behind where the search begins may not be followed. Nothing is proven best.
+      // Within six tenths of a point: where the search begins still decides a little. Nothing is proven best.
       expect(
         Math.abs(found.merit.meritHundredths - best.merit.meritHundredths)
-      ).toBeLessThanOrEqual(200);
+      ).toBeLessThanOrEqual(60);
     }
   }, 120_000);
 });

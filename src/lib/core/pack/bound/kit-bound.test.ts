@@ -18,7 +18,7 @@ import { pockets } from '../../model/pocket';
 import { frameOf, noRules, type PackFrame, type PackRules } from '../pack-rules';
 import { judged } from '../packed-kit';
 import { bestAgainstBound } from './best-against-bound';
-import { boundFor, boundingKits, type BoundStep } from './kit-bound';
+import { boundFor, boundKits, boundsOfScenes, type BoundStep } from './kit-bound';
 
 const MOST_MINOR = 300_000;
 /** `COMPLETIONS=100000 vitest run src/lib/core/pack/bound` walks so many; a few thousand each time. */
@@ -36,10 +36,10 @@ function projectOf(styles: SceneStyle[], change: Partial<Project> = {}): Project
   return { ...start, ...change };
 }
 function boundsOf(frame: PackFrame): readonly BoundStep[] {
-  const bounding = boundingKits(frame);
+  const bounding = boundsOfScenes(frame);
   let step = bounding.next();
   while (step.done !== true) step = bounding.next();
-  return step.value!;
+  return boundKits(frame, step.value!);
 }
 const boundOf = (project: Project, mostMinor: number, rules: PackRules = noRules) =>
   boundFor(boundsOf(frameOf(project, catalogue, rules, MOST_MINOR)), mostMinor)!;
@@ -150,7 +150,7 @@ describe('a shelf too large to go through', () => {
       catalogue.items.map((gear) => ({ ...gear, id: `${gear.id}-${copy}` }))
     ).flat();
     const frame = frameOf(projectOf(['seated', 'walk']), makeShelf(copies), noRules, MOST_MINOR);
-    expect(boundingKits(frame).next()).toEqual({ done: true, value: undefined });
+    expect(boundsOfScenes(frame).next()).toEqual({ done: true, value: undefined });
   });
 });
 

@@ -20,7 +20,7 @@ export const boundFor = (steps: readonly BoundStep[], mostMinor: number): number
 /** Money is counted in so many steps, prices rounded down: what a step is too cheap by only widens the bound. */
 const MONEY_STEPS = 800;
 /** Rigs of body, lens and support in all scenes past which bounding takes more than a minute: then nothing is said. */
-const MOST_RIGS = 30_000;
+export const MOST_RIGS = 30_000;
 
 /**
  * Bounds what kits of a frame can be worth, by the lesser of two: each scene as if the whole budget were its own, and
@@ -28,13 +28,11 @@ const MOST_RIGS = 30_000;
  * film with one body, or each with another and those are paid too. Nothing is left out of the space: any number of
  * bodies, lenses, lamps, anything that joins.
  *
- * @returns undefined where the shelf is too large to go through
+ * @param perScene what each scene can be worth, of `boundsOfScenes`
  */
-export function* boundingKits(frame: PackFrame): Generator<void, BoundStep[] | undefined, void> {
+export function boundKits(frame: PackFrame, perScene: SceneBounds): BoundStep[] {
   const { project } = frame;
   const paidMinor = judged(bareProject(frame), frame.shelf).money.firmMinor;
-  const perScene = yield* sceneBounds(frame);
-  if (!perScene) return undefined;
   const prices = new Map<string, number>();
   for (const { bodyLineId, bodyMinor } of perScene.flat()) prices.set(bodyLineId, bodyMinor);
   const dearest = Math.max(0, frame.mostMinor - paidMinor);
@@ -89,8 +87,18 @@ export function* boundingKits(frame: PackFrame): Generator<void, BoundStep[] | u
   return steps;
 }
 
-/** What each scene can be worth; of what the person has said of a part only where the part stays. */
-function* sceneBounds(frame: PackFrame): Generator<void, BodyBound[][] | undefined, void> {
+/** Scene by scene what it can be worth with each body. */
+export type SceneBounds = readonly (readonly BodyBound[])[];
+
+/**
+ * What each scene can be worth; of what the person has said of a part only where the part stays.
+ *
+ * @returns undefined where the shelf is too large to go through
+ */
+export function* boundsOfScenes(
+  frame: PackFrame,
+  mostRigs = MOST_RIGS
+): Generator<void, SceneBounds | undefined, void> {
   const { project, shelf } = frame;
   const said = activePlan(project).rigs;
   const left = activePlan(bareProject(frame)).rigs;
@@ -109,7 +117,7 @@ function* sceneBounds(frame: PackFrame): Generator<void, BodyBound[][] | undefin
     )
   );
   const size = rigs.flat().reduce((sum, one) => sum + one.size, 0);
-  if (size > MOST_RIGS) return undefined;
+  if (size > mostRigs) return undefined;
   const scenesUsing = new Map<string, number>();
   for (const ways of rigs)
     for (const id of new Set(ways.flatMap((one) => [...one.usable()])))
@@ -127,7 +135,8 @@ function* sceneBounds(frame: PackFrame): Generator<void, BodyBound[][] | undefin
   return bounds;
 }
 
-const bestWithin = ({ alone }: BodyBound, mostMinor: number): number => {
+/** What a scene can be worth for at most so much. */
+export const bestWithin = ({ alone }: BodyBound, mostMinor: number): number => {
   let best = 0;
   for (const { priceMinor, merit } of alone)
     if (priceMinor <= mostMinor && merit > best) best = merit;
@@ -140,7 +149,8 @@ function shareOf({ scenes }: Project): number[] {
   return scenes.map(({ sharePercent }) => (sum > 0 ? sharePercent / sum : 1 / scenes.length));
 }
 
-const worthOf = (project: Project, merits: readonly number[]): number =>
+/** What scenes of such worth come to together. */
+export const worthOf = (project: Project, merits: readonly number[]): number =>
   shareOf(project).reduce((sum, share, at) => sum + share * merits[at]!, 0);
 
 /** Best sum of merits for at most so many steps of money in all, by the number of steps. */

@@ -4,6 +4,7 @@ import { type FigureRecord, known } from '../../figures/record';
 import { type Axis, axes, axisCurves } from '../../merit/axis-curves';
 import { axisPoints, pointsOn, sumAxis, sumOfPoints, wantsOfAxis } from '../../merit/axis-scores';
 import { weightsOf } from '../../merit/schools';
+import type { PlanLine } from '../../model/plan';
 import type { Project } from '../../model/project';
 import { NO_PART } from '../../model/word-lists';
 import type { LeanRigs, ReckonedRig, Way } from './lean-rigs';
@@ -14,12 +15,19 @@ export interface Bound {
   merit: number;
 }
 
+/** A bound with the parts it rests on. */
+export interface RigBound extends Bound {
+  /** In the order they were chosen; a lamp that is key and fill stands there twice. */
+  lines: readonly PlanLine[];
+}
+
 /** A body, and what a scene filmed with it can be worth: the dearer the better, each step above the one before. */
 export interface BodyBound {
+  bodyId: string;
   bodyLineId: string;
   bodyMinor: number;
   /** By what is spent, the body too, as if the scene were alone. */
-  alone: readonly Bound[];
+  alone: readonly RigBound[];
   /** By this scene's share of what is spent beside the body: a part that several scenes can use is shared by them. */
   shared: readonly Bound[];
 }
@@ -45,7 +53,7 @@ export function* boundsOfScene(
   const lamps = lampsOf(rigs, handled);
   const knots = knotsOf(lamps);
   for (const body of rigs.bodies()) {
-    const [alone, shared] = [new Steps(), new Steps()];
+    const [alone, shared] = [new Steps<readonly Way[]>(), new Steps()];
     const lenses = rigs.lenses(body);
     const mics = micsFor(rigs, body, lenses, handled);
     const lasting = lenses[0] && lastingOf(rigs, body, lenses[0]);
@@ -70,17 +78,25 @@ export function* boundsOfScene(
               lasting!
             );
             const price = lens.priceMinor + support.priceMinor + lamp.priceMinor + mic.priceMinor;
-            alone.add(body.priceMinor + price, merit);
+            const dear = body.priceMinor + price;
+            if (alone.isNew(dear, merit))
+              alone.add(dear, merit, [lens.ways, support.ways, lamp.ways, mic.ways].flat());
             shared.add(
               lens.shareMinor + support.shareMinor + lamp.shareMinor + mic.shareMinor,
-              merit
+              merit,
+              undefined
             );
           }
     }
     yield {
+      bodyId: body.lines[0]!.gearId,
       bodyLineId: body.choice.bodyLineId!,
       bodyMinor: body.priceMinor,
-      alone: alone.all,
+      alone: alone.all.map(({ priceMinor, merit, of }) => ({
+        priceMinor,
+        merit,
+        lines: [body, ...of].flatMap(({ lines }) => lines)
+      })),
       shared: shared.all
     };
   }
@@ -141,6 +157,7 @@ const valueOf = ({ states, values }: FigureRecord, id: FigureId): number =>
 
 /** A way to do a job with what it brings; more of each is better, and less money. */
 interface Weighed {
+  ways: readonly Way[];
   priceMinor: number;
   shareMinor: number;
   gains: readonly number[];
@@ -173,6 +190,7 @@ function pricedBy({ priceOf }: LeanRigs, scenesUsing: ScenesUsing): Handle {
         shareMinor += price / (scenesUsing.get(line.id) ?? 1);
       }
     return {
+      ways,
       priceMinor,
       shareMinor,
       gains: [...gains, ...handling.map((one) => -one)],
@@ -324,20 +342,25 @@ function undominated<W extends Weighed>(ways: readonly W[]): W[] {
   return kept;
 }
 
-/** Best merit by money, each step dearer and better than the one before. */
-class Steps {
-  readonly #best = new Map<number, number>();
+/** Best merit by money, each step dearer and better than the one before, and what it is of. */
+class Steps<Of = undefined> {
+  readonly #best = new Map<number, { merit: number; of: Of }>();
 
-  add(priceMinor: number, merit: number): void {
+  /** Whether so much for so much is better than what was added for the same. */
+  isNew(priceMinor: number, merit: number): boolean {
     const before = this.#best.get(priceMinor);
-    if (before === undefined || before < merit) this.#best.set(priceMinor, merit);
+    return before === undefined || before.merit < merit;
   }
 
-  get all(): Bound[] {
-    const steps: Bound[] = [];
-    for (const [priceMinor, merit] of [...this.#best].sort(([one], [other]) => one - other))
+  add(priceMinor: number, merit: number, of: Of): void {
+    if (this.isNew(priceMinor, merit)) this.#best.set(priceMinor, { merit, of });
+  }
+
+  get all(): (Bound & { of: Of })[] {
+    const steps: (Bound & { of: Of })[] = [];
+    for (const [priceMinor, { merit, of }] of [...this.#best].sort(([one], [other]) => one - other))
       if (steps.length === 0 || merit > steps[steps.length - 1]!.merit)
-        steps.push({ priceMinor, merit });
+        steps.push({ priceMinor, merit, of });
     return steps;
   }
 }

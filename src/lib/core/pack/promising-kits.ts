@@ -1,0 +1,77 @@
+import { greatest } from 'd3-array';
+import { applyAct } from '../acts/apply-act';
+import type { PlanLine } from '../model/plan';
+import type { Project } from '../model/project';
+import { type SceneBounds, worthOf } from './bound/kit-bound';
+import type { BodyBound, RigBound } from './bound/scene-bound';
+import { bareProject, type PackFrame } from './pack-rules';
+
+/** The rigs may take these shares of the money; what joins, powers and stores takes the rest. */
+const SHARES_OF_MONEY = [0.25, 0.35, 0.5, 0.65, 0.8, 1] as const;
+/** Of each share so many bodies. */
+const BODIES_OF_A_SHARE = 6;
+
+/**
+ * Kits to begin with, by what the bound rests on: for several shares of the money and the bodies a kit can be worth most
+ * with, the lens, support, microphone and lamps that are best together. A lens and a lamp, or a body and its lens, are
+ * often worth their place only at once: no kit one change away shows it.
+ */
+export function promisingKits(frame: PackFrame, perScene: SceneBounds): Project[] {
+  const bare = bareProject(frame);
+  const bodies = [...new Set(perScene.flat().map(({ bodyLineId }) => bodyLineId))];
+  const kits = new Map<string, Project>();
+  for (const share of SHARES_OF_MONEY) {
+    const best = (bounds: readonly BodyBound[]) =>
+      greatest(
+        bounds.flatMap(({ alone }) => rigWithin(alone, share * frame.mostMinor) ?? []),
+        ({ merit }) => merit
+      );
+    const withOne = bodies
+      .map((id) => perScene.map((all) => best(all.filter(({ bodyLineId }) => bodyLineId === id))))
+      .map((rigs) => ({
+        rigs,
+        worth: worthOf(
+          frame.project,
+          rigs.map((rig) => rig?.merit ?? 0)
+        )
+      }))
+      .sort((one, other) => other.worth - one.worth)
+      .slice(0, BODIES_OF_A_SHARE)
+      .map(({ rigs }) => rigs);
+    for (const rigs of [...withOne, perScene.map(best)]) {
+      const pieces = piecesOf(frame, rigs);
+      const key = [...pieces].map(([{ id }, quantity]) => `${id} ${quantity}`).join();
+      if (pieces.size > 0 && !kits.has(key)) kits.set(key, withPieces(bare, pieces));
+    }
+  }
+  return [...kits.values()];
+}
+
+/** The best rig for at most so much. */
+const rigWithin = (rigs: readonly RigBound[], mostMinor: number): RigBound | undefined =>
+  greatest(
+    rigs.filter(({ priceMinor }) => priceMinor <= mostMinor),
+    ({ merit }) => merit
+  );
+
+/** What the rigs take beside what stays, and how many of each: what one scene uses another can use as well. */
+function piecesOf(
+  frame: PackFrame,
+  rigs: readonly (RigBound | undefined)[]
+): Map<PlanLine, number> {
+  const pieces = new Map<PlanLine, number>();
+  for (const rig of rigs)
+    for (const line of rig?.lines ?? [])
+      if (!frame.isFixed(line)) {
+        const inRig = rig!.lines.filter(({ id }) => id === line.id).length;
+        const known = [...pieces.keys()].find(({ id }) => id === line.id) ?? line;
+        pieces.set(known, Math.max(pieces.get(known) ?? 0, inRig));
+      }
+  return pieces;
+}
+
+const withPieces = (bare: Project, pieces: ReadonlyMap<PlanLine, number>): Project =>
+  [...pieces].reduce(
+    (now, [line, quantity]) => applyAct(now, { type: 'add line', line: { ...line, quantity } }),
+    bare
+  );
