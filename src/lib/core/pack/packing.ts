@@ -61,8 +61,11 @@ const SLICES = 80;
  */
 const LOOKS_OF_A_CAMP = 1;
 const SHARES_OF_BUDGET = [1, 0.5] as const;
-/** A first kit comes after so many kits an angle: the first share of them round the front, then on to the second round the camps. */
-const FIRST_KIT_AFTER = 10_000;
+/**
+ * A first kit comes after so many kits, more of them for a further camera than for a further scene: the first share of
+ * them round the front, then on to the second round the camps.
+ */
+const FIRST_KIT_AFTER = { aCamera: 10_000, aScene: 5000 } as const;
 const FIRST_KIT_SHARES = { front: 0.5, camps: 0.8 } as const;
 /** So many rigs of body, lens and support are bounded in a few seconds; on a larger shelf that comes last. */
 const MOST_RIGS_TO_BEGIN_WITH = 10_000;
@@ -105,14 +108,19 @@ export function* packing(
     }
   }
   yield* search.beginFromBound();
-  const angles = given.scenes.reduce((sum, scene) => sum + scene.angles.length, 0);
-  const mostJudged = thorough ? Infinity : FIRST_KIT_AFTER * Math.max(1, angles);
+  const mostJudged = thorough ? Infinity : firstKitAfter(given);
   yield* search.run(FIRST_KIT_SHARES.front * mostJudged);
   yield* search.followCamps(FIRST_KIT_SHARES.camps * mostJudged);
   yield* search.run(mostJudged);
   yield* search.trim();
   if (thorough) yield* search.bound();
   return search.progress(true);
+}
+
+function firstKitAfter({ scenes }: Project): number {
+  const cameras = scenes.reduce((sum, { angles }) => sum + angles.length, 0);
+  const { aCamera, aScene } = FIRST_KIT_AFTER;
+  return aCamera * (1 + cameras - scenes.length) + aScene * Math.max(0, scenes.length - 1);
 }
 
 const bodiesOf = ({ kit }: Judgement): string =>
