@@ -131,13 +131,21 @@ const bodiesOf = ({ kit }: Judgement): string =>
     .join(BETWEEN_BODIES);
 const BETWEEN_BODIES = '|';
 
+/** Looks in a row in which a part made no kit better. */
+type Idle = Map<string, number>;
+
+/** Kits nothing beats among those with the same bodies; what is idle elsewhere may help here. */
+interface Camp {
+  front: KitFront;
+  idle: Idle;
+}
+
 /** Looks for the best kits, one look round after the other; the same project gives the same kits. */
 class Search {
   readonly #front = new KitFront();
-  /** Kits nothing beats among those with the same bodies, by these. */
-  readonly #camps = new Map<string, KitFront>();
-  /** Looks round kits with the same bodies in which a part made none better, by the bodies and the part. */
-  readonly #idle = new Map<string, Map<string, number>>();
+  /** By their bodies. */
+  readonly #camps = new Map<string, Camp>();
+  readonly #idle: Idle = new Map();
   readonly #unlike: UnlikeKits;
   #bound: readonly BoundStep[] | undefined;
   #judged = 0;
@@ -269,9 +277,9 @@ class Search {
     this.#unlike.note(project, now);
     const kit = kitOf(project, now);
     const bodies = bodiesOf(now);
-    const camp = this.#camps.get(bodies) ?? new KitFront();
+    const camp = this.#camps.get(bodies) ?? { front: new KitFront(), idle: new Map() };
     if (bodies !== '') this.#camps.set(bodies, camp);
-    camp.add(kit);
+    camp.front.add(kit);
     return this.#front.add(kit);
   }
 
@@ -282,7 +290,7 @@ class Search {
   *followCamps(mostJudged: number): Generator<PackProgress, void, void> {
     for (const share of SHARES_OF_BUDGET) {
       const mostMinor = share * spendableOf(this.frame.project);
-      const bestOf = (camp: KitFront) => camp.bestFor(mostMinor);
+      const bestOf = ({ front }: Camp) => front.bestFor(mostMinor);
       let camps = [...this.#camps];
       for (let looks = LOOKS_OF_A_CAMP; camps.length > 0 && this.#judged < mostJudged; looks *= 2) {
         camps = camps.filter(
@@ -290,7 +298,7 @@ class Search {
         );
         for (const [, camp] of camps)
           for (let look = 0; look < looks; look++) {
-            const next = camp.unexpandedFor(mostMinor);
+            const next = camp.front.unexpandedFor(mostMinor);
             if (!next || this.#judged >= mostJudged) break;
             yield* this.#expand(next, false, camp);
           }
@@ -315,7 +323,7 @@ class Search {
     return 100 * worthOf(this.frame.project, most) > best.merit.meritHundredths;
   }
 
-  *#expand(next: FrontKit, whole: boolean, camp?: KitFront): Generator<PackProgress, void, void> {
+  *#expand(next: FrontKit, whole: boolean, camp?: Camp): Generator<PackProgress, void, void> {
     next.isExpanded = true;
     const project = withKit(this.frame.project, next.kit);
     const before = judged(project, this.frame.shelf);
@@ -351,12 +359,10 @@ class Search {
     project: Project,
     before: Judgement,
     whole: boolean,
-    camp?: KitFront
+    camp?: Camp
   ): Generator<PackProgress, void, void> {
     const { frame } = this;
-    const bodies = bodiesOf(before);
-    const idle = this.#idle.get(bodies) ?? new Map<string, number>();
-    this.#idle.set(bodies, idle);
+    const idle = camp?.idle ?? this.#idle;
     const isWanted = ({ id }: GearItem) => whole || (idle.get(id) ?? 0) < HOPELESS_AFTER;
     const helped = new Set<string>();
     const tried = new Set<string>();
@@ -374,7 +380,10 @@ class Search {
       const { firmMinor } = judgement.money;
       this.#unlike.note(kit, judgement);
       const seen = { priceMinor: firmMinor, merit: judgement.merit };
-      if (firmMinor <= frame.mostMinor && (this.#front.admits(seen) || camp?.admits(seen) === true))
+      if (
+        firmMinor <= frame.mostMinor &&
+        (this.#front.admits(seen) || camp?.front.admits(seen) === true)
+      )
         this.#take(kit);
       if (++this.#told % TOLD_EVERY === 0) yield this.progress(false);
     }
