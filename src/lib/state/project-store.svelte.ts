@@ -156,10 +156,8 @@ export class ProjectStore {
   }
 
   /** Packs a first kit for an empty project, in the worker, and shows it. */
-  async beginPacked(project: Project): Promise<void> {
-    await this.begin(
-      await (await judges()).askPatientJudge((judge, send) => judge.packFirst(send(project)))
-    );
+  async beginPacked(project: Project, ontold: (judged: number) => void): Promise<void> {
+    await this.begin(await (await judges()).packFirst(project, ontold));
   }
 
   /** The project with everything done so far, saved or not. */

@@ -5,10 +5,10 @@ import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { demoProject } from '../catalogue/demos/saltmarsh-loom';
 import { activePlan } from '../core/model/active-plan';
 import type { GearOf } from '../core/model/gear';
+import type { Project } from '../core/model/project';
 import { startScene } from '../core/model/scene-starts';
 import { makeJudgeWork } from '../workers/judge-work';
-import type { JudgeWorker } from '../workers/judge-protocol';
-import type { Outcome, Share } from '../workers/judge-protocol';
+import type { JudgeWorker, Outcome, SentProject, Share } from '../workers/judge-protocol';
 
 /** The real judge, asked in this thread; a test may let it break off. */
 const judge = { breaks: false };
@@ -29,6 +29,8 @@ vi.mock('../workers/connect-judge', async (actual) => {
     proxy,
     askJudge: askThis,
     askPatientJudge: askThis,
+    packFirst: (project: Project, ontold: (judged: number) => void) =>
+      askThis((worker) => worker.packFirst(project as SentProject, ontold)),
     askJudges: async <T>(ask: Ask<T>) => [await askThis(ask)]
   };
 });
@@ -156,7 +158,9 @@ describe('plans', () => {
     const scene = { ...startScene('seated', [], 100), id: 'talk', name: 'Talk' };
     await store.begin({ ...demoProject(), scenes: [scene], limitMinor: 90_000 });
     await store.beginPlan();
-    await (await proposalsOf(store)).packPlan();
+    const judged: number[] = [];
+    await (await proposalsOf(store)).packPlan((kits) => judged.push(kits));
+    expect(judged.at(-1)).toBeGreaterThan(judged[0]!);
     expect(store.judgement!.kit.of('body')).toHaveLength(1);
     expect(store.judgement!.money.remainingMinor).toBeGreaterThanOrEqual(0);
     await store.undo();
@@ -167,7 +171,7 @@ describe('plans', () => {
     const store = await openTab();
     await store.beginDemo();
     const before = lineIds(store);
-    await (await proposalsOf(store)).packPlan();
+    await (await proposalsOf(store)).packPlan(() => undefined);
     expect(lineIds(store)).toEqual(before);
   });
 });

@@ -77,6 +77,10 @@ export async function askPatientJudge<T>(
   return askAt(judgesHere() - 1, ask);
 }
 
+/** Has a first kit packed, told meanwhile how many kits were judged. Throws as `askJudge` does. */
+export const packFirst = (project: Project, ontold: (judged: number) => void): Promise<Project> =>
+  askPatientJudge((judge, send) => judge.packFirst(send(project), proxy(ontold)));
+
 /**
  * Asks all of them, each for its share of what many findings or parts are asked about. Throws as `askJudge` does,
  * as soon as one does.

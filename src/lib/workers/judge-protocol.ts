@@ -122,8 +122,8 @@ export interface JudgeWorker {
     onpart: (part: Savings) => void
   ): Promise<Outcome<Savings>>;
   stopRehearsing(): void;
-  /** A first kit within the limit. */
-  packFirst(project: SentProject): Promise<Project>;
+  /** A first kit within the limit; told meanwhile how many kits were judged. */
+  packFirst(project: SentProject, ontold: (judged: number) => void): Promise<Project>;
   /** Rows of a spreadsheet as parts, with its progress from 0 to 1; asking again or stopping cancels. */
   readRows(
     headers: readonly string[],

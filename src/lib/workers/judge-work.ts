@@ -12,7 +12,7 @@ import type { GearItem } from '../core/model/gear';
 import type { Pocket } from '../core/model/pocket';
 import type { Project } from '../core/model/project';
 import { readingGearRows } from '../core/formats/csv-columns';
-import { packFirstKit } from '../core/pack/first-kit';
+import { packingFirstKit } from '../core/pack/first-kit';
 import { ladderOf } from '../core/pack/ladder';
 import { type Mending, mending } from '../core/pack/mend';
 import { frameOf, type PackRules } from '../core/pack/pack-rules';
@@ -189,7 +189,20 @@ async function must<T>(outcome: Promise<Outcome<T>>): Promise<T> {
   throw new Error('This was asked for again before it was answered.');
 }
 
-const packed = (project: Project) => packFirstKit(project, shelfOf(project));
+/** In slices, so that who opens a pocket meanwhile is served first. */
+function* packingFirst(project: Project, ontold: (judged: number) => void): Sliced<Project> {
+  const search = packingFirstKit(project, shelfOf(project));
+  let told = -Infinity;
+  for (;;) {
+    const step = search.next();
+    if (step.done === true) return step.value;
+    if (performance.now() - told > TOLD_EVERY_MS) {
+      ontold(step.value.judged);
+      told = performance.now();
+    }
+    yield priorities.soon;
+  }
+}
 
 /** What the judging worker does, apart from the worker it is done in. */
 export function makeJudgeWork(queue = new Scheduler()): JudgeWorker {
@@ -277,7 +290,8 @@ export function makeJudgeWork(queue = new Scheduler()): JudgeWorker {
       queue.cancel('days');
       queue.cancel('savings');
     },
-    packFirst: (project) => own('pack', () => packed(whole(project))),
+    packFirst: (project, ontold) =>
+      must(queue.run(`pack ${asked++}`, priorities.soon, packingFirst(whole(project), ontold))),
     readRows: (...rows) => queue.run('rows', priorities.soon, readingRows(...rows)),
     stopReadingRows: () => queue.cancel('rows'),
     async takeSnapshot(projectId) {

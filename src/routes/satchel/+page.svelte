@@ -117,7 +117,10 @@
           settleFailure={satchel.advice.failure}
           ontryagain={() => satchel.settleAgain()}
           emptyBag={judgement.kit.parts.length === 0
-            ? { school: satchel.project.school, onpack: async () => (await proposals()).packPlan() }
+            ? {
+                school: satchel.project.school,
+                onpack: async (ontold) => (await proposals()).packPlan(ontold)
+              }
             : undefined}
           currency={satchel.project.currency}
           joints={satchel.advice.joints}

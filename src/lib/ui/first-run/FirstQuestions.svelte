@@ -16,6 +16,7 @@
   import { schools } from '../../core/merit/schools';
   import { satchel } from '../../state/project-store.svelte';
   import Choice from '../brief/Choice.svelte';
+  import { kitsJudged } from '../pack/kits-judged';
 
   const styles: { id: SceneStyle; words: string }[] = [
     { id: 'walk', words: 'I walk and talk' },
@@ -66,6 +67,7 @@
   let limit = $state<number | null>(900);
   let school = $state<SchoolId>('sound and light first');
   let packing = $state(false);
+  let judged = $state(0);
   let failure = $state('');
   const picked = $derived(styles.map(({ id }) => id).filter((id) => chosen[id]));
   const fault = $derived(
@@ -79,6 +81,7 @@
   async function pack() {
     if (fault) return;
     packing = true;
+    judged = 0;
     failure = '';
     const id = `project-${Date.now().toString(36)}`;
     const begun = newProject(id, 'My first kit', {
@@ -96,7 +99,7 @@
         line: { ...newLine(activePlan(withOwned), gear), state: 'owned' }
       });
     try {
-      await satchel.beginPacked(withOwned);
+      await satchel.beginPacked(withOwned, (kits) => (judged = kits));
       await goto('/satchel');
     } catch (error) {
       failure = error instanceof Error ? error.message : String(error);
@@ -205,7 +208,7 @@
       No kit could be packed: {failure}. Nothing is lost; try again, or open the demo.
     </p>{/if}
   {#if packing}
-    <p role="status">Trying parts in the whole kit…</p>
+    <p><span role="status">Trying parts in the whole kit…</span> {kitsJudged(judged)}</p>
   {:else}
     <Button type="submit" disabled={fault !== ''}>Pack a first kit</Button>
   {/if}

@@ -1,15 +1,17 @@
 <script lang="ts">
   import { schools } from '../../core/merit/schools';
   import type { SchoolId } from '../../core/model/project';
+  import { kitsJudged } from '../pack/kits-judged';
   import RemedyButton from './RemedyButton.svelte';
 
   interface Props {
     school: SchoolId;
-    /** Packs a first kit; rejects with what went wrong. */
-    onpack: () => Promise<void>;
+    /** Packs a first kit, telling how many kits were judged; rejects with what went wrong. */
+    onpack: (ontold: (judged: number) => void) => Promise<void>;
   }
   const { school, onpack }: Props = $props();
   let packing = $state(false);
+  let judged = $state(0);
   let failure = $state('');
   const first = $derived(schools[school].pocketOrder[0]!);
 
@@ -17,7 +19,7 @@
     packing = true;
     failure = '';
     try {
-      await onpack();
+      await onpack((kits) => (judged = kits));
     } catch (error) {
       failure = error instanceof Error ? error.message : String(error);
     }
@@ -34,7 +36,7 @@
   <p>Or have a first kit packed within the budget. Undo takes it out again.</p>
   {#if failure}<p role="alert" class="fault">No kit could be packed: {failure}.</p>{/if}
   {#if packing}
-    <p role="status">Trying parts in the whole kit…</p>
+    <p><span role="status">Trying parts in the whole kit…</span> {kitsJudged(judged)}</p>
   {:else}
     <RemedyButton label="Pack a first kit" first ontake={pack} />
   {/if}

@@ -20,7 +20,8 @@
     settleFailure: string;
     ontryagain: () => void;
     /** Given while nothing is in the kit. */
-    emptyBag: { school: SchoolId; onpack: () => Promise<void> } | undefined;
+    emptyBag:
+      { school: SchoolId; onpack: (ontold: (judged: number) => void) => Promise<void> } | undefined;
     currency: string;
     joints: JointsClosed | undefined;
     questions: readonly Question[];
