@@ -136,10 +136,11 @@ test('prices come in as a list, are drawn, ring an alert, and change the plan on
   page
 }) => {
   const prices = page.getByRole('region', { name: 'Prices by age' });
+  // By its name: the part's own dialog may still be on its way out.
+  const dialog = page.getByRole('dialog', { name: 'Import a price list' });
   const choose = async (text: string) => {
     await prices.getByRole('button', { name: 'Import a price list' }).click();
-    await page
-      .getByRole('dialog')
+    await dialog
       .locator('input[type=file]')
       .setInputFiles({ name: 'list.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
   };
@@ -149,7 +150,6 @@ test('prices come in as a list, are drawn, ring an alert, and change the plan on
   await page.keyboard.press('Escape');
 
   await choose('id,price,date,shop\ndunmarrow-plover,119.50,2026-11-20,fair\nno-such,1,,\n');
-  const dialog = page.getByRole('dialog');
   await expect(dialog).toContainText('Line 3: id “no-such” is no part of the shelf');
   await expect(dialog.getByRole('button', { name: /^Note/ })).toBeDisabled();
   await dialog.getByRole('button', { name: 'Cancel' }).click();

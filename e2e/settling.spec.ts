@@ -64,6 +64,8 @@ test('the demo is settled and bought by keyboard alone', async ({ page }) => {
   await page.keyboard.press('2');
   await page.goto('/satchel/sound');
   const list = page.getByRole('listbox', { name: /Candidates/ });
+  // While parts are still judged the order changes under the hand.
+  await expect(page.getByText(/^\d+ on the shelf/)).toBeVisible();
   await list.focus();
   await page.keyboard.press('Home');
   for (let steps = 0; steps < 20; steps++) {
