@@ -47,7 +47,7 @@ describe('a first kit', () => {
     }
   );
 
-  // Begun with a few bodies alone these were 60, 66 and 59: lens and lamp, or body and lens, pay only together.
+  // Begun with a few bodies alone, 600 bought 60, 66 and 59 points: lens and lamp, or body and lens, pay only together.
   it.each([
     ['product', 79],
     ['landscape', 84],
