@@ -46,8 +46,13 @@ async function openBig(page: Page, address: string): Promise<void> {
   await settled(page);
 }
 
+/** A page that was opened has begun to ask for what it shows. */
+const BEGUN_MS = 700;
+
 /** Remedies of every finding and every candidate of an open pocket are there, and no saving is under way. */
 async function settled(page: Page): Promise<void> {
+  await page.locator('.bench').waitFor();
+  await page.waitForTimeout(BEGUN_MS);
   await page.waitForFunction(
     () =>
       !/looking for remedies…|saving…|judging every part|judged so far/.test(
@@ -122,7 +127,7 @@ export async function measureBigProject(address: string): Promise<void> {
       name: 'words typed in its search',
       before: async () => {
         await openSound();
-        await page.getByLabel('Find among the candidates').focus();
+        await page.getByRole('searchbox', { name: 'Find among the candidates' }).focus();
       },
       act: () => page.keyboard.type('lavalier mic', { delay: 60 })
     },

@@ -1,6 +1,7 @@
 <script lang="ts">
   import Guarded from '$lib/ui/shell/Guarded.svelte';
   import type { Finding } from '$lib/core/findings/finding';
+  import type { Judgement } from '$lib/core/judge/judgement';
   import type { FigureId } from '$lib/core/figures/table';
   import { type Why, whyOf } from '$lib/core/figures/why';
   import { satchel } from '$lib/state/project-store.svelte';
@@ -10,15 +11,19 @@
   import SceneRail from '$lib/ui/scenes/SceneRail.svelte';
   import SettleList from '$lib/ui/settle/SettleList.svelte';
   import { keepFocus } from '$lib/ui/shell/keep-focus';
+  import InTurn from '$lib/ui/shell/InTurn.svelte';
   import Lazy from '$lib/ui/shell/Lazy.svelte';
 
   /** Taking what is proposed is fetched when somebody does. */
   const proposals = async () => (await import('$lib/state/proposals')).proposals;
 
   const judgement = $derived(satchel.judgement);
-  const angle = $derived(
-    judgement?.angles.find((one) => one.scene.id === satchel.sceneId) ?? judgement?.angles[0]
+  /** A project and what is judged of it, which belong together. */
+  const judged = $derived(
+    satchel.project && judgement ? { project: satchel.project, judgement } : undefined
   );
+  const angleIn = ({ angles }: Judgement) =>
+    angles.find(({ scene }) => scene.id === satchel.sceneId) ?? angles[0];
   let settingsFor = $state('');
   let settingsOpen = $state(false);
   let whyOpen = $state(false);
@@ -52,7 +57,7 @@
 
 <svelte:head><title>Satchel · Hearty Satchel</title></svelte:head>
 <h1 class="unseen">Satchel</h1>
-{#if satchel.project && judgement}
+{#if judged && judgement && satchel.project}
   <div class="bench">
     <aside class="scenes" aria-label="Scenes">
       <h2 class="section-name">Scenes</h2>
@@ -63,18 +68,20 @@
         </p>
       {/if}
       <Guarded what="The list of scenes"
-        ><SceneRail
-          scenes={satchel.project.scenes}
-          merits={judgement.merit.scenes}
-          chosen={satchel.sceneId}
-          units={satchel.project.units}
-          onchoose={(id) => (satchel.sceneId = id)}
-          onuse={useIn}
-          onsettings={(id) => {
-            settingsFor = id;
-            settingsOpen = true;
-          }}
-        /></Guarded
+        ><InTurn value={judged}
+          >{#snippet children({ project, judgement })}<SceneRail
+              scenes={project.scenes}
+              merits={judgement.merit.scenes}
+              chosen={satchel.sceneId}
+              units={project.units}
+              onchoose={(id) => (satchel.sceneId = id)}
+              onuse={useIn}
+              onsettings={(id) => {
+                settingsFor = id;
+                settingsOpen = true;
+              }}
+            />{/snippet}</InTurn
+        ></Guarded
       >
       <Lazy load={() => import('$lib/ui/scenes/SchoolNote.svelte')}
         >{#snippet children(SchoolNote)}<SchoolNote
@@ -96,7 +103,15 @@
         if (lineId !== undefined) setStep(lineId, 'now');
       }}
     >
-      <Guarded what="The satchel"><Bag project={satchel.project} {judgement} {angle} /></Guarded>
+      <Guarded what="The satchel"
+        ><InTurn value={judged}
+          >{#snippet children({ project, judgement })}<Bag
+              {project}
+              {judgement}
+              angle={angleIn(judgement)}
+            />{/snippet}</InTurn
+        ></Guarded
+      >
       <Lazy load={() => import('$lib/ui/bag/LaterStrip.svelte')}
         >{#snippet children(LaterStrip)}
           <LaterStrip
@@ -110,29 +125,32 @@
     </div>
     <aside class="settle" aria-label="To settle" use:keepFocus>
       <Guarded what="What is to settle"
-        ><SettleList
-          findings={judgement.findings}
-          remedies={satchel.advice.remedies}
-          settling={satchel.advice.settling}
-          settleFailure={satchel.advice.failure}
-          ontryagain={() => satchel.settleAgain()}
-          emptyBag={judgement.kit.parts.length === 0
-            ? {
-                school: satchel.project.school,
-                onpack: async (ontold) => (await proposals()).packPlan(ontold)
-              }
-            : undefined}
-          currency={satchel.project.currency}
-          joints={satchel.advice.joints}
-          questions={satchel.advice.questions}
-          ignored={satchel.project.ignored ?? []}
-          onanswer={(question, value) => satchel.answer(question, value)}
-          onact={(act) => satchel.act(act)}
-          onremedy={async (finding, remedy) => (await proposals()).settleWith(finding.key, remedy)}
-          onsettleall={async () => (await proposals()).lookForSettlingAll()}
-          onlisted={(keys) => (satchel.advice.visible = keys)}
-          onwhy={showWhy}
-        /></Guarded
+        ><InTurn value={judged}
+          >{#snippet children({ project, judgement })}<SettleList
+              findings={judgement.findings}
+              remedies={satchel.advice.remedies}
+              settling={satchel.advice.settling}
+              settleFailure={satchel.advice.failure}
+              ontryagain={() => satchel.settleAgain()}
+              emptyBag={judgement.kit.parts.length === 0
+                ? {
+                    school: project.school,
+                    onpack: async (ontold) => (await proposals()).packPlan(ontold)
+                  }
+                : undefined}
+              currency={project.currency}
+              joints={satchel.advice.joints}
+              questions={satchel.advice.questions}
+              ignored={project.ignored ?? []}
+              onanswer={(question, value) => satchel.answer(question, value)}
+              onact={(act) => satchel.act(act)}
+              onremedy={async (finding, remedy) =>
+                (await proposals()).settleWith(finding.key, remedy)}
+              onsettleall={async () => (await proposals()).lookForSettlingAll()}
+              onlisted={(keys) => (satchel.advice.visible = keys)}
+              onwhy={showWhy}
+            />{/snippet}</InTurn
+        ></Guarded
       >
     </aside>
   </div>

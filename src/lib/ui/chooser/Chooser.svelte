@@ -12,6 +12,7 @@
   import { pocketQuestions } from './candidate-words';
   import { keepFocus } from '../shell/keep-focus';
   import { makePartSearch } from '../search/part-search';
+  import InTurn from '../shell/InTurn.svelte';
   import PinBoard from './PinBoard.svelte';
   import PocketLines from './PocketLines.svelte';
   import TwoMinds from '../disputes/TwoMinds.svelte';
@@ -74,8 +75,9 @@
   const stopped = $derived(
     candidates?.filter((one) => one.breaks.some((change) => change.severity === 'stop')).length ?? 0
   );
-  const packedCost = $derived(judgement.money.pockets[pocket].firmMinor);
-  const mayCost = $derived(judgement.money.remainingMinor + packedCost);
+  const packedCostIn = ({ money }: Judgement) => money.pockets[pocket].firmMinor;
+  /** What the chart shows: it follows the list a moment later. */
+  const drawn = $derived({ listed: listed ?? [], chosenId, judgement });
   const pinned = $derived((candidates ?? []).filter((one) => pinnedIds.includes(one.gear.id)));
 
   const holdsSome = $derived(
@@ -129,15 +131,17 @@
       {onact}
     />
     {#if listed}
-      <WorthScatter
-        nowHundredths={judgement.merit.onceSettledHundredths}
-        candidates={listed}
-        {chosenId}
-        {currency}
-        colour="var(--pocket-{pocket})"
-        mayCostMinor={mayCost}
-        {onchoose}
-      />
+      <InTurn value={drawn}
+        >{#snippet children({ listed, chosenId, judgement })}<WorthScatter
+            nowHundredths={judgement.merit.onceSettledHundredths}
+            candidates={listed}
+            {chosenId}
+            {currency}
+            colour="var(--pocket-{pocket})"
+            mayCostMinor={judgement.money.remainingMinor + packedCostIn(judgement)}
+            {onchoose}
+          />{/snippet}</InTurn
+      >
       <div class="filters">
         <div class="find">
           <Search

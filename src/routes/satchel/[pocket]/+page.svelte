@@ -15,6 +15,7 @@
   import IfTaken from '$lib/ui/chooser/IfTaken.svelte';
   import DaySupplies from '$lib/ui/supplies/DaySupplies.svelte';
   import AfterPaint from '$lib/ui/shell/AfterPaint.svelte';
+  import InTurn from '$lib/ui/shell/InTurn.svelte';
   import Lazy from '$lib/ui/shell/Lazy.svelte';
   import SceneRail from '$lib/ui/scenes/SceneRail.svelte';
 
@@ -108,11 +109,17 @@
   });
 
   const chosen = $derived(candidates?.find((one) => one.gear.id === chosenId));
-  const replacedName = $derived.by(() => {
-    const line = satchel.plan?.lines.find((one) => one.id === chosen?.replaces);
+  /** A part that is looked at, with what it is compared to. */
+  const looked = $derived(
+    satchel.asJudged && satchel.judgement
+      ? { project: satchel.asJudged, judgement: satchel.judgement, chosen }
+      : undefined
+  );
+  const replacedNameOf = ({ replaces }: Candidate) => {
+    const line = satchel.plan?.lines.find((one) => one.id === replaces);
     const gear = line && satchel.shelf.byId.get(line.gearId);
     return gear && fullName(gear);
-  });
+  };
 
   const onShelf = $derived(satchel.shelf.items.filter((gear) => pocketOf(gear) === data.pocket));
 
@@ -138,7 +145,7 @@
   }}
 />
 <h1 class="unseen">{data.pocket} pocket</h1>
-{#if satchel.project && satchel.judgement}
+{#if looked && satchel.project && satchel.judgement}
   <p class="back"><a href="/satchel">← the satchel</a></p>
   <div class="bench">
     <div>
@@ -167,17 +174,19 @@
     <div class="beside">
       <aside class="then" aria-label="If you add it">
         <Guarded what="What the part would change"
-          ><IfTaken
-            project={satchel.asJudged ?? satchel.project}
-            judgement={satchel.judgement}
-            candidate={chosen}
-            pinned={chosen !== undefined && pinnedIds.includes(chosen.gear.id)}
-            currency={satchel.project.currency}
-            {replacedName}
-            sceneName={way.how === 'use in scene' ? sceneNameOf(way.sceneId) : undefined}
-            ontake={() => chosen && take(chosen)}
-            onpin={() => chosen && pin(chosen.gear.id)}
-          /></Guarded
+          ><InTurn value={looked}
+            >{#snippet children({ project, judgement, chosen })}<IfTaken
+                {project}
+                {judgement}
+                candidate={chosen}
+                pinned={chosen !== undefined && pinnedIds.includes(chosen.gear.id)}
+                currency={project.currency}
+                replacedName={chosen && replacedNameOf(chosen)}
+                sceneName={way.how === 'use in scene' ? sceneNameOf(way.sceneId) : undefined}
+                ontake={() => chosen && take(chosen)}
+                onpin={() => chosen && pin(chosen.gear.id)}
+              />{/snippet}</InTurn
+          ></Guarded
         >
       </aside>
       <AfterPaint>
@@ -201,14 +210,16 @@
         {/if}
         <aside class="scenes" aria-label="Scenes">
           <Guarded what="The list of scenes"
-            ><SceneRail
-              scenes={satchel.project.scenes}
-              merits={satchel.judgement.merit.scenes}
-              then={chosen && !chosen.packed ? chosen.merit.scenes : undefined}
-              chosen={satchel.sceneId}
-              units={satchel.project.units}
-              onchoose={(id) => (satchel.sceneId = id)}
-            /></Guarded
+            ><InTurn value={looked}
+              >{#snippet children({ project, judgement, chosen })}<SceneRail
+                  scenes={project.scenes}
+                  merits={judgement.merit.scenes}
+                  then={chosen && !chosen.packed ? chosen.merit.scenes : undefined}
+                  chosen={satchel.sceneId}
+                  units={project.units}
+                  onchoose={(id) => (satchel.sceneId = id)}
+                />{/snippet}</InTurn
+            ></Guarded
           >
         </aside>
       </AfterPaint>
