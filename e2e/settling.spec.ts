@@ -120,3 +120,44 @@ test('a why goes down to what the person typed and the maker states', async ({ p
   await dialog.locator('summary', { hasText: 'mouth to microphone' }).click();
   await expect(dialog).toContainText('you said so in the brief');
 });
+
+test('a kit that lost its body films all again, by the cheapest changes or by others', async ({
+  page
+}) => {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Open the Drovers’ road' }).click();
+  await page.waitForURL('**/satchel');
+  await page.goto('/satchel/body');
+  const remove = page
+    .getByLabel('In this pocket')
+    .getByRole('listitem')
+    .filter({ hasText: 'Vista' })
+    .getByRole('button', { name: 'remove', exact: true });
+  await remove.click();
+  await expect(remove).toHaveCount(0);
+  await page.goto('/satchel');
+  const settle = page.getByRole('complementary', { name: 'To settle' });
+  await expect(settle.locator('li.stop')).not.toHaveCount(0);
+  await settle.getByRole('button', { name: 'Settle all that blocks' }).click();
+  await expect(settle).toContainText('3 of 3 must-do scenes work');
+  await settle.getByRole('button', { name: /^Worth \d/ }).click();
+  await settle.getByRole('button', { name: /^Make these instead/ }).click();
+  await expect(settle.locator('li.stop')).toHaveCount(0);
+});
+
+test('a kit without any body offers some, before anything else', async ({ page }) => {
+  await openDemo(page);
+  await page.goto('/satchel/body');
+  const remove = page
+    .getByLabel('In this pocket')
+    .getByRole('button', { name: 'remove', exact: true });
+  await remove.first().waitFor();
+  for (let left = await remove.count(); left > 0; left--) {
+    await remove.first().click();
+    await expect(remove).toHaveCount(left - 1);
+  }
+  await page.goto('/satchel');
+  const first = page.getByRole('complementary', { name: 'To settle' }).locator('li.stop').first();
+  await expect(first).toContainText('Nothing to film with');
+  await expect(first).toContainText('2 more');
+});

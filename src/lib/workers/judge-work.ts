@@ -6,7 +6,7 @@ import { disputesOf } from '../core/judge/disputes';
 import { judgePlan } from '../core/judge/judge-plan';
 import { askingQuestions } from '../core/judge/questions';
 import { lookingForRemedies, remediesFor } from '../core/judge/settle';
-import { settleAll } from '../core/judge/settle-all';
+import { settlingAll } from '../core/judge/settle-all';
 import { activePlan } from '../core/model/active-plan';
 import type { GearItem } from '../core/model/gear';
 import type { Pocket } from '../core/model/pocket';
@@ -183,6 +183,17 @@ function* rehearsing(
   if (plan) yield* telling(runningDays(plan), onpart);
 }
 
+/** Stops whose remedies are looked for, to settle all of them in the least ways there are. */
+const LOOKED_AT_FOR_ALL = 60;
+
+function* inSlices<T>(work: Generator<void, T, void>): Sliced<T> {
+  for (;;) {
+    const step = work.next();
+    if (step.done === true) return step.value;
+    yield priorities.soon;
+  }
+}
+
 async function must<T>(outcome: Promise<Outcome<T>>): Promise<T> {
   const one = await outcome;
   if (!one.cancelled) return one.done as T;
@@ -256,11 +267,16 @@ export function makeJudgeWork(queue = new Scheduler()): JudgeWorker {
         const { shelf, judgement } = judged(now);
         return disputesOf(now, shelf, judgement, where);
       }),
-    settleAll: (project) =>
-      own('settle all', () => {
-        const now = whole(project);
-        return settleAll(now, shelfOf(now));
-      }),
+    settleAll: (project) => {
+      const now = whole(project);
+      return must(
+        queue.run(
+          `settle all ${asked++}`,
+          priorities.soon,
+          inSlices(settlingAll(now, shelfOf(now), LOOKED_AT_FOR_ALL))
+        )
+      );
+    },
     pack: (project, rules, onpart) =>
       queue.run('kits', priorities.later, searching(whole(project), rules, onpart)),
     stopPacking: () => queue.cancel('kits'),

@@ -1,5 +1,6 @@
 import type { GearItem, GearKind } from '../model/gear';
-import type { PlanLine } from '../model/plan';
+import type { PlanLine, Rig } from '../model/plan';
+import { rigLines } from '../model/rig-lines';
 import { NO_PART } from '../model/word-lists';
 import type { Scene } from '../model/scene';
 import type { Act } from './act';
@@ -47,6 +48,17 @@ export const doWithoutInScene = (scene: Scene, kind: GearKind): Act | undefined 
 /** The part of a kind chosen by what makes the scene best again. */
 export const chooseBestInScene = (scene: Scene, kind: GearKind): Act | undefined =>
   ofFirstAngle(scene, leftOpen[kind]);
+
+/** Every part said of an angle left to the judge again; undefined where none is said. */
+export function chooseBestInRig(rig: Rig): Act | undefined {
+  const patch: RigPatch = {};
+  for (const open of Object.values(leftOpen))
+    if (rigLines.some((field) => field in open && rig[field] !== undefined))
+      Object.assign(patch, open);
+  return Object.keys(patch).length === 0
+    ? undefined
+    : { type: 'set rig', sceneId: rig.sceneId, angleId: rig.angleId, patch };
+}
 
 /** A part taken for a scene's first angle; what depends on it is placed anew. */
 export function useInScene(scene: Scene, line: PlanLine, gear: GearItem): Act | undefined {

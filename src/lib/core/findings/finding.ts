@@ -44,6 +44,8 @@ export interface Held {
   comesAlong?: boolean;
   /** Scenes a finding of the whole plan stops. */
   sceneIds?: readonly string[];
+  /** Little else of these scenes can be judged while it stands. */
+  hides?: true;
   has?: number;
   needs?: number;
   unit?: FigureUnit | 'money';
@@ -179,6 +181,10 @@ export class Finding implements Held {
 
   get sceneIds(): readonly string[] | undefined {
     return this.held.sceneIds;
+  }
+
+  get hides(): true | undefined {
+    return this.held.hides;
   }
 
   get has(): number | undefined {

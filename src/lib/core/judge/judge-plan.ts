@@ -58,11 +58,14 @@ export function completeJudgement(evaluation: PlanEvaluation): Judgement {
   return { money, kit, angles, findings, merit: meritOfKit(project.scenes, merits, stopped) };
 }
 
-/** Within a severity as they were found. */
+/** Within a severity as they were found, but first what hides others: until it is settled these may not stand at all. */
 export function worstFirst(found: readonly Finding[]): Finding[] {
-  const sorted: Finding[] = [];
+  const sorted = found.filter(({ hides }) => hides === true);
   for (let rank = MOST_SEVERE; rank >= 0; rank--)
-    for (let at = 0; at < found.length; at++) if (found[at]!.rank === rank) sorted.push(found[at]!);
+    for (let at = 0; at < found.length; at++) {
+      const one = found[at]!;
+      if (one.rank === rank && one.hides !== true) sorted.push(one);
+    }
   return sorted;
 }
 const MOST_SEVERE = severityRank('stop');

@@ -1,8 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../catalogue/demos/saltmarsh-loom';
+import { droversRoad } from '../../catalogue/demos/drovers-road';
+import { lanternlightDesk } from '../../catalogue/demos/lanternlight-desk';
 import { catalogue } from '../../catalogue/load-catalogue';
 import { applyAct } from '../acts/apply-act';
 import { activePlan } from '../model/active-plan';
+import type { Project } from '../model/project';
 import { judgePlan } from './judge-plan';
 import { remediesFor } from './settle';
 import { settleAll } from './settle-all';
@@ -36,6 +39,83 @@ describe('settling all that blocks', () => {
   it('is nothing where nothing blocks', () => {
     const calm = settleAll(calmKit(), catalogue);
     expect([calm.act, calm.steps, calm.costMinor]).toEqual([undefined, [], 0]);
+  });
+});
+
+describe('settling all that blocks a kit that lacks parts', () => {
+  const without = (whole: Project, ...gearIds: string[]): Project =>
+    activePlan(whole)
+      .lines.filter(({ gearId }) => gearIds.includes(gearId))
+      .reduce((left, { id }) => applyAct(left, { type: 'remove line', lineId: id }), whole);
+
+  it.each<[string, Project]>([
+    [
+      'neither body nor support',
+      without(lanternlightDesk(), 'harkelow-outset-turn', 'nibsworth-hob-mini-tripod-wide')
+    ],
+    [
+      'neither body, lamp nor drive',
+      without(
+        demoProject(),
+        'orrowby-linnet',
+        'quillfeather-ray-65-55-cm-dome',
+        'pellamund-cellar-1-tb'
+      )
+    ],
+    [
+      'the body that sees in the dark, for which nothing is as good but another that weakens it',
+      without(droversRoad(), 'cobberly-pocketwright-vista')
+    ],
+    ['any part at all but a microphone', onlyMicrophone()]
+  ])('a kit with %s films all again', (_, lacking) => {
+    const all = settleAll(lacking, catalogue, 60);
+    expect(all.left).toEqual([]);
+    expect(all.workingAfter).toBe(all.mustDoScenes);
+    expect(judged(applyAct(lacking, all.act!)).merit.mustDoWorking).toBe(all.mustDoScenes);
+  });
+
+  function onlyMicrophone(): Project {
+    const demo = demoProject();
+    const others = activePlan(demo).lines.filter(({ gearId }) => gearId !== 'dunmarrow-plover');
+    return without(demo, ...others.map(({ gearId }) => gearId));
+  }
+
+  it('finds what costs nothing: other parts of the kit for the angle that is stopped', () => {
+    const all = settleAll(droversRoad(), catalogue, 60);
+    expect(all.costMinor).toBe(0);
+    expect(all.steps.map(({ label }) => label)).toEqual(['Use the best of the kit in The way']);
+  });
+
+  it('tells of other ways that change less or are worth more', () => {
+    const lacking = without(droversRoad(), 'cobberly-pocketwright-vista');
+    const { mostWorth, ...cheapest } = settleAll(lacking, catalogue, 60);
+    expect(mostWorth!.meritHundredths).toBeGreaterThanOrEqual(cheapest.meritHundredths + 50);
+    expect(mostWorth!.costMinor).toBeGreaterThan(cheapest.costMinor);
+    expect(judged(applyAct(lacking, mostWorth!.act!)).merit.meritHundredths).toBe(
+      mostWorth!.meritHundredths
+    );
+  });
+
+  it('never costs more than the cheapest remedy of each stop, one after the other', () => {
+    for (const whole of [demoProject(), droversRoad(), lanternlightDesk()])
+      for (const { gearId } of activePlan(whole).lines.slice(0, 6)) {
+        const lacking = without(whole, gearId);
+        const quick = settleAll(lacking, catalogue);
+        const wide = settleAll(lacking, catalogue, 40);
+        expect(wide.workingAfter, gearId).toBeGreaterThanOrEqual(quick.workingAfter);
+        if (wide.workingAfter === quick.workingAfter && wide.left.length === quick.left.length)
+          expect(wide.costMinor, gearId).toBeLessThanOrEqual(quick.costMinor);
+        expect(wide.fewestChanges?.changes ?? 0).toBeLessThan(Math.max(1, wide.changes));
+      }
+  });
+
+  it('offers bodies to choose from where there is none, though other parts do not fit yet', () => {
+    const lacking = onlyMicrophone();
+    const now = judged(lacking);
+    const finding = now.findings.find(({ code }) => code === 'M7')!;
+    const remedies = remediesFor(lacking, catalogue, now, finding);
+    expect(remedies).toHaveLength(3);
+    expect(remedies.every(({ mends }) => mends)).toBe(true);
   });
 });
 

@@ -1,3 +1,4 @@
+import { leastIndex } from 'd3-array';
 import type { Act } from '../acts/act';
 import { applyAct } from '../acts/apply-act';
 import type { Finding } from '../findings/finding';
@@ -17,21 +18,35 @@ export interface SettlingStep {
 }
 
 /** Changes that together unblock what can be unblocked, to be looked at before they are made. */
-export interface SettledAll {
+export interface SettlingWay {
   steps: SettlingStep[];
   /** All of them as one act, with one undo; undefined where nothing helps. */
   act: Act | undefined;
   costMinor: number;
-  /** Must-do scenes that work before and after. */
-  workingBefore: number;
+  /** Lines that come in, go or change, and angles that use others. */
+  changes: number;
+  /** Must-do scenes that work afterwards. */
   workingAfter: number;
-  mustDoScenes: number;
+  /** What the whole kit is worth afterwards. */
+  meritHundredths: number;
   /** What still blocks a must-do scene afterwards. */
   left: string[];
 }
 
+/** The way that costs least, and others that unblock as much. */
+export interface SettledAll extends SettlingWay {
+  workingBefore: number;
+  mustDoScenes: number;
+  /** Undefined where the cheapest way changes least, too. */
+  fewestChanges: SettlingWay | undefined;
+  /** Undefined where none is worth half a point more than the cheapest way. */
+  mostWorth: SettlingWay | undefined;
+}
+
 /** Stops settled one after another; a kit that is not done by then is shown as it is. */
 const MOST_STEPS = 24;
+/** Half a point is within the judge's own estimates. */
+const WORTH_TELLING_HUNDREDTHS = 50;
 
 const judged = (project: Project, shelf: Shelf): Judgement =>
   judgePlan(project, activePlan(project), shelf);
@@ -46,44 +61,127 @@ function blocking(project: Project, { findings }: Judgement): Finding[] {
   );
 }
 
+/** Some steps of the way, and how often not the cheapest remedy was taken. */
+interface Begun {
+  project: Project;
+  now: Judgement;
+  chosen: readonly Chosen[];
+  givenUp: ReadonlySet<string>;
+  turnings: number;
+}
+interface Chosen {
+  act: Act;
+  step: SettlingStep;
+}
+
 /**
- * The cheapest changes found that unblock every must-do scene: each stop by its cheapest remedy that mends it,
- * and afterwards every step left out that turns out not to be needed.
+ * The changes found that unblock every must-do scene: each stop by a remedy that mends it, or at least unblocks it, and afterwards every step
+ * left out that turns out not to be needed. First by the cheapest remedy of each; then with other remedies in place of
+ * one, of two and so on.
+ *
+ * @param mostLooked stops whose remedies are looked for beyond the first way
  */
-export function settleAll(start: Project, shelf: Shelf): SettledAll {
+export function settleAll(start: Project, shelf: Shelf, mostLooked = 0): SettledAll {
+  const looking = settlingAll(start, shelf, mostLooked);
+  for (;;) {
+    const step = looking.next();
+    if (step.done === true) return step.value;
+  }
+}
+
+/** The same one stop at a time, for a worker that has other things to do between. */
+export function* settlingAll(
+  start: Project,
+  shelf: Shelf,
+  mostLooked: number
+): Generator<void, SettledAll, void> {
   const before = judged(start, shelf);
-  const chosen: { act: Act; step: SettlingStep }[] = [];
-  const givenUp = new Set<string>();
-  let project = start;
-  let now = before;
-  while (chosen.length < MOST_STEPS) {
+  const ways: SettlingWay[] = [];
+  const open: Begun[] = [
+    { project: start, now: before, chosen: [], givenUp: new Set(), turnings: 0 }
+  ];
+  for (let looked = 0; open.length > 0 && (ways.length === 0 || looked < mostLooked); looked++) {
+    const at = leastIndex(open, ({ turnings, chosen }) => turnings * MOST_STEPS - chosen.length)!;
+    const [begun] = open.splice(at, 1);
+    const { project, now, chosen, givenUp, turnings } = begun!;
     const finding = blocking(project, now).find(({ key }) => !givenUp.has(key));
-    if (!finding) break;
-    const [remedy] = remediesFor(project, shelf, now, finding)
-      .filter(({ mends }) => mends)
-      .sort((one, other) => one.costMinor - other.costMinor);
-    if (!remedy) {
-      givenUp.add(finding.key);
+    if (!finding || chosen.length >= MOST_STEPS) {
+      ways.push(wayOf(start, shelf, before, chosen, blocking(project, now).length));
       continue;
     }
-    const { act, label, costMinor } = remedy;
-    chosen.push({ act, step: { finding: finding.title(), label, costMinor } });
-    project = applyAct(project, act);
-    now = judged(project, shelf);
+    const offered = remediesFor(project, shelf, now, finding);
+    const mending = offered.filter(({ mends }) => mends);
+    // A weakness is left only where nothing takes all of it away.
+    const remedies = (
+      mending.length > 0 ? mending : offered.filter(({ unblocks }) => unblocks)
+    ).sort((one, other) => one.costMinor - other.costMinor);
+    if (remedies.length === 0)
+      open.push({ ...begun!, givenUp: new Set([...givenUp, finding.key]) });
+    for (const [turning, { act, label, costMinor }] of remedies.entries()) {
+      const after = applyAct(project, act);
+      open.push({
+        project: after,
+        now: judged(after, shelf),
+        chosen: [...chosen, { act, step: { finding: finding.title(), label, costMinor } }],
+        givenUp,
+        turnings: turnings + turning
+      });
+    }
+    yield;
   }
-  const needed = withoutNeedless(start, shelf, chosen, blocking(project, now).length);
-  project = needed.reduce((one, { act }) => applyAct(one, act), start);
+  const as = (
+    compare: (one: SettlingWay, other: SettlingWay) => number,
+    mostMinor = Infinity
+  ): SettlingWay =>
+    ways
+      .filter(({ costMinor }) => costMinor <= mostMinor)
+      .reduce((best, one) => ((unblocksMore(one, best) || compare(one, best)) < 0 ? one : best));
+  const cheapest = as(
+    (one, other) => one.costMinor - other.costMinor || other.meritHundredths - one.meritHundredths
+  );
+  const fewest = as((one, other) => one.changes - other.changes || one.costMinor - other.costMinor);
+  const best = as((one, other) => other.meritHundredths - one.meritHundredths);
+  return {
+    ...cheapest,
+    workingBefore: before.merit.mustDoWorking,
+    mustDoScenes: before.merit.mustDoScenes,
+    fewestChanges: fewest.changes < cheapest.changes ? fewest : undefined,
+    mostWorth:
+      best.meritHundredths >= cheapest.meritHundredths + WORTH_TELLING_HUNDREDTHS &&
+      best.act !== fewest.act
+        ? best
+        : undefined
+  };
+}
+
+/** Negative where the first unblocks more. */
+const unblocksMore = (one: SettlingWay, other: SettlingWay): number =>
+  other.workingAfter - one.workingAfter || one.left.length - other.left.length;
+
+function wayOf(
+  start: Project,
+  shelf: Shelf,
+  before: Judgement,
+  chosen: readonly Chosen[],
+  stops: number
+): SettlingWay {
+  const needed = withoutNeedless(start, shelf, chosen, stops);
+  const project = needed.reduce((one, { act }) => applyAct(one, act), start);
   const after = judged(project, shelf);
+  const acts = needed.map(({ act }) => act);
   return {
     steps: needed.map(({ step }) => step),
-    act: needed.length === 0 ? undefined : { type: 'batch', acts: needed.map(({ act }) => act) },
+    act: acts.length === 0 ? undefined : { type: 'batch', acts },
     costMinor: after.money.firmMinor - before.money.firmMinor,
-    workingBefore: before.merit.mustDoWorking,
+    changes: acts.reduce((sum, act) => sum + changesOf(act), 0),
     workingAfter: after.merit.mustDoWorking,
-    mustDoScenes: after.merit.mustDoScenes,
+    meritHundredths: after.merit.meritHundredths,
     left: [...new Set(blocking(project, after).map((finding) => finding.title()))]
   };
 }
+
+const changesOf = (act: Act): number =>
+  act.type === 'batch' ? act.acts.reduce((sum, one) => sum + changesOf(one), 0) : 1;
 
 /** A later step may have made an earlier one needless: each that can go without a stop coming back is left out. */
 function withoutNeedless<S extends { act: Act }>(

@@ -1,12 +1,15 @@
+import { least } from 'd3-array';
 import { pricedFor } from '../money/priced-shelf';
 import { type FindingCode, isQuestion } from '../findings/finding-codes';
 import type { Act } from '../acts/act';
 import { applyAct } from '../acts/apply-act';
+import { chooseBestInRig } from '../acts/use-in-scene';
 import {
   type AngleContext,
   type Finding,
   type PlanContext,
   type Proposal,
+  type SettingProposal,
   severityRank
 } from '../findings/finding';
 import { cheapestOf, swapFor } from '../findings/part-candidates';
@@ -32,6 +35,8 @@ export interface Remedy {
   brings: string[];
   /** It takes the finding away; otherwise it makes it milder. */
   mends: boolean;
+  /** It takes away what blocks a scene, though a weakness may be left. */
+  unblocks: boolean;
   /** What the whole kit gains for what it costs: remedies with more stand first. */
   gainPerMoney: number;
 }
@@ -62,6 +67,8 @@ function comesNearer(before: Finding, after: Finding): boolean {
 interface Attempt {
   label: string;
   act: Act;
+  /** Only worth offering where nothing has to come with it. */
+  alone?: true;
 }
 
 /** Tries one act; answers with a remedy when it takes the finding away or helps partly without a worse one. */
@@ -70,7 +77,7 @@ function tried(
   shelf: Shelf,
   before: Judgement,
   finding: Finding,
-  { label, act }: Attempt,
+  { label, act, alone }: Attempt,
   howToPlace: HowToPlace
 ): Remedy | undefined {
   const changed = applyAct(project, act);
@@ -85,6 +92,7 @@ function tried(
     seen,
     { mending: finding.key, howToPlace }
   );
+  if (alone && joints.length > 0) return undefined;
   const rest = after.findings.find((one) => one.key === finding.key);
   const eased =
     rest !== undefined &&
@@ -93,8 +101,15 @@ function tried(
   const severityBefore = new Map(
     before.findings.map((one) => [one.key, severityRank(one.severity)])
   );
+  // What was hidden behind the finding was there before: it comes to light, and is settled next.
+  const wasHidden = ({ sceneId, sceneIds = [] }: Finding) =>
+    finding.hides === true &&
+    [sceneId, ...sceneIds].some((id) => id !== undefined && finding.sceneIds?.includes(id));
   const brings = after.findings.filter(
-    (one) => severityRank(one.severity) > (severityBefore.get(one.key) ?? -1) && !isQuestion(one)
+    (one) =>
+      severityRank(one.severity) > (severityBefore.get(one.key) ?? -1) &&
+      !isQuestion(one) &&
+      !wasHidden(one)
   );
   const limit = severityRank(finding.severity);
   // Going over a limit is told as a cost; a new stop is never offered.
@@ -106,7 +121,12 @@ function tried(
     )
   )
     return undefined;
-  if (finding.row.family !== 'money' && isWorseKit(after.merit, before.merit)) return undefined;
+  if (
+    finding.hides !== true &&
+    finding.row.family !== 'money' &&
+    isWorseKit(after.merit, before.merit)
+  )
+    return undefined;
   const had = new Set(before.money.lines.map(({ line }) => line.id));
   const costMinor = after.money.firmMinor - before.money.firmMinor;
   // What is over its limit already goes further over: the price says by how much.
@@ -128,6 +148,7 @@ function tried(
       )
     ],
     mends: rest === undefined,
+    unblocks: finding.severity === 'stop' && rest?.severity !== 'stop',
     gainPerMoney: gainPerMoney(after.merit, before.merit, costMinor)
   };
 }
@@ -170,22 +191,23 @@ interface FoundRemedy {
   remedy: Remedy;
 }
 
-function* remedyOf(
+/** The best of what is proposed; where everything else hangs on the part, the cheapest and the next best, too. */
+function* remediesOf(
   project: Project,
   shelf: Shelf,
   before: Judgement,
   finding: Finding,
   proposal: Proposal
-): Generator<void, FoundRemedy | undefined, void> {
-  const found = (attempt: Attempt): FoundRemedy | undefined => {
+): Generator<void, FoundRemedy[], void> {
+  const found = (attempt: Attempt): FoundRemedy[] => {
     const remedy = tried(project, shelf, before, finding, attempt, 'as before');
-    return remedy && { attempt, remedy };
+    return remedy ? [{ attempt, remedy }] : [];
   };
   if (!('parts' in proposal)) return found(proposal);
   const plan = activePlan(project);
-  let easing: FoundRemedy | undefined;
-  let best: FoundRemedy | undefined;
-  let compared = 0;
+  const all: FoundRemedy[] = [];
+  // Without a body or a lens nothing is told apart by what it mends: all of them are compared.
+  const mostCompared = finding.hides === true ? Infinity : MOST_COMPARED;
   for (const gear of proposal.parts
     .filter((one) => !isGrounded(project, one))
     .slice(0, MOST_TRIED)) {
@@ -193,16 +215,27 @@ function* remedyOf(
     const act: Act = proposal.act ? proposal.act(line) : { type: 'add line', line };
     // A part in its own place is no change.
     if (plan.lines.some((one) => one.gearId === gear.id && removes(act, one.id))) continue;
-    const one = found({ label: proposal.label(gear), act });
-    if (one?.remedy.mends) {
-      if (!best || one.remedy.gainPerMoney > best.remedy.gainPerMoney) best = one;
-      compared += 1;
-      if (compared >= MOST_COMPARED) break;
-    } else easing ??= one;
+    all.push(...found({ label: proposal.label(gear), act }));
+    if (all.filter(({ remedy }) => remedy.mends).length >= mostCompared) break;
     yield;
   }
-  return best ?? easing;
+  all.sort((one, other) => helpsMore(other.remedy, one.remedy));
+  if (finding.hides !== true) return all.slice(0, 1);
+  const cheapest = least(
+    all.filter(({ remedy }) => remedy.mends),
+    ({ remedy }) => remedy.costMinor
+  );
+  return [...new Set([...all.slice(0, 1), ...(cheapest ? [cheapest] : []), ...all])].slice(
+    0,
+    MOST_REMEDIES
+  );
 }
+
+/** What mends before what unblocks before what eases, then by what the whole kit gains for its cost. */
+const helpsMore = (one: Remedy, other: Remedy): number =>
+  Number(one.mends) - Number(other.mends) ||
+  Number(one.unblocks) - Number(other.unblocks) ||
+  one.gainPerMoney - other.gainPerMoney;
 
 const removes = (act: Act, lineId: string): boolean =>
   act.type === 'batch'
@@ -212,7 +245,8 @@ const removes = (act: Act, lineId: string): boolean =>
 /** Any other part of the kinds that a finding names, in the place of the one it names and beside it. */
 function lastResorts(project: Project, shelf: Shelf, finding: Finding): Proposal[] {
   const { lines } = activePlan(project);
-  return (finding.lineIds ?? []).slice(0, MOST_NAMED).flatMap((lineId): Proposal[] => {
+  const named = [...new Set(finding.lineIds)];
+  return named.slice(0, MOST_NAMED).flatMap((lineId): Proposal[] => {
     const line = lines.find(({ id }) => id === lineId);
     const gear = line && shelf.byId.get(line.gearId);
     if (!line || !gear || line.locked) return [];
@@ -232,6 +266,18 @@ function lastResorts(project: Project, shelf: Shelf, finding: Finding): Proposal
   });
 }
 const MOST_NAMED = 2;
+
+/** Parts said of an angle are what stands in the way: the kit may hold others. */
+function choosingAnew(
+  project: Project,
+  { sceneId, angleId, sceneName }: Finding
+): (SettingProposal & Attempt) | undefined {
+  const rig = activePlan(project).rigs.find(
+    (one) => one.sceneId === sceneId && one.angleId === angleId
+  );
+  const act = rig && chooseBestInRig(rig);
+  return act && { label: `Use the best of the kit in ${sceneName}`, act, alone: true };
+}
 
 /** Everything a finding's row needs to propose. */
 function contextOf(
@@ -259,7 +305,7 @@ function contextOf(
 }
 
 /**
- * Up to three ways to settle a finding, each tried on the whole kit: those that mend before those that ease,
+ * Up to three ways to settle a finding, each tried on the whole kit: those that mend before those that unblock or ease,
  * then by what the whole kit gains for what they cost. None makes the kit worse.
  */
 export function remediesFor(
@@ -284,15 +330,20 @@ export function* lookingForRemedies(
 ): Generator<void, Remedy[], void> {
   const context = contextOf(project, shelf, judgement, finding);
   if (!context) return [];
-  const proposals =
+  const own =
     finding.row.scope === 'plan'
       ? finding.row.propose(context as PlanContext, finding)
       : finding.row.propose(context as AngleContext, finding);
+  const chosenAnew = choosingAnew(project, finding);
+  const proposals = chosenAnew ? [chosenAnew, ...own] : own;
   const found: FoundRemedy[] = [];
+  const take = (more: readonly FoundRemedy[]) => {
+    for (const one of more)
+      if (!found.some(({ remedy }) => remedy.label === one.remedy.label)) found.push(one);
+  };
   for (const proposal of proposals) {
-    const one = yield* remedyOf(project, shelf, judgement, finding, proposal);
+    take(yield* remediesOf(project, shelf, judgement, finding, proposal));
     yield;
-    if (one && !found.some(({ remedy }) => remedy.label === one.remedy.label)) found.push(one);
     if (
       found.filter(({ remedy }) => remedy.mends && remedy.brings.length === 0).length >=
       MOST_REMEDIES
@@ -300,11 +351,13 @@ export function* lookingForRemedies(
       break;
   }
   // Before it is said that nothing mends it, other parts of the kinds it speaks of were tried in their place and beside.
-  if (found.length === 0 && (finding.severity === 'stop' || finding.severity === 'warn'))
+  const helps = found.some(
+    ({ remedy }) => remedy.mends || finding.severity !== 'stop' || remedy.unblocks
+  );
+  if (!helps && (finding.severity === 'stop' || finding.severity === 'warn'))
     for (const proposal of lastResorts(project, shelf, finding)) {
-      const one = yield* remedyOf(project, shelf, judgement, finding, proposal);
+      take(yield* remediesOf(project, shelf, judgement, finding, proposal));
       yield;
-      if (one) found.push(one);
     }
   // What is told is judged once more with every part at its best, as it will be once it is taken.
   const remedies: Remedy[] = [];
@@ -317,9 +370,10 @@ export function* lookingForRemedies(
   return remedies.sort(bestFirst);
 }
 
-/** What mends before what eases, what brings nothing new before what does, then by what the kit gains for its cost. */
+/** What mends before what unblocks before what eases, what brings nothing new before what does, then by what the kit gains for its cost. */
 const bestFirst = (one: Remedy, other: Remedy): number =>
   Number(other.mends) - Number(one.mends) ||
+  Number(other.unblocks) - Number(one.unblocks) ||
   one.brings.length - other.brings.length ||
   other.gainPerMoney - one.gainPerMoney ||
   one.costMinor - other.costMinor;

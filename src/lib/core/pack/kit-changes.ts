@@ -1,7 +1,9 @@
 import type { Act } from '../acts/act';
 import type { GearItem } from '../model/gear';
-import type { Plan, PlanLine } from '../model/plan';
+import type { Plan, PlanLine, Rig } from '../model/plan';
 import type { Shelf } from '../model/shelf';
+import { rigLines } from '../model/rig-lines';
+import { NO_PART } from '../model/word-lists';
 import type { PackedKit } from './packed-kit';
 
 type Lines = readonly PlanLine[];
@@ -43,6 +45,65 @@ export const changedLines = (before: Lines, after: Lines, shelf: Shelf): number 
   return new Set([...comesIn, ...goesOut].map(({ gear }) => gear.id)).size;
 };
 
+/** What is said of an angle, without whose it is. */
+function saidOf({ rigs }: Pick<Plan, 'rigs'>, sceneId: string, angleId: string) {
+  const said: Partial<Rig> = {
+    ...rigs.find((one) => one.sceneId === sceneId && one.angleId === angleId)
+  };
+  delete said.sceneId;
+  delete said.angleId;
+  return said;
+}
+
+/** What is said of every angle as the kit has it, its lines by the ids they have in the plan. */
+function actsToRigs(
+  plan: Plan,
+  kit: Pick<PackedKit, 'rigs'>,
+  idOf: ReadonlyMap<string, string>
+): Act[] {
+  const stays = new Set(idOf.values());
+  return anglesOf(plan.rigs, kit.rigs).flatMap(({ sceneId, angleId }): Act[] => {
+    const has = saidOf(plan, sceneId, angleId);
+    const wanted = saidOf(kit, sceneId, angleId);
+    for (const field of rigLines) {
+      const said = wanted[field];
+      if (said !== undefined && said !== NO_PART) wanted[field] = idOf.get(said) ?? said;
+      // A line that goes is forgotten with it.
+      if (has[field] !== undefined && has[field] !== NO_PART && !stays.has(has[field]))
+        delete has[field];
+    }
+    const patch: Record<string, unknown> = {};
+    for (const field of new Set([...Object.keys(has), ...Object.keys(wanted)])) {
+      const [from, to] = [has[field as keyof typeof has], wanted[field as keyof typeof wanted]];
+      if (from !== to) patch[field] = to;
+    }
+    return Object.keys(patch).length === 0
+      ? []
+      : [{ type: 'set rig', sceneId, angleId, patch: patch as typeof wanted }];
+  });
+}
+
+/** The angles of both, each once. */
+const anglesOf = (some: Plan['rigs'], more: Plan['rigs']) => [
+  ...new Map(
+    [...some, ...more].map((rig) => [`${rig.sceneId} ${rig.angleId}`, rig] as const)
+  ).values()
+];
+
+/** Scenes in which a part the plan names is left to the judge by a kit that still holds it. */
+export function scenesChosenAnew(plan: Plan, kit: Pick<PackedKit, 'lines' | 'rigs'>): string[] {
+  const there = new Set(kit.lines.map(({ id }) => id));
+  return plan.rigs
+    .filter((rig) => {
+      const wanted = saidOf(kit, rig.sceneId, rig.angleId);
+      return rigLines.some((field) => {
+        const said = rig[field];
+        return said !== undefined && there.has(said) && wanted[field] === undefined;
+      });
+    })
+    .map(({ sceneId }) => sceneId);
+}
+
 /** What turns the plan shown into a kit, as one act with one undo; undefined where nothing differs. */
 export function actsToKit(plan: Plan, kit: Pick<PackedKit, 'lines' | 'rigs'>): Act | undefined {
   const acts: Act[] = [];
@@ -62,5 +123,9 @@ export function actsToKit(plan: Plan, kit: Pick<PackedKit, 'lines' | 'rigs'>): A
         lineId: before.id,
         patch: { quantity: line.quantity, basis: line.basis }
       });
+  const idOf = new Map(
+    matched.map(({ line, before }) => [line.id, before?.id ?? `packed-${line.id}`])
+  );
+  acts.push(...actsToRigs(plan, kit, idOf));
   return acts.length === 0 ? undefined : { type: 'batch', acts };
 }

@@ -1,3 +1,6 @@
+import { applyAct } from '../acts/apply-act';
+import { settlingAll } from '../judge/settle-all';
+import type { Judgement } from '../judge/judgement';
 import type { Shelf } from '../model/shelf';
 import { activePlan } from '../model/active-plan';
 import type { Project } from '../model/project';
@@ -32,14 +35,16 @@ export interface Mending {
 
 /** Changes one after the other: what takes more is a new kit rather than a mended one. */
 const MOST_CHANGES = 5;
-/** Kits that are gone on from after each change. */
-const BEAM = 8;
+/** After each change it goes on from so many kits by money and so many by lines. */
+const BEAM = 4;
+/** Stops whose remedies are looked for in all. */
+const LOOKED_AT = 60;
 /** Once all scenes work, so many changes more are tried for a cheaper way. */
 const FURTHER = 1;
 
 /**
  * The smallest change of a plan that unblocks every scene that must work, keeping what is locked or owned: by fewest
- * lines and by least money. Looks a change further each time from the kits that come nearest; what it finds is
+ * lines and by least money. Begins with what the remedies of its stops come to, and looks a change further each time from the kits that come nearest; what it finds is
  * judged whole, and is the best found.
  */
 export function* mending(
@@ -55,6 +60,8 @@ export function* mending(
     ...kit,
     changed: changedLines(lines, kit.lines, shelf)
   });
+  const mayBeTaken = (kit: Project, judgement: Judgement) =>
+    frame.respects(activePlan(kit).lines) && keepsLimits(project, judgement);
   const now: Mending = {
     isWhole: filmsAll(start.merit),
     fewestLines: undefined,
@@ -65,6 +72,20 @@ export function* mending(
   };
   if (now.isWhole) return { ...now, isDone: true };
   let beam: PackedKit[] = [now.nearest];
+  // What the remedies of each stop come to is often several changes at once, and the least there is.
+  const settling = settlingAll(project, shelf, LOOKED_AT);
+  let settled = settling.next();
+  for (; settled.done !== true; settled = settling.next()) yield { ...now };
+  const { fewestChanges, mostWorth, ...cheapest } = settled.value;
+  for (const way of [cheapest, fewestChanges, mostWorth]) {
+    const kit = way?.act && applyAct(project, way.act);
+    // A remedy may also change the brief: that is the person's to do.
+    if (!kit || kit.scenes !== project.scenes || kit.limitMinor !== project.limitMinor) continue;
+    const judgement = judged(kit, shelf);
+    now.judged += 1;
+    beam.push(kitOf(kit, judgement));
+    if (filmsAll(judgement.merit) && mayBeTaken(kit, judgement)) take(now, mended(beam.at(-1)!));
+  }
   let further = 0;
   for (let depth = 0; depth < MOST_CHANGES && further <= FURTHER; depth++) {
     const reached = new Map<string, PackedKit>();
@@ -74,16 +95,16 @@ export function* mending(
         now.judged += 1;
         const next = kitOf(one.project, one.judgement);
         reached.set(keyOf(next), next);
-        if (
-          filmsAll(next.merit) &&
-          frame.respects(next.lines) &&
-          keepsLimits(project, one.judgement)
-        )
-          take(now, mended(next));
+        if (filmsAll(next.merit) && mayBeTaken(one.project, one.judgement)) take(now, mended(next));
       }
       yield { ...now };
     }
-    beam = [...reached.values()].sort(nearer).slice(0, BEAM);
+    const kits = [...reached.values()].sort(nearer);
+    const changed = new Map(kits.map((kit) => [kit, changedLines(lines, kit.lines, shelf)]));
+    const fewer = [...kits].sort(
+      (one, other) => unblocksMore(one, other) || changed.get(one)! - changed.get(other)!
+    );
+    beam = [...new Set([...kits.slice(0, BEAM), ...fewer.slice(0, BEAM)])];
     const best = beam[0];
     if (best && compareWorth(best.merit, now.nearest.merit) > 0) now.nearest = mended(best);
     if (now.fewestLines) further += 1;
@@ -97,10 +118,13 @@ const keyOf = ({ lines }: PackedKit): string =>
     .sort()
     .join('|');
 
-/** More that works, fewer stops, less money. */
+/** More that works, fewer stops. */
+const unblocksMore = (one: PackedKit, other: PackedKit): number =>
+  other.merit.mustDoWorking - one.merit.mustDoWorking || one.merit.stops - other.merit.stops;
+
+/** Of what unblocks as much, less money. */
 const nearer = (one: PackedKit, other: PackedKit): number =>
-  other.merit.mustDoWorking - one.merit.mustDoWorking ||
-  one.merit.stops - other.merit.stops ||
+  unblocksMore(one, other) ||
   one.priceMinor - other.priceMinor ||
   other.merit.onceSettledHundredths - one.merit.onceSettledHundredths;
 

@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../catalogue/demos/saltmarsh-loom';
+import { droversRoad } from '../../catalogue/demos/drovers-road';
 import { catalogue, shelfOf } from '../../catalogue/load-catalogue';
+import { settleAll } from '../judge/settle-all';
 import { applyAct } from '../acts/apply-act';
 import type { KitMerit } from '../merit/kit-merit';
 import { activePlan } from '../model/active-plan';
@@ -8,7 +10,7 @@ import { pocketOf } from '../model/gear';
 import type { Project } from '../model/project';
 import { makeShelf } from '../model/shelf';
 import { boundFor } from './bound/kit-bound';
-import { actsToKit, changedLines } from './kit-changes';
+import { actsToKit, changedLines, scenesChosenAnew } from './kit-changes';
 import { frontSteps, goodEnoughOf, spendableOf } from './front-steps';
 import { ladderOf } from './ladder';
 import { mending } from './mend';
@@ -239,6 +241,33 @@ describe('mending', () => {
     expect(fewestLines!.changed).toBeLessThanOrEqual(leastMoney!.changed);
     expect(leastMoney!.priceMinor).toBeLessThanOrEqual(fewestLines!.priceMinor);
     expect(mended(applyAct(demo, actsToKit(activePlan(demo), fewestLines!)!)).isWhole).toBe(true);
+  });
+
+  it('is never behind what the remedies of the stops come to', () => {
+    // Remedies may go over what is set aside for a pocket; mending keeps to it.
+    for (const limited of [demo, droversRoad()]) {
+      const project = { ...limited, pocketLimitsMinor: {} };
+      const settled = settleAll(project, shelf, 60);
+      const after = judged(applyAct(project, settled.act!), shelf);
+      const { fewestLines, leastMoney } = mended(project);
+      const { lines } = activePlan(project);
+      const changed = changedLines(lines, activePlan(applyAct(project, settled.act!)).lines, shelf);
+      expect(fewestLines!.changed).toBeLessThanOrEqual(changed);
+      expect(leastMoney!.priceMinor).toBeLessThanOrEqual(after.money.firmMinor);
+    }
+  });
+
+  it('is worth what it says once it is taken, the parts of an angle chosen anew too', () => {
+    const road = droversRoad();
+    const { fewestLines } = mended(road);
+    expect([fewestLines!.changed, fewestLines!.priceMinor]).toEqual([
+      0,
+      judged(road, shelf).money.firmMinor
+    ]);
+    expect(scenesChosenAnew(activePlan(road), fewestLines!)).toEqual(['the-way']);
+    const taken = applyAct(road, actsToKit(activePlan(road), fewestLines!)!);
+    expect(judged(taken, shelf).merit.meritHundredths).toBe(fewestLines!.merit.meritHundredths);
+    expect(filmsAll(judged(taken, shelf).merit)).toBe(true);
   });
 
   it('changes nothing in the brief, and says how near it comes where nothing helps', () => {

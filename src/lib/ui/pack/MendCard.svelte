@@ -4,7 +4,7 @@
   import type { Project } from '../../core/model/project';
   import type { Shelf } from '../../core/model/shelf';
   import { formatMoney } from '../../core/money/format';
-  import { changesBetween } from '../../core/pack/kit-changes';
+  import { changesBetween, scenesChosenAnew } from '../../core/pack/kit-changes';
   import type { MendedKit, Mending } from '../../core/pack/mend';
   import type { PackedKit } from '../../core/pack/packed-kit';
   import { points } from './kit-words';
@@ -41,7 +41,11 @@
     const { comesIn, goesOut } = changesBetween(plan.lines, kit.lines, shelf);
     const list = (parts: typeof comesIn) =>
       parts.map(({ gear, pieces }) => (pieces > 1 ? `${pieces} × ${gear.model}` : gear.model));
+    const anew = scenesChosenAnew(plan, kit).map(
+      (id) => project.scenes.find((scene) => scene.id === id)?.name ?? id
+    );
     return [
+      anew.length > 0 ? `the best of the kit in ${anew.join(', ')}` : '',
       comesIn.length > 0 ? `in: ${list(comesIn).join(', ')}` : '',
       goesOut.length > 0 ? `out: ${list(goesOut).join(', ')}` : ''
     ]

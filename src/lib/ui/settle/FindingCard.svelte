@@ -5,7 +5,7 @@
   import type { Remedy } from '../../core/judge/settle';
   import { formatMoney } from '../../core/money/format';
   import RemedyButton from './RemedyButton.svelte';
-  import { priceOf } from './remedy-price';
+  import { partly, priceOf } from './remedy-words';
 
   type RemedySearch = 'going on' | 'done' | 'broken off';
   interface Props {
@@ -61,7 +61,7 @@
           first={index === 0}
           ontake={() => onremedy(remedy)}
         />
-        {#if !remedy.mends}<span class="aside">helps partly</span>{/if}
+        {#if !remedy.mends}<span class="aside">{partly(remedy)}</span>{/if}
         {#each remedy.brings as brought, at (at)}<span class="aside">side effects: {brought}</span
           >{/each}
       </span>

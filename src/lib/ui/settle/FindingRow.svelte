@@ -5,7 +5,7 @@
   import { formatMoney } from '../../core/money/format';
   import Lazy from '../shell/Lazy.svelte';
   import RemedyButton from './RemedyButton.svelte';
-  import { priceOf } from './remedy-price';
+  import { partly, priceOf } from './remedy-words';
   import { severityGlyphs, severityWords } from './severity-words';
 
   interface Props {
@@ -47,7 +47,7 @@
             price={priceOf(best, (minor) => formatMoney(minor, currency, { short: true }))}
             ontake={() => onremedy(best)}
           />
-          {#if !best.mends}<span class="aside">helps partly</span>{/if}
+          {#if !best.mends}<span class="aside">{partly(best)}</span>{/if}
           {#if best.brings.length > 0}<span class="aside">with side effects</span>{/if}
         </span>
         {#if (remedies?.length ?? 0) > 1}<button

@@ -1,9 +1,10 @@
 <script lang="ts">
   import { Button, InlineLoading } from 'carbon-components-svelte';
   import type { Act } from '../../core/acts/act';
-  import type { SettledAll } from '../../core/judge/settle-all';
+  import type { SettledAll, SettlingWay } from '../../core/judge/settle-all';
   import { formatMoney } from '../../core/money/format';
-  import { priceOf } from './remedy-price';
+  import Fold from '../shell/Fold.svelte';
+  import { priceOf } from './remedy-words';
 
   interface Props {
     currency: string;
@@ -30,11 +31,36 @@
     }
   }
 
-  function take() {
-    if (found?.act) onact(found.act);
+  function take(act: Act | undefined) {
+    if (act) onact(act);
     found = undefined;
   }
+
+  const others = $derived.by(() => {
+    if (!found) return [];
+    const { fewestChanges, mostWorth } = found;
+    const worth = (way: SettlingWay) => (way.meritHundredths / 100).toFixed(1);
+    return [
+      ...(fewestChanges ? [{ name: 'With fewer changes', way: fewestChanges }] : []),
+      ...(mostWorth
+        ? [{ name: `Worth ${worth(mostWorth)} in place of ${worth(found)}`, way: mostWorth }]
+        : [])
+    ];
+  });
 </script>
+
+{#snippet changes(way: SettlingWay)}
+  <ol>
+    {#each way.steps as step, at (at)}
+      <li>
+        <span class="label">{step.label}</span>
+        <span class="figures">{priceOf(step, money) || 'free'}</span>
+        <span class="for">{step.finding}</span>
+      </li>
+    {/each}
+  </ol>
+  {#if way.left.length > 0}<p class="left">Still blocked: {way.left.join('; ')}</p>{/if}
+{/snippet}
 
 <div class="all" aria-live="polite">
   {#if found}
@@ -44,24 +70,23 @@
           ? 'Nothing on the shelf unblocks the rest'
           : `${found.workingAfter} of ${found.mustDoScenes} must-do scenes work, ${priceOf(found, money) || 'for free'}`}
       </h3>
-      <ol>
-        {#each found.steps as step, at (at)}
-          <li>
-            <span class="label">{step.label}</span>
-            <span class="figures">{priceOf(step, money) || 'free'}</span>
-            <span class="for">{step.finding}</span>
-          </li>
-        {/each}
-      </ol>
-      {#if found.left.length > 0}<p class="left">Still blocked: {found.left.join('; ')}</p>{/if}
+      {@render changes(found)}
       <div class="buttons">
-        {#if found.act}<Button size="small" on:click={take}
+        {#if found.act}<Button size="small" on:click={() => take(found?.act)}
             >Make these {found.steps.length === 1
               ? 'one change'
               : `${found.steps.length} changes`}</Button
           >{/if}
         <Button size="small" kind="ghost" on:click={() => (found = undefined)}>Cancel</Button>
       </div>
+      {#each others as { name, way } (name)}
+        <Fold title="{name}: {priceOf(way, money) || 'free'}">
+          {@render changes(way)}
+          <Button size="small" kind="tertiary" on:click={() => take(way.act)}
+            >Make these instead<span class="unseen">, {name}</span></Button
+          >
+        </Fold>
+      {/each}
     </div>
   {:else if looking}
     <InlineLoading description="Looking for the cheapest changes…" />
@@ -112,5 +137,6 @@
     display: flex;
     flex-wrap: wrap;
     gap: 0.4rem;
+    margin-bottom: 0.4rem;
   }
 </style>

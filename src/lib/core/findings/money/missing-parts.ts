@@ -32,6 +32,8 @@ interface MissingRole {
   comesAlong?: true;
   /** Another angle filmed at once lacks it: a second body is proposed with its own lens and support. */
   ofSecondAngle?: true;
+  /** Without it hardly anything of the scene is judged. */
+  hides?: true;
 }
 
 const noSupport: Readonly<Record<CameraPlace, string>> = {
@@ -134,6 +136,7 @@ function missingRoles({
       if (isFlown(angle)) {
         miss('drone', scene, () => ({
           kind: 'body',
+          hides: true,
           title: 'Nothing that flies',
           why: 'The camera is in the air here and no drone is in the kit.',
           proposals: () => add('body', ({ form }: BodyGear) => form === 'drone')
@@ -142,6 +145,7 @@ function missingRoles({
       }
       miss(rig.index === 0 ? 'body' : 'second body', scene, () => ({
         kind: 'body',
+        hides: true,
         title: rig.index === 0 ? 'Nothing to film with' : 'Nothing to film the second angle with',
         why:
           rig.index === 0 ? 'There is no body in the kit.' : 'Two angles at once need two bodies.',
@@ -156,6 +160,7 @@ function missingRoles({
       miss(second ? 'second lens' : 'lens', scene, () => ({
         ...alongWithBody,
         kind: 'lens',
+        hides: true,
         title: second
           ? `No lens for ${body.gear.model} at the second angle`
           : `No lens for ${body.gear.model}`,
@@ -324,6 +329,7 @@ export const missingFindings: PlanFindingRow[] = [
         lineIds: [],
         sceneIds: role.sceneIds,
         ...(role.comesAlong ? { comesAlong: true } : {}),
+        ...(role.hides ? { hides: true } : {}),
         title: () => role.title,
         why: () => `${role.why} Needed for ${[...new Set(role.sceneNames)].join(', ')}.`
       })),

@@ -7,3 +7,7 @@ export function priceOf(
 ): string {
   return costMinor === 0 ? '' : `${costMinor < 0 ? '−' : '+'}${money(Math.abs(costMinor))}`;
 }
+
+/** What a remedy that does not take its finding away still does. */
+export const partly = ({ unblocks }: Pick<Remedy, 'unblocks'>): string =>
+  unblocks ? 'unblocks; a weakness stays' : 'helps partly';
