@@ -1,15 +1,19 @@
 import { type Page, expect, kept, openDemo, test, verdict } from './bench';
 
-/** Opens the packer and waits until the search has come to its end. */
-async function openPacker(page: Page) {
+/** Opens the packer and waits for the first kits. */
+async function beginToPack(page: Page) {
   await page.getByRole('link', { name: /^Pack for me/ }).click();
   await expect(page.getByRole('img', { name: /^What every spend buys/ })).toBeVisible({
     timeout: 30_000
   });
+}
+/** Opens the packer and waits until the search has come to its end. */
+async function openPacker(page: Page) {
+  await beginToPack(page);
   await settled(page);
 }
 const settled = (page: Page) =>
-  expect(page.getByText('The search came to its end')).toBeVisible({ timeout: 90_000 });
+  expect(page.getByText('The search came to its end')).toBeVisible({ timeout: 180_000 });
 const steps = (page: Page) => page.getByRole('list', { name: 'Kits by what they cost' });
 const ladder = (page: Page) => page.getByRole('region', { name: 'The ladder' });
 
@@ -46,7 +50,7 @@ test('a locked pocket stays, a search is stopped, and a way to choose is by wort
   page
 }) => {
   await openDemo(page);
-  await openPacker(page);
+  await beginToPack(page);
   const rules = page.getByRole('region', { name: 'What may change' });
   await rules.getByRole('button', { name: /^light/ }).click();
   await page.getByRole('button', { name: 'Stop', exact: true }).click();
@@ -89,7 +93,8 @@ test('where the budget films nothing it says what would, and does it', async ({ 
 
 test('a plan is mended by fewest lines', async ({ page }) => {
   await openDemo(page);
-  await openPacker(page);
+  await beginToPack(page);
+  await page.getByRole('button', { name: 'Stop', exact: true }).click();
   const mend = page.getByRole('region', { name: 'Mend this plan' });
   await mend.getByRole('button', { name: 'Look for it' }).click();
   await expect(mend).toContainText('The best of', { timeout: 60_000 });

@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../catalogue/demos/saltmarsh-loom';
+import { shelfOf } from '../catalogue/load-catalogue';
 import { REPLACE } from '../core/judge/candidates';
+import { settleAll } from '../core/judge/settle-all';
 import { noRules } from '../core/pack/pack-rules';
 import type { PackProgress } from '../core/pack/packing';
 import type { CandidateRow, SettledPart, Share } from './judge-protocol';
@@ -67,6 +69,13 @@ describe('the search for the best kits', () => {
     const rungs = await work.ladder(one, noRules, kit, last!.front, '2026-11-29');
     expect(rungs.at(-1)!.kit.priceMinor).toBe(kit.priceMinor);
     expect((await work.runnersUp(one, noRules, kit)).length).toBeGreaterThan(0);
+  });
+
+  it('settles all that blocks, as the core does, twice at once', async () => {
+    const work = makeJudgeWork();
+    const [one, again] = await Promise.all([work.settleAll(project), work.settleAll(project)]);
+    expect(one).toEqual(settleAll(project, shelfOf(project), 60));
+    expect(again).toEqual(one);
   });
 
   it('mends, and ends with what it found', async () => {

@@ -10,8 +10,10 @@ import { judgePlan } from './judge-plan';
 import { remediesFor } from './settle';
 import { settleAll } from './settle-all';
 import { calmKit } from './tests/calm-kit';
+import { Chances } from './tests/random-kits';
 
 const project = demoProject();
+const demos = [project, droversRoad(), lanternlightDesk()];
 const judged = (one = project) => judgePlan(one, activePlan(one), catalogue);
 
 describe('settling all that blocks', () => {
@@ -74,6 +76,23 @@ describe('settling all that blocks a kit that lacks parts', () => {
     expect(judged(applyAct(lacking, all.act!)).merit.mustDoWorking).toBe(all.mustDoScenes);
   });
 
+  it.each(demos.map((whole) => [whole.name, whole] as const))(
+    'whatever is taken out of %s, all of it films again',
+    (_, whole) => {
+      const chances = new Chances(30);
+      for (let kit = 0; kit < 12; kit++) {
+        const share = chances.next();
+        const gone = activePlan(whole).lines.filter(() => chances.is(share));
+        const lacking = without(whole, ...gone.map(({ gearId }) => gearId));
+        const all = settleAll(lacking, catalogue);
+        expect([all.left, all.workingAfter], gone.map(({ gearId }) => gearId).join()).toEqual([
+          [],
+          all.mustDoScenes
+        ]);
+      }
+    }
+  );
+
   function onlyMicrophone(): Project {
     const demo = demoProject();
     const others = activePlan(demo).lines.filter(({ gearId }) => gearId !== 'dunmarrow-plover');
@@ -97,7 +116,7 @@ describe('settling all that blocks a kit that lacks parts', () => {
   });
 
   it('never costs more than the cheapest remedy of each stop, one after the other', () => {
-    for (const whole of [demoProject(), droversRoad(), lanternlightDesk()])
+    for (const whole of demos)
       for (const { gearId } of activePlan(whole).lines.slice(0, 6)) {
         const lacking = without(whole, gearId);
         const quick = settleAll(lacking, catalogue);
