@@ -74,7 +74,7 @@ describe('the search for the best kits', () => {
   it('settles all that blocks, as the core does, twice at once', async () => {
     const work = makeJudgeWork();
     const [one, again] = await Promise.all([work.settleAll(project), work.settleAll(project)]);
-    expect(one).toEqual(settleAll(project, shelfOf(project), 60));
+    expect(one).toEqual(settleAll(project, shelfOf(project), { mostLooked: 60 }));
     expect(again).toEqual(one);
   });
 

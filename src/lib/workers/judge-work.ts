@@ -273,7 +273,7 @@ export function makeJudgeWork(queue = new Scheduler()): JudgeWorker {
         queue.run(
           `settle all ${asked++}`,
           priorities.soon,
-          inSlices(settlingAll(now, shelfOf(now), LOOKED_AT_FOR_ALL))
+          inSlices(settlingAll(now, shelfOf(now), { mostLooked: LOOKED_AT_FOR_ALL }))
         )
       );
     },

@@ -70,7 +70,7 @@ describe('settling all that blocks a kit that lacks parts', () => {
     ],
     ['any part at all but a microphone', onlyMicrophone()]
   ])('a kit with %s films all again', (_, lacking) => {
-    const all = settleAll(lacking, catalogue, 60);
+    const all = settleAll(lacking, catalogue, { mostLooked: 60 });
     expect(all.left).toEqual([]);
     expect(all.workingAfter).toBe(all.mustDoScenes);
     expect(judged(applyAct(lacking, all.act!)).merit.mustDoWorking).toBe(all.mustDoScenes);
@@ -100,14 +100,14 @@ describe('settling all that blocks a kit that lacks parts', () => {
   }
 
   it('finds what costs nothing: other parts of the kit for the angle that is stopped', () => {
-    const all = settleAll(droversRoad(), catalogue, 60);
+    const all = settleAll(droversRoad(), catalogue, { mostLooked: 60 });
     expect(all.costMinor).toBe(0);
     expect(all.steps.map(({ label }) => label)).toEqual(['Use the best of the kit in The way']);
   });
 
   it('tells of other ways that change less or are worth more', () => {
     const lacking = without(droversRoad(), 'cobberly-pocketwright-vista');
-    const { mostWorth, ...cheapest } = settleAll(lacking, catalogue, 60);
+    const { mostWorth, ...cheapest } = settleAll(lacking, catalogue, { mostLooked: 60 });
     expect(mostWorth!.meritHundredths).toBeGreaterThanOrEqual(cheapest.meritHundredths + 50);
     expect(mostWorth!.costMinor).toBeGreaterThan(cheapest.costMinor);
     expect(judged(applyAct(lacking, mostWorth!.act!)).merit.meritHundredths).toBe(
@@ -120,12 +120,20 @@ describe('settling all that blocks a kit that lacks parts', () => {
       for (const { gearId } of activePlan(whole).lines.slice(0, 6)) {
         const lacking = without(whole, gearId);
         const quick = settleAll(lacking, catalogue);
-        const wide = settleAll(lacking, catalogue, 40);
+        const wide = settleAll(lacking, catalogue, { mostLooked: 40 });
         expect(wide.workingAfter, gearId).toBeGreaterThanOrEqual(quick.workingAfter);
         if (wide.workingAfter === quick.workingAfter && wide.left.length === quick.left.length)
           expect(wide.costMinor, gearId).toBeLessThanOrEqual(quick.costMinor);
         expect(wide.fewestChanges?.changes ?? 0).toBeLessThan(Math.max(1, wide.changes));
       }
+  });
+
+  it('leaves what is said of the scenes alone where it is told to', () => {
+    const quiet = without(demoProject(), 'dunmarrow-plover');
+    for (const whole of [quiet, droversRoad(), lanternlightDesk()]) {
+      const { act } = settleAll(whole, catalogue, { mostLooked: 40, briefStays: true });
+      expect(applyAct(whole, act!).scenes).toBe(whole.scenes);
+    }
   });
 
   it('offers bodies to choose from where there is none, though other parts do not fit yet', () => {

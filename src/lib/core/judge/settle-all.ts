@@ -61,6 +61,17 @@ function blocking(project: Project, { findings }: Judgement): Finding[] {
   );
 }
 
+export interface HowToSettle {
+  /** Stops whose remedies are looked for beyond the first way. */
+  mostLooked?: number;
+  /** Only the kit changes, not what is said of the scenes and the budget. */
+  briefStays?: boolean;
+}
+
+/** What was said of the scenes and the budget is as it was. */
+export const keepsBrief = (before: Project, after: Project): boolean =>
+  after.scenes === before.scenes && after.limitMinor === before.limitMinor;
+
 /** Some steps of the way, and how often not the cheapest remedy was taken. */
 interface Begun {
   project: Project;
@@ -78,11 +89,9 @@ interface Chosen {
  * The changes found that unblock every must-do scene: each stop by a remedy that mends it, or at least unblocks it, and afterwards every step
  * left out that turns out not to be needed. First by the cheapest remedy of each; then with other remedies in place of
  * one, of two and so on.
- *
- * @param mostLooked stops whose remedies are looked for beyond the first way
  */
-export function settleAll(start: Project, shelf: Shelf, mostLooked = 0): SettledAll {
-  const looking = settlingAll(start, shelf, mostLooked);
+export function settleAll(start: Project, shelf: Shelf, how: HowToSettle = {}): SettledAll {
+  const looking = settlingAll(start, shelf, how);
   for (;;) {
     const step = looking.next();
     if (step.done === true) return step.value;
@@ -93,7 +102,7 @@ export function settleAll(start: Project, shelf: Shelf, mostLooked = 0): Settled
 export function* settlingAll(
   start: Project,
   shelf: Shelf,
-  mostLooked: number
+  { mostLooked = 0, briefStays = false }: HowToSettle
 ): Generator<void, SettledAll, void> {
   const before = judged(start, shelf);
   const ways: SettlingWay[] = [];
@@ -109,7 +118,9 @@ export function* settlingAll(
       ways.push(wayOf(start, shelf, before, chosen, blocking(project, now).length));
       continue;
     }
-    const offered = remediesFor(project, shelf, now, finding);
+    const offered = remediesFor(project, shelf, now, finding).filter(
+      ({ act }) => !briefStays || keepsBrief(project, applyAct(project, act))
+    );
     const mending = offered.filter(({ mends }) => mends);
     // A weakness is left only where nothing takes all of it away.
     const remedies = (

@@ -73,14 +73,13 @@ export function* mending(
   if (now.isWhole) return { ...now, isDone: true };
   let beam: PackedKit[] = [now.nearest];
   // What the remedies of each stop come to is often several changes at once, and the least there is.
-  const settling = settlingAll(project, shelf, LOOKED_AT);
+  const settling = settlingAll(project, shelf, { mostLooked: LOOKED_AT, briefStays: true });
   let settled = settling.next();
   for (; settled.done !== true; settled = settling.next()) yield { ...now };
   const { fewestChanges, mostWorth, ...cheapest } = settled.value;
   for (const way of [cheapest, fewestChanges, mostWorth]) {
-    const kit = way?.act && applyAct(project, way.act);
-    // A remedy may also change the brief: that is the person's to do.
-    if (!kit || kit.scenes !== project.scenes || kit.limitMinor !== project.limitMinor) continue;
+    if (!way?.act) continue;
+    const kit = applyAct(project, way.act);
     const judgement = judged(kit, shelf);
     now.judged += 1;
     beam.push(kitOf(kit, judgement));

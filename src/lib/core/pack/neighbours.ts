@@ -5,6 +5,7 @@ import { completeKit } from '../judge/complete-kit';
 import { trackJudgement } from '../judge/incremental';
 import type { Judgement } from '../judge/judgement';
 import { remediesFor } from '../judge/settle';
+import { keepsBrief } from '../judge/settle-all';
 import { activePlan } from '../model/active-plan';
 import { describeKind, type GearItem, pocketOf } from '../model/gear';
 import { newLine } from '../model/new-line';
@@ -91,7 +92,7 @@ export function* neighboursOf(
   for (const { act } of remediesFor(project, shelf, before, stop).slice(0, MOST_REMEDIED)) {
     const after = applyAct(project, act);
     // A remedy may also change the brief: that is the person's to do.
-    if (after.scenes !== project.scenes || after.limitMinor !== project.limitMinor) continue;
+    if (!keepsBrief(project, after)) continue;
     const { project: whole, judgement } = completeKit(tracked, after, shelf);
     yield { project: whole, judgement, gearId: undefined, replaced: undefined };
   }

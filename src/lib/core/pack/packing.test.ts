@@ -247,7 +247,7 @@ describe('mending', () => {
     // Remedies may go over what is set aside for a pocket; mending keeps to it.
     for (const limited of [demo, droversRoad()]) {
       const project = { ...limited, pocketLimitsMinor: {} };
-      const settled = settleAll(project, shelf, 60);
+      const settled = settleAll(project, shelf, { mostLooked: 60 });
       const after = judged(applyAct(project, settled.act!), shelf);
       const { fewestLines, leastMoney } = mended(project);
       const { lines } = activePlan(project);

@@ -227,10 +227,9 @@ class Search {
 
   /** The cheapest ways found to make it film all that must be filmed. */
   #settled(project: Project): Project {
-    const { act } = settleAll(project, this.frame.shelf);
-    const settled = act ? applyAct(project, act) : project;
     // What a remedy would change in the brief is not the packer's to change.
-    return settled.scenes === project.scenes ? settled : project;
+    const { act } = settleAll(project, this.frame.shelf, { briefStays: true });
+    return act ? applyAct(project, act) : project;
   }
 
   /** One body of each mount and the best beside them, by what the kit would be worth with it alone. */
