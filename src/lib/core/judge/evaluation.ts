@@ -248,7 +248,14 @@ export function evaluate(project: Project, plan: Plan, shelf: Shelf) {
     findings: evaluation.findings.map((finding, at) => ({
       ...finding,
       remedies: remediesFor(asked, shelf, judgement, judgement.findings[at]!).map(
-        ({ label, act, costMinor, brings, mends }) => ({ label, act, costMinor, mends, brings })
+        ({ label, act, costMinor, brings, mends, unblocks }) => ({
+          label,
+          act,
+          costMinor,
+          mends,
+          unblocks,
+          brings
+        })
       )
     }))
   };
