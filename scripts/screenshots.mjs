@@ -202,6 +202,8 @@ for (const { name, path, width = 1280, height = 800, dark = false, before } of p
   await page.waitForTimeout(1200);
   await before?.(page);
   await page.waitForTimeout(400);
+  // A slow machine is still looking for what the picture is to show.
+  await page.getByText('looking for remedies…').first().waitFor({ state: 'detached' });
   await page.screenshot({ path: `docs/screenshots/${name}.png` });
   await context.close();
 }
