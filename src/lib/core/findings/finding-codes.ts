@@ -91,6 +91,7 @@ export const findingCodes = [
   'W4',
   'W5',
   'W6',
+  'W7',
   'Q1'
 ] as const;
 

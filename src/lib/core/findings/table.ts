@@ -65,6 +65,7 @@ import {
   contestedBetweenAnglesFindings,
   contestedJointFindings
 } from './handling/contested-joints';
+import { idlePartFindings } from './handling/idle-parts';
 import { relianceFindings } from './handling/reliance';
 import { budgetFindings } from './money/budget';
 import { handSumFindings } from './money/hand-sum';
@@ -147,7 +148,8 @@ export const planFindings: readonly PlanFindingRow[] = [
   ...budgetFindings,
   ...pricesFindings,
   ...handSumFindings,
-  ...missingFindings
+  ...missingFindings,
+  ...idlePartFindings
 ];
 
 export const findingTable: readonly FindingRow[] = [...angleFindings, ...planFindings];

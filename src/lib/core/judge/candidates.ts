@@ -1,6 +1,7 @@
 import type { Act } from '../acts/act';
 import { applyAct } from '../acts/apply-act';
 import { useInScene } from '../acts/use-in-scene';
+import type { Finding } from '../findings/finding';
 import { swapFor } from '../findings/part-candidates';
 import { basisFor, payableMinor } from '../money/payable-price';
 import { newLine } from '../model/new-line';
@@ -13,7 +14,7 @@ import { activePlan } from '../model/active-plan';
 import type { Shelf } from '../model/shelf';
 import { judgePlan } from './judge-plan';
 import type { Judgement } from './judgement';
-import { completeKit } from './complete-kit';
+import { type CompletedKit, completeKit } from './complete-kit';
 import { partsOfScene } from '../figures/handling-rows';
 import { lampStandOf } from '../rigs/lamp-stand';
 import { trackJudgement } from './incremental';
@@ -93,13 +94,17 @@ function isUsed({ angles }: Judgement, gear: GearItem, lineId: string): boolean 
 }
 
 /** Why no scene can use a part; empty where one does. */
-function whyUnusable(after: Judgement, gear: GearItem, lineId: string): string {
-  const stuck = after.findings.find(
-    ({ code, severity, lineIds }) =>
-      severity === 'stop' && GOES_NOWHERE.has(code) && lineIds?.includes(lineId) === true
-  );
+function whyUnusable(
+  { judgement: after, leftOpen }: CompletedKit,
+  gear: GearItem,
+  lineId: string
+): string {
+  const goesNowhere = ({ code, severity, lineIds }: Finding) =>
+    severity === 'stop' && GOES_NOWHERE.has(code) && lineIds?.includes(lineId) === true;
+  const used = isUsed(after, gear, lineId);
+  const stuck = after.findings.find(goesNowhere) ?? (used ? undefined : leftOpen.find(goesNowhere));
   if (stuck) return `${stuck.title()}. ${stuck.why()}`;
-  if (isUsed(after, gear, lineId)) return '';
+  if (used) return '';
   return gear.kind === 'body' && gear.form === 'drone'
     ? 'No scene is filmed from the air, so it would stay in the bag.'
     : 'No scene is better for it, so it would stay in the bag.';
@@ -223,7 +228,8 @@ function judgeAsked(asking: Asking, gear: GearItem): Candidate {
       ? { type: 'batch', acts: [add, use] }
       : add;
   const changed = applyAct(project, take);
-  const { acts, judgement: after } = completeKit(trackJudgement(project, before), changed, shelf);
+  const completed = completeKit(trackJudgement(project, before), changed, shelf);
+  const { acts, judgement: after } = completed;
   const replacedCost = replaced
     ? (before.money.lines.find((one) => one.line.id === replaced.id)?.firmMinor ?? 0)
     : 0;
@@ -233,7 +239,7 @@ function judgeAsked(asking: Asking, gear: GearItem): Candidate {
       ? asking.settledByEmptying(replaced.id).map(({ title }) => title)
       : []
   );
-  const unusable = whyUnusable(after, gear, line.id);
+  const unusable = whyUnusable(completed, gear, line.id);
   const gain = after.merit.onceSettledHundredths - before.merit.onceSettledHundredths;
   return {
     gear,

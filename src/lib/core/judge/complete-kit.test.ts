@@ -6,27 +6,30 @@ import type { Act } from '../acts/act';
 import { applyAct } from '../acts/apply-act';
 import { chainProposals } from '../findings/chain-proposals';
 import type { Finding } from '../findings/finding';
+import { morePieces } from '../findings/handling/contested-joints';
 import { swapFor } from '../findings/part-candidates';
 import { newLine } from '../model/new-line';
 import { activePlan } from '../model/active-plan';
 import type { Project } from '../model/project';
 import type { ConnectionPurpose } from '../rigs/connection';
 import { completeKit } from './complete-kit';
-import { judgePlan } from './judge-plan';
+import { completeJudgement, judgePlan } from './judge-plan';
 import type { Judgement } from './judgement';
 import { calmKit, judged, line, swap, without } from './tests/calm-kit';
-import { trackJudgement } from './incremental';
+import { PlanEvaluation, trackJudgement } from './incremental';
 
 /** Which joints each code speaks of, written down a second time on purpose. */
 const purposes: Record<string, ConnectionPurpose[]> = {
   A11: ['microphone into input'],
   B3: ['microphone into input'],
   B5: ['picture out'],
+  G10: ['lamp beside the key held'],
   L1: ['lens on body'],
   L8: ['filter on lens'],
   P3: ['power into body'],
   P7: ['power for its own'],
   T3: ['card in its slot'],
+  W6: [],
   S5: ['camera held', 'microphone held', 'lamp held', 'monitor held']
 };
 const ROUNDS = 6;
@@ -42,13 +45,13 @@ function closing(project: Project, judgement: Judgement, open: Finding): Act | u
     const { kit, money, angles } = judgement;
     const rigs = angles.map(({ rig }) => rig);
     const [first] = open.row.propose({ project, plan, shelf, kit, money, rigs, angles }, open);
-    return first && 'parts' in first && first.parts[0]
-      ? { type: 'add line', line: newLine(plan, first.parts[0]) }
-      : undefined;
+    if (first && !('parts' in first)) return first.act;
+    return first?.parts[0] ? { type: 'add line', line: newLine(plan, first.parts[0]) } : undefined;
   }
   const angle = judgement.angles.find(
     (one) => one.scene.id === open.sceneId && one.angle.id === open.angleId
   )!;
+  if (open.code === 'W6') return morePieces({ shelf, project, plan }, [angle.rig])[0]?.act;
   for (const purpose of purposes[open.code]!) {
     const [first] = chainProposals({ rig: angle.rig, shelf, project, plan }, purpose);
     if (first) return first.act;
@@ -56,13 +59,21 @@ function closing(project: Project, judgement: Judgement, open: Finding): Act | u
   return undefined;
 }
 
+/** As if what joins a part and comes along with it were there. */
+const judgedBesideComing = (project: Project): Judgement =>
+  completeJudgement(
+    new PlanEvaluation(project, activePlan(project), shelfOf(project), undefined, undefined, {
+      besideComing: true
+    })
+  );
+
 /** Joint after joint, the whole judged from nothing each time: slow and plainly right. */
 function completedByTrying(before: Judgement, changed: Project) {
   const keys = new Set(before.findings.map(({ key }) => key));
   const tried = new Set<string>();
   const acts: Act[] = [];
   let project = changed;
-  let judgement = judgedWhole(project);
+  let judgement = judgedBesideComing(project);
   for (let round = 0; round < ROUNDS; round++) {
     const open = judgement.findings.find(
       (one) =>
@@ -76,9 +87,9 @@ function completedByTrying(before: Judgement, changed: Project) {
     if (!act) continue;
     acts.push(act);
     project = applyAct(project, act);
-    judgement = judgedWhole(project);
+    judgement = judgedBesideComing(project);
   }
-  return { acts, judgement };
+  return { acts, judgement: judgedWhole(project) };
 }
 
 const said = ({ findings, merit, money }: Judgement) => ({

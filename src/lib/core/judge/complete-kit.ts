@@ -3,38 +3,33 @@ import { applyAct } from '../acts/apply-act';
 import { chainProposals } from '../findings/chain-proposals';
 import { Finding } from '../findings/finding';
 import { basisFor } from '../money/payable-price';
+import { morePieces } from '../findings/handling/contested-joints';
+import { missingIn } from '../findings/money/missing-parts';
 import { newLine } from '../model/new-line';
-import { angleFindings, planFindings } from '../findings/table';
+import { planFindings } from '../findings/table';
 import { activePlan } from '../model/active-plan';
 import type { Project } from '../model/project';
 import type { Shelf } from '../model/shelf';
-import type { ConnectionPurpose } from '../rigs/connection';
 import { connectionsOf } from '../rigs/connections';
 import { PlanEvaluation } from './incremental';
 import { completeJudgement, worstFirst } from './judge-plan';
 import type { Judgement } from './judgement';
 import type { HowToPlace, TrackedJudgement } from './incremental';
+import { jointRows, joints } from './joint-rows';
 
-/** Findings that a chain of joining parts closes, and the connections they speak of. */
-const joints: Partial<Record<string, readonly ConnectionPurpose[]>> = {
-  A11: ['microphone into input'],
-  B3: ['microphone into input'],
-  B5: ['picture out'],
-  L1: ['lens on body'],
-  L8: ['filter on lens'],
-  P3: ['power into body'],
-  P7: ['power for its own'],
-  T3: ['card in its slot'],
-  S5: ['camera held', 'microphone held', 'lamp held', 'monitor held']
-};
-/** Of what tells too much light only the filter that does not screw on is a joint. */
-const jointRows = angleFindings.flatMap(({ code, reads }, row) =>
-  code in joints && (code !== 'L8' || reads === undefined) ? row : []
-);
 const partRows = planFindings.flatMap(({ mayComeAlong }, row) =>
   mayComeAlong === true ? row : []
 );
 const MOST_COMPLETED = 6;
+
+export interface CompletedKit {
+  project: Project;
+  /** What it took. */
+  acts: Act[];
+  /** What nothing on the shelf closes, where the kit is put in place as if something did. */
+  leftOpen: readonly Finding[];
+  judgement: Judgement;
+}
 
 /**
  * Adds the cheapest parts that close what a change has left open, so that a proposed part comes with
@@ -46,11 +41,14 @@ export function completeKit(
   project: Project,
   shelf: Shelf,
   { mending, howToPlace }: { mending?: string; howToPlace?: HowToPlace } = {}
-): { project: Project; acts: Act[]; judgement: Judgement } {
-  const begin = (now: Project) =>
-    new PlanEvaluation(now, activePlan(now), shelf, undefined, trackedBefore, howToPlace);
+): CompletedKit {
+  const begin = (now: Project, besideComing: boolean) =>
+    new PlanEvaluation(now, activePlan(now), shelf, undefined, trackedBefore, {
+      howToPlace,
+      besideComing
+    });
   const acts: Act[] = [];
-  let evaluation = begin(project);
+  let evaluation = begin(project, true);
   const tried = new Set<string>();
   for (let round = 0; round < MOST_COMPLETED; round++) {
     const open = openEnds(evaluation).find(
@@ -61,9 +59,16 @@ export function completeKit(
     const act = closingAct(evaluation, open);
     if (!act) continue;
     acts.push(act);
-    evaluation = begin(applyAct(evaluation.project, act));
+    evaluation = begin(applyAct(evaluation.project, act), true);
   }
-  return { project: evaluation.project, acts, judgement: completeJudgement(evaluation) };
+  // What did not come is missing after all: then something else may serve better.
+  const leftOpen = openEnds(evaluation);
+  if (
+    leftOpen.length > 0 ||
+    evaluation.rigs.some((rig) => missingIn(rig, false) > missingIn(rig, true))
+  )
+    evaluation = begin(evaluation.project, false);
+  return { project: evaluation.project, acts, leftOpen, judgement: completeJudgement(evaluation) };
 }
 
 /** Joints the bag leaves open, and parts that are missing and come along; worst first. */
@@ -85,13 +90,15 @@ function closingAct(evaluation: PlanEvaluation, open: Finding): Act | undefined 
   const { project, plan, shelf } = evaluation;
   if (open.row.scope === 'plan') {
     const [proposal] = open.row.propose(evaluation, open);
-    const gear = proposal && 'parts' in proposal ? proposal.parts[0] : undefined;
+    if (proposal && !('parts' in proposal)) return proposal.act;
+    const gear = proposal?.parts[0];
     return gear && { type: 'add line', line: newLine(plan, gear, 1, basisFor(project, gear)) };
   }
   const rig = evaluation.rigs.find(
     ({ scene, angle }) => scene.id === open.sceneId && angle.id === open.angleId
   );
   if (!rig) return undefined;
+  if (open.code === 'W6') return morePieces(evaluation, [rig])[0]?.act;
   for (const purpose of joints[open.code] ?? []) {
     if (!connectionsOf(rig).some((need) => need.purpose === purpose)) continue;
     const [proposal] = chainProposals({ rig, shelf, plan, project }, purpose);

@@ -127,15 +127,17 @@ function tried(
     isWorseKit(after.merit, before.merit)
   )
     return undefined;
-  const had = new Set(before.money.lines.map(({ line }) => line.id));
+  const had = new Map(before.money.lines.map(({ line }) => [line.id, line.quantity]));
   const costMinor = after.money.firmMinor - before.money.firmMinor;
   // What is over its limit already goes further over: the price says by how much.
   const isOver = before.money.remainingMinor < 0;
   // What costs more is no way out of having spent too much.
   if (OVERSPENT.has(finding.code) && costMinor > 0) return undefined;
-  const unsaid = after.money.lines
-    .filter(({ line, gear }) => !had.has(line.id) && gear && !label.includes(gear.model))
-    .map(({ gear }) => gear!.model);
+  const unsaid = after.money.lines.flatMap(({ line, gear }) => {
+    const pieces = had.get(line.id) ?? 0;
+    if (!gear || label.includes(gear.model) || line.quantity <= pieces) return [];
+    return pieces === 0 ? gear.model : `one more ${gear.model}`;
+  });
   return {
     label: unsaid.length > 0 ? `${label}, with ${unsaid.join(' and ')}` : label,
     act: joints.length > 0 ? { type: 'batch', acts: [act, ...joints] } : act,

@@ -351,5 +351,6 @@ export const axisOfCode: Readonly<Record<FindingCode, Axis | undefined>> = {
   W4: 'ease',
   W5: 'safety net',
   W6: 'steadiness',
+  W7: undefined,
   Q1: undefined
 };

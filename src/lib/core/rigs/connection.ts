@@ -13,6 +13,7 @@ export type ConnectionPurpose =
   | 'microphone held'
   | 'camera held'
   | 'lamp held'
+  | 'lamp beside the key held'
   | 'monitor held'
   | 'picture out'
   | 'power into body'

@@ -21,7 +21,8 @@ const standing: ReadonlySet<ConnectionPurpose> = new Set([
   ...indispensable,
   'filter on lens',
   'microphone held',
-  'lamp held'
+  'lamp held',
+  'lamp beside the key held'
 ]);
 /** While callers watch, the picture goes into the computer and to the monitor beside it; off the air to one of them. */
 const standsHere = ({ scene }: PlacedRig, { purpose }: Connection): boolean =>

@@ -1,6 +1,7 @@
 import { memoOn } from '../memo';
-import type { SupportGear } from '../model/gear';
-import { payloadNeededKg } from '../relations/support/payload';
+import type { LampGear, SupportGear } from '../model/gear';
+import { payloadNeededKg, payloadVerdict } from '../relations/support/payload';
+import { isJoined, lampHeld } from './joint-between';
 import type { KitPart } from './kit';
 import type { FurtherLamp, PlacedLamp, PlacedRig } from './placed-rig';
 
@@ -21,20 +22,23 @@ const chosenFor = (
         .of('support')
         .find(({ line, gear }) => line.id === lamp.standLineId && forms.includes(gear.form));
 
-/** The stand the key lamp stands on: the one it was put on, else the lightest that carries it well, else the strongest. */
+/**
+ * The stand the key lamp stands on: the one it was put on, else the best of those left. A bulb clamps on by itself.
+ */
 export const lampStandOf = memoOn((rig: PlacedRig): KitPart<SupportGear> | undefined => {
-  const chosen = chosenFor(rig, rig.keyLamp, holdersBeside);
-  if (chosen) return chosen;
-  const neededKg = payloadNeededKg((rig.keyLamp?.part.gear.massG ?? 0) / 1000);
-  let best: KitPart<SupportGear> | undefined;
-  for (const part of rig.kit.of('support'))
-    if (
-      usualOfKey.includes(part.gear.form) &&
-      piecesChosen(rig, part) < part.line.quantity &&
-      (!best || isBetter(part.gear, best.gear, neededKg))
-    )
-      best = part;
-  return best;
+  const { keyLamp } = rig;
+  const chosen = chosenFor(rig, keyLamp, holdersBeside);
+  if (chosen || !keyLamp || holdsItself(keyLamp.part.gear)) return chosen;
+  return bestHolder(
+    rig,
+    keyLamp.part,
+    rig.kit
+      .of('support')
+      .filter(
+        (part) =>
+          usualOfKey.includes(part.gear.form) && piecesChosen(rig, part) < part.line.quantity
+      )
+  );
 });
 
 /** Pieces of a support that a person has given to lamps beside the key. */
@@ -55,8 +59,8 @@ export interface HeldLamp {
 export const holdersFor = ({ role }: { role: LampBesideKey['role'] | 'key' }): readonly string[] =>
   role === 'overhead' ? holdersOverhead : holdersBeside;
 
-const holdsItself = (lamp: LampBesideKey): boolean =>
-  lamp.role === 'practical' || lamp.part.gear.form === 'bulb';
+/** What clamps on by itself, or stands in the picture as a thing of the room. */
+const holdsItself = ({ form }: LampGear): boolean => form === 'bulb' || form === 'practical';
 
 /** What holds the lamps beside the key, each piece once; a lamp that is seen in the picture and a bulb hold themselves. */
 export const lampsHeldBesideKey = memoOn((rig: PlacedRig): readonly HeldLamp[] => {
@@ -67,19 +71,23 @@ export const lampsHeldBesideKey = memoOn((rig: PlacedRig): readonly HeldLamp[] =
     if (part) taken.set(part.line.id, (taken.get(part.line.id) ?? 0) + 1);
     return part;
   };
-  /** The lightest that is left and carries it well, else the strongest. */
-  const takeBest = (massG: number | undefined, forms: readonly string[]) => {
-    const neededKg = payloadNeededKg((massG ?? 0) / 1000);
-    let best: KitPart<SupportGear> | undefined;
-    for (const part of rig.kit.of('support'))
-      if (
-        forms.includes(part.gear.form) &&
-        (taken.get(part.line.id) ?? 0) < part.line.quantity &&
-        (!best || isBetter(part.gear, best.gear, neededKg))
+  /** Of what is left the best. */
+  const takeBest = ({ part, role }: LampBesideKey) =>
+    take(
+      bestHolder(
+        rig,
+        part,
+        rig.kit.of('support').filter(
+          ({ line, gear }) =>
+            holdersFor({ role }).includes(gear.form) &&
+            (taken.get(line.id) ?? 0) < line.quantity &&
+            // What would break under a lamp nobody asked for is not taken.
+            (role !== 'fill' ||
+              rig.overrides?.fillLampLineId === part.line.id ||
+              carries(gear, part.gear) !== 'stop')
+        )
       )
-        best = part;
-    return take(best);
-  };
+    );
   take(rig.support);
   take(rig.boom);
   if (rig.keyLamp) take(lampStandOf(rig));
@@ -87,7 +95,9 @@ export const lampsHeldBesideKey = memoOn((rig: PlacedRig): readonly HeldLamp[] =
     ...(rig.fillLamp ? [{ ...rig.fillLamp, role: 'fill' as const }] : []),
     ...rig.furtherLamps
   ];
-  const toHold = besideKey.filter((lamp) => !holdsItself(lamp));
+  const toHold = besideKey.filter(
+    ({ part, role }) => role !== 'practical' && !holdsItself(part.gear)
+  );
   // What somebody has put on a stand takes it before the rest choose.
   const chosen = new Map<LampBesideKey, KitPart<SupportGear>>();
   for (const lamp of toHold) {
@@ -100,14 +110,41 @@ export const lampsHeldBesideKey = memoOn((rig: PlacedRig): readonly HeldLamp[] =
   for (const lamp of toHold)
     held.push({
       lamp,
-      holder: chosen.get(lamp) ?? takeBest(lamp.part.gear.massG, holdersFor(lamp))
+      holder: chosen.get(lamp) ?? takeBest(lamp)
     });
   return held;
 });
 
-function isBetter(one: SupportGear, other: SupportGear, neededKg: number): boolean {
+const carries = ({ payloadKg }: SupportGear, { massG }: LampGear) =>
+  massG === undefined || payloadKg === undefined ? 'fine' : payloadVerdict(massG / 1000, payloadKg);
+
+/**
+ * What a lamp is put on: what it does not break before all else, then what it goes on with what is in the kit, then the
+ * lightest that carries it well, else the strongest.
+ */
+function bestHolder(
+  rig: PlacedRig,
+  lamp: KitPart<LampGear>,
+  holders: readonly KitPart<SupportGear>[]
+): KitPart<SupportGear> | undefined {
+  if (holders.length < 2) return holders[0];
+  const neededKg = payloadNeededKg((lamp.gear.massG ?? 0) / 1000);
+  return [...holders].sort(
+    (one, other) =>
+      Number(carries(one.gear, lamp.gear) === 'stop') -
+        Number(carries(other.gear, lamp.gear) === 'stop') ||
+      Number(goesOn(rig, lamp, other)) - Number(goesOn(rig, lamp, one)) ||
+      byLoad(one.gear, other.gear, neededKg)
+  )[0];
+}
+
+const goesOn = (rig: PlacedRig, lamp: KitPart, holder: KitPart): boolean =>
+  isJoined(lampHeld(rig, 'lamp held', lamp, holder), rig.kit);
+
+function byLoad(one: SupportGear, other: SupportGear, neededKg: number): number {
   const [bears, otherBears] = [one.payloadKg ?? 0, other.payloadKg ?? 0];
   const enough = bears >= neededKg;
-  if (enough !== otherBears >= neededKg) return enough;
-  return enough ? (one.massG ?? Infinity) < (other.massG ?? Infinity) : bears > otherBears;
+  if (enough !== otherBears >= neededKg) return enough ? -1 : 1;
+  const [massG, otherMassG] = [one.massG ?? Infinity, other.massG ?? Infinity];
+  return enough ? (massG === otherMassG ? 0 : massG - otherMassG) : otherBears - bears;
 }

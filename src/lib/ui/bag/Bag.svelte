@@ -7,10 +7,7 @@
   import type { Pocket } from '../../core/model/pocket';
   import type { Project } from '../../core/model/project';
   import BodyChecks from './BodyChecks.svelte';
-  import DensityScale from './DensityScale.svelte';
-  import FramingThumb from './FramingThumb.svelte';
   import LeatherBag from './LeatherBag.svelte';
-  import LevelBars from './LevelBars.svelte';
   import { pocketSummaries } from './pocket-summary';
   import PocketPanel from './PocketPanel.svelte';
   import Lazy from '../shell/Lazy.svelte';
@@ -74,16 +71,24 @@
       {@const money = judgement.money.pockets[pocket]}
       {#snippet picture()}
         {#if angle}
-          {#if pocket === 'sound'}<LevelBars record={angle.record} />
+          {#if pocket === 'sound'}<Lazy load={() => import('./LevelBars.svelte')}
+              >{#snippet children(LevelBars)}<LevelBars record={angle.record} />{/snippet}</Lazy
+            >
           {:else if pocket === 'light'}
             {#if angle.rig.keyLamp}<Lazy load={() => import('./LightFalloff.svelte')}
                 >{#snippet children(LightFalloff)}<LightFalloff
                     {angle}
                     units={project.units}
                   />{/snippet}</Lazy
-              >{:else}<DensityScale record={angle.record} />{/if}
+              >{:else}<Lazy load={() => import('./DensityScale.svelte')}
+                >{#snippet children(DensityScale)}<DensityScale
+                    record={angle.record}
+                  />{/snippet}</Lazy
+              >{/if}
           {:else if pocket === 'body'}<BodyChecks {angle} />
-          {:else if pocket === 'lens'}<FramingThumb {angle} />{/if}
+          {:else if pocket === 'lens'}<Lazy load={() => import('./FramingThumb.svelte')}
+              >{#snippet children(FramingThumb)}<FramingThumb {angle} />{/snippet}</Lazy
+            >{/if}
         {/if}
       {/snippet}
       <PocketPanel

@@ -21,6 +21,7 @@ const joinWords = ({ from, to }: Connection): string =>
 function heldFor({ needs, piece }: Contested, sceneName: string): Held {
   return {
     severity: needs.some(isIndispensable) ? 'stop' : 'warn',
+    comesAlong: true,
     lineIds: [
       ...new Set(needs.flatMap(({ from, to }) => [from.line.id, ...(to ? [to.line.id] : [])]))
     ],
@@ -34,7 +35,7 @@ function heldFor({ needs, piece }: Contested, sceneName: string): Held {
 }
 
 /** One more of the piece, or the cheapest other way to join one of them. */
-function morePieces(
+export function morePieces(
   { project, plan, shelf }: Pick<AngleContext, 'project' | 'plan' | 'shelf'>,
   rigs: readonly PlacedRig[]
 ): SettingProposal[] {
@@ -91,6 +92,7 @@ export const contestedBetweenAnglesFindings: readonly PlanFindingRow[] = [
     code: 'W6',
     family: 'whole',
     scope: 'plan',
+    mayComeAlong: true,
     about: ABOUT,
     judge: ({ rigs }) =>
       filmedAtOnce(rigs).flatMap((together): Held[] => {

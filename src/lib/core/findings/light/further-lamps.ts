@@ -3,6 +3,7 @@ import type { Rig } from '../../model/plan';
 import { NO_PART } from '../../model/word-lists';
 import { payloadNeededKg, payloadVerdict } from '../../relations/support/payload';
 import { holdersFor, type LampBesideKey, lampsHeldBesideKey } from '../../rigs/lamp-stand';
+import { isJoined, lampHeld } from '../../rigs/joint-between';
 import { lampRuns } from '../../rigs/place-lamps';
 import type { PlacedRig } from '../../rigs/placed-rig';
 import {
@@ -13,6 +14,8 @@ import {
   type Severity,
   severityRank
 } from '../finding';
+import { whyNotHeld } from '../support/threads';
+import { chainProposals } from '../chain-proposals';
 import { addOne, setRig } from '../part-candidates';
 
 /** What a role is called in a sentence. */
@@ -25,7 +28,7 @@ export const lampRoleWords = {
 } as const satisfies Record<LampBesideKey['role'], string>;
 
 type RigPatch = Partial<Omit<Rig, 'sceneId' | 'angleId'>>;
-type Trouble = 'power' | 'stand' | 'load';
+type Trouble = 'power' | 'stand' | 'joint' | 'load';
 
 interface Troubled {
   lamp: LampBesideKey;
@@ -84,6 +87,21 @@ function* troublesIn(rig: PlacedRig): Generator<Troubled> {
       };
       continue;
     }
+    const need = lampHeld(rig, 'lamp beside the key held', lamp.part, holder);
+    if (!isJoined(need, kit))
+      yield {
+        lamp,
+        trouble: 'joint',
+        severity: 'warn',
+        held: () => ({
+          severity: 'warn',
+          about: `joint of ${line.id}`,
+          lineIds: [line.id, holder.line.id],
+          title: () =>
+            `${scene.name}: nothing joins ${gear.model}, the ${lampRoleWords[lamp.role]}, to ${holder.gear.model}`,
+          why: () => whyNotHeld(need, kit)
+        })
+      };
     const { payloadKg } = holder.gear;
     if (gear.massG === undefined || payloadKg === undefined) continue;
     const verdict = payloadVerdict(gear.massG / 1000, payloadKg);
@@ -132,18 +150,22 @@ export const furtherLampFindings: readonly AngleFindingRow[] = [
       if (!found) return [];
       const { lamp, trouble } = found;
       const { gear } = lamp.part;
-      const mend: Proposal =
+      const holder = () =>
+        addOne(
+          context,
+          'support',
+          ({ form, payloadKg }) =>
+            holdersFor(lamp).includes(form) &&
+            (payloadKg ?? 0) >= payloadNeededKg((gear.massG ?? 0) / 1000)
+        );
+      const mend: Proposal[] =
         trouble === 'power'
-          ? addOne(context, 'battery', ({ batteryType }) => batteryType === gear.batteryType)
-          : addOne(
-              context,
-              'support',
-              ({ form, payloadKg }) =>
-                holdersFor(lamp).includes(form) &&
-                (payloadKg ?? 0) >= payloadNeededKg((gear.massG ?? 0) / 1000)
-            );
+          ? [addOne(context, 'battery', ({ batteryType }) => batteryType === gear.batteryType)]
+          : trouble === 'joint'
+            ? [...chainProposals(context, 'lamp beside the key held'), holder()]
+            : [holder()];
       return [
-        mend,
+        ...mend,
         {
           label: `Do without ${gear.model} as ${lampRoleWords[lamp.role]}`,
           act: setRig(context, withoutLamp(rig, lamp))

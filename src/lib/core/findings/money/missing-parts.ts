@@ -301,11 +301,16 @@ function missingRoles({
   return [...roles.values()];
 }
 
-/** How many parts a rig cannot do without, of those the kit does not have. */
-export const missingIn = (rig: PlacedRig): number =>
+/**
+ * How many parts a rig cannot do without, of those the kit does not have.
+ *
+ * @param besideComing without those that come along with what is proposed, as a stand comes with its lamp
+ */
+export const missingIn = (rig: PlacedRig, besideComing: boolean): number =>
   missingRoles({ rigs: [rig], kit: rig.kit, project: rig.project, shelf: emptyShelf }).filter(
     ({ sceneIds, comesAlong, ofSecondAngle }) =>
-      sceneIds[0] === rig.scene.id && (comesAlong !== true || ofSecondAngle === true)
+      sceneIds[0] === rig.scene.id &&
+      !(besideComing && comesAlong === true && ofSecondAngle !== true)
   ).length;
 const emptyShelf = makeShelf();
 

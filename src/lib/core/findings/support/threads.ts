@@ -7,6 +7,7 @@ import {
   isMissingPort
 } from '../../rigs/connection';
 import { connectionsOf } from '../../rigs/connections';
+import type { Kit } from '../../rigs/kit';
 import type { PlacedRig } from '../../rigs/placed-rig';
 import { chainProposals } from '../chain-proposals';
 import { rigRow, type AngleFindingRow } from '../finding';
@@ -30,6 +31,12 @@ function openJoint(rig: PlacedRig): Connection | MissingPort | undefined {
   }
   return worst;
 }
+
+/** Why a part is not on what should hold it. */
+export const whyNotHeld = (need: Connection | MissingPort, kit: Kit): string =>
+  isMissingPort(need)
+    ? `Something has to hold it, and it has neither thread nor foot for that.`
+    : sentence(whyOpen(need, kit));
 
 /** S5. */
 export const threadsFindings: readonly AngleFindingRow[] = [
@@ -61,10 +68,7 @@ export const threadsFindings: readonly AngleFindingRow[] = [
             : capital(
                 `${need.fromPorts[0]!.type} meets ${need.toPorts[0]!.type}: nothing joins them`
               ),
-        why: () =>
-          isMissingPort(need)
-            ? `Something has to hold it, and it has neither thread nor foot for that.`
-            : sentence(whyOpen(need, rig.kit))
+        why: () => whyNotHeld(need, rig.kit)
       };
     },
     propose: (context) => {

@@ -4,7 +4,7 @@ import type { Shelf } from '../../model/shelf';
 import type { Allocated } from '../../rigs/allocated';
 import { type Kit, makeKit } from '../../rigs/kit';
 import { overridesOf, placeRig } from '../../rigs/place-rig';
-import type { DifferingPlan } from '../incremental';
+import type { DifferingPlan, Placing } from '../incremental';
 import { choicesOf, keyOf, remember } from './remembered-choices';
 import { type BestRig, chooseParts, keepParts, type Rigging } from './try-rigs';
 
@@ -17,13 +17,14 @@ export function placeBestRigs(
   project: Project,
   plan: Plan,
   kit: Kit,
-  before?: DifferingPlan
+  before?: DifferingPlan,
+  placing: Placing = {}
 ): BestRig[] {
   const rigs: BestRig[] = [];
   for (const scene of project.scenes) {
     const allocated: Allocated = new Map();
     for (const angle of scene.angles)
-      rigs.push(placeBest({ project, plan, kit, scene, angle, before }, allocated));
+      rigs.push(placeBest({ project, plan, kit, scene, angle, before, placing }, allocated));
   }
   return rigs;
 }
@@ -71,15 +72,17 @@ export function rememberRigs(
 }
 
 function placeBest(rigging: Rigging, allocated: Allocated): BestRig {
-  const { project, plan, kit, scene, angle, before } = rigging;
+  const { project, plan, kit, scene, angle, before, placing } = rigging;
   const said = overridesOf(plan, scene, angle);
-  const key = keyOf(project, scene, kit, said, plan, allocated);
+  const own = keyOf(project, scene, kit, said, plan, allocated);
+  const key = placing.besideComing === true ? `${own} beside what comes` : own;
   const remembered = choicesOf(angle).get(key);
   if (remembered !== undefined) {
     const rig = placeRig(project, plan, kit, scene, angle, allocated, remembered ?? said);
     return { rig, way: remembered ?? undefined, difference: undefined };
   }
-  const rigBefore = before?.howToPlace === 'as before' ? before.rigBefore(angle) : undefined;
+  const rigBefore =
+    before && placing.howToPlace === 'as before' ? before.rigBefore(angle) : undefined;
   // What was said and is not any more must not be kept.
   const kept =
     rigBefore && rigBefore.overrides === said

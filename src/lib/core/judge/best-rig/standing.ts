@@ -8,6 +8,7 @@ import { combineAxes } from '../../merit/scene-merit';
 import { weightsOf } from '../../merit/schools';
 import type { PlacedRig } from '../../rigs/placed-rig';
 import type { DifferingAngle } from '../incremental';
+import { jointRows } from '../joint-rows';
 
 /** How well an angle stands: what stops it counts before what it is worth. */
 export interface Standing {
@@ -25,14 +26,21 @@ export const isBetter = (one: Standing, other: Standing): boolean =>
  * Judges one angle by itself, without words: its stops, and its merit with all they cost settled.
  *
  * @param difference what differs from a rig judged before, whose other rows and figures stand
+ * @param besideComing as if what joins parts and comes along with them were there
  */
-export function standingOf(rig: PlacedRig, difference: DifferingAngle | undefined): Standing {
+export function standingOf(
+  rig: PlacedRig,
+  difference: DifferingAngle | undefined,
+  besideComing: boolean
+): Standing {
   const record = difference?.record ?? computeFigures([rig])[0]!;
   const weakening: FindingRow[] = [];
-  let stops = missingIn(rig);
+  let stops = missingIn(rig, besideComing);
   const count = (row: FindingRow, severity: Severity | undefined) => {
-    if (severity === 'stop') stops += 1;
-    else if (severity === 'warn') weakening.push(row);
+    // What has to be bought first weighs, so that what is joined already is not left for nothing.
+    const isBought = besideComing && mayBeJoined.has(row);
+    if (severity === 'stop' && !isBought) stops += 1;
+    else if (severity === 'warn' || severity === 'stop') weakening.push(row);
   };
   if (difference)
     for (const { finding } of difference.standing) count(finding.row, finding.severity);
@@ -57,4 +65,5 @@ export function standingOf(rig: PlacedRig, difference: DifferingAngle | undefine
   return { stops, merit: combineAxes(points, weightsOf(rig.project)).merit };
 }
 
+const mayBeJoined: ReadonlySet<FindingRow> = new Set(jointRows.map((at) => angleFindings[at]!));
 const allRows = judgesOfAngle.map((_, at) => at);

@@ -6,7 +6,7 @@ import type { Allocated } from '../../rigs/allocated';
 import type { Kit } from '../../rigs/kit';
 import { placeRig } from '../../rigs/place-rig';
 import type { PlacedRig } from '../../rigs/placed-rig';
-import type { DifferingAngle, DifferingPlan } from '../incremental';
+import type { DifferingAngle, DifferingPlan, Placing } from '../incremental';
 import { isBetter, type Standing, standingOf } from './standing';
 import { type Choice, jobs, type WaysFor } from './ways';
 
@@ -27,6 +27,7 @@ export interface Rigging {
   angle: Angle;
   /** A judgement of a plan a little different, by which a rig is judged with less work and to the same end. */
   before: DifferingPlan | undefined;
+  placing: Placing;
 }
 
 /** A rig tried: how it was asked for, and what it leaves for the other angles. */
@@ -37,12 +38,15 @@ export interface TriedRig extends BestRig {
 /** Rigs of one angle, tried with what the other angles have left. */
 class Trying {
   readonly #standings = new Map<string, Standing>();
+  readonly #besideComing: boolean;
 
   constructor(
     private readonly rigging: Rigging,
     private readonly allocated: Allocated,
     private readonly said: Rig | undefined
-  ) {}
+  ) {
+    this.#besideComing = rigging.placing.besideComing === true;
+  }
 
   rig(way: Rig | undefined): TriedRig {
     const { project, plan, kit, scene, angle } = this.rigging;
@@ -70,7 +74,11 @@ class Trying {
       one.difference = this.rigging.before?.angle(one.rig, undefined);
       const name = nameOfRig(one.rig);
       let standing = this.#standings.get(name);
-      if (!standing) this.#standings.set(name, (standing = standingOf(one.rig, one.difference)));
+      if (!standing)
+        this.#standings.set(
+          name,
+          (standing = standingOf(one.rig, one.difference, this.#besideComing))
+        );
       if (!bestStanding || isBetter(standing, bestStanding)) {
         first = one;
         bestStanding = standing;
@@ -112,9 +120,10 @@ export function keepParts(
   before: PlacedRig
 ): TriedRig {
   const { kit, scene, angle } = rigging;
-  const had = new Set(before.kit.parts.map(({ line }) => line.id));
+  const had = new Map(before.kit.parts.map(({ line }) => [line.id, line.quantity]));
   const isThere = (lineId: string) => lineId === NO_PART || kit.byLine(lineId) !== undefined;
-  const isNew = (lineId: string) => lineId !== NO_PART && !had.has(lineId);
+  const isNew = (lineId: string) =>
+    lineId !== NO_PART && (had.get(lineId) ?? 0) < (kit.byLine(lineId)?.line.quantity ?? 0);
   const choices = [...choicesIn(before)];
   // With another body another lens may be the right one.
   if (before.body && !isThere(before.body.line.id)) choices[0] = choices[1] = {};

@@ -23,6 +23,7 @@ export {
   type DifferingAngle,
   type DifferingPlan,
   type HowToPlace,
+  type Placing,
   trackJudgement,
   type TrackedJudgement
 } from './tracked-judgement';

@@ -11,7 +11,7 @@ import { type Kit, makeKit } from '../../rigs/kit';
 import type { PlacedRig } from '../../rigs/placed-rig';
 import { placeBestRigs } from '../best-rig/place-best-rigs';
 import type { AngleJudgement, OpenRow, RowSource, SupposedAnswer } from './angle-judgement';
-import type { DifferingAngle, HowToPlace, TrackedJudgement } from './tracked-judgement';
+import type { DifferingAngle, Placing, TrackedJudgement } from './tracked-judgement';
 
 function supposedIn(rig: PlacedRig, { leaf, lineId, value }: SupposedAnswer): Supposed | undefined {
   return partOfLeaf(rig, leaf)?.lineId === lineId ? { at: figureIndex[leaf], value } : undefined;
@@ -31,11 +31,11 @@ export class PlanEvaluation implements RowSource {
     readonly shelf: Shelf,
     answer: SupposedAnswer | undefined,
     before: TrackedJudgement | undefined,
-    howToPlace: HowToPlace = 'best'
+    placing: Placing = {}
   ) {
     this.kit = makeKit(plan, shelf);
-    const differing = before?.differing(project, this.kit, howToPlace);
-    const best = placeBestRigs(project, plan, this.kit, differing);
+    const differing = before?.differing(project, this.kit);
+    const best = placeBestRigs(project, plan, this.kit, differing, placing);
     this.rigs = best.map(({ rig }) => rig);
     const supposed = answer ? this.rigs.map((rig) => supposedIn(rig, answer)) : noneSupposed;
     this.#supposed = supposed;

@@ -61,12 +61,11 @@ export class TrackedJudgement {
   }
 
   /** What another state of the same project differs in, to be asked angle by angle. */
-  differing(project: Project, kit: Kit, howToPlace: HowToPlace): DifferingPlan {
+  differing(project: Project, kit: Kit): DifferingPlan {
     return new DifferingPlan(
       this,
       kitDifferences(this.judgement.kit, kit),
-      sameBrief(this.project, project),
-      howToPlace
+      sameBrief(this.project, project)
     );
   }
 
@@ -153,12 +152,20 @@ const placedParts = ({ body, lens, support, keyLamp, fillLamp }: PlacedRig): str
  */
 export type HowToPlace = 'best' | 'as before';
 
+export interface Placing {
+  howToPlace?: HowToPlace;
+  /**
+   * As if what joins parts and comes along with them were there: a microphone is used before its cable is bought with
+   * it, a lamp before its stand. Without, what cannot be joined or held is left in the bag where something else serves.
+   */
+  besideComing?: boolean;
+}
+
 export class DifferingPlan {
   constructor(
     private readonly tracked: TrackedJudgement,
     private readonly kits: Dependencies,
-    private readonly briefIsSame: boolean,
-    readonly howToPlace: HowToPlace
+    private readonly briefIsSame: boolean
   ) {}
 
   /** The rig an angle had before; undefined where there was none. */

@@ -58,6 +58,7 @@ export const causes: Record<string, (project: Project) => void> = {
     );
     setRig(p, { keyLampLineId: 'brackenholt-tile-12', fillLampLineId: 'brackenholt-ember-clip' });
   },
+  W7: (p) => activePlan(p).lines.push(line('cobberly-meadow-tripod-fluid')),
   'W6/angles': (p) => {
     // Two cameras on bare tripods, and one adapter for both.
     p.scenes[0]!.angles = ['a', 'b'].map((id) => ({

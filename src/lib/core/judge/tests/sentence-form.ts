@@ -21,5 +21,7 @@ export const faultsOfForm = (words: string): string[] =>
  */
 export const metricIn = (words: string): string[] =>
   words
+    // Every data sheet states what a lamp gives at 1 m.
+    .replace(/lux does .* give at 1 m/, '')
     .replace(/20 °C \(68 °F\)|\([^)]*\)/g, '')
     .match(/(?<![\w./])\d[\d.,]*\s(?:m|cm|kg|g|m\/s|°C)(?![\w/²])/g) ?? [];
