@@ -9,6 +9,7 @@ import { spendableOf } from '$lib/core/pack/front-steps';
 import { frameOf, noRules } from '$lib/core/pack/pack-rules';
 import { compareWorth, filmsAll } from '$lib/core/pack/packed-kit';
 import { pack, packing, type PackProgress } from '$lib/core/pack/packing';
+import { bestByModel, middlingShelf } from '$lib/core/pack/tests/mixed-integer';
 import { bestOfAll, tinyShelf } from '$lib/core/pack/tests/brute-force';
 
 const PERCENT = [0.001, 0.01];
@@ -134,6 +135,29 @@ for (let seed = 1; seed <= SHELVES; seed++) {
 }
 console.log(
   `Against every set of parts of ${SHELVES} tiny shelves (${ofThem} with a kit that films): ${same} as good, worst ${(worst / 100).toFixed(2)} points below`
+);
+const MIDDLING = Number(process.env.MIDDLING ?? 10);
+const [packerMs, modelMs, models]: number[][] = [[], [], []];
+let equal = 0;
+for (let seed = 1; seed <= MIDDLING; seed++) {
+  const { project, shelf } = middlingShelf(seed);
+  const began = performance.now();
+  const packed = bestWithin(pack(project, shelf), spendableOf(project))!;
+  packerMs!.push(performance.now() - began);
+  const { kit, solved, tableMs, solvingMs } = await bestByModel(project, shelf);
+  modelMs!.push(tableMs + solvingMs);
+  models!.push(solved);
+  const isEqual =
+    packed.merit.mustDoWorking === kit.merit.mustDoWorking &&
+    packed.merit.meritHundredths === kit.merit.meritHundredths;
+  if (isEqual) equal += 1;
+  else
+    console.log(
+      `  middling shelf ${seed}: ${packed.merit.mustDoWorking} scenes ${packed.merit.meritHundredths} for ${kit.merit.mustDoWorking} scenes ${kit.merit.meritHundredths}`
+    );
+}
+console.log(
+  `Against a mixed-integer model of ${MIDDLING} middling shelves: ${equal} equal; the packer ${Math.round(median(packerMs!) ?? 0)} ms in the middle, the model ${Math.round(median(modelMs!) ?? 0)} ms with its table, ${median(models!)} models solved (${max(models!)} at most)`
 );
 console.log(
   `Their bounds against the best of all: ${(100 * (median(gaps) ?? 0)).toFixed(1)} % open in the middle, ${(100 * (max(gaps) ?? 0)).toFixed(1)} % at most`

@@ -10,7 +10,7 @@ import { activePlan } from '../model/active-plan';
 import { describeKind, type GearItem, pocketOf } from '../model/gear';
 import { newLine } from '../model/new-line';
 import type { PlanLine } from '../model/plan';
-import { pockets } from '../model/pocket';
+import { type Pocket, pockets } from '../model/pocket';
 import type { Project } from '../model/project';
 import type { PackFrame } from './pack-rules';
 
@@ -26,6 +26,9 @@ export interface Neighbour {
 
 /** Of this finding's remedies so many are tried. */
 const MOST_REMEDIED = 3;
+
+/** Pockets of what is counted, or does two jobs at once, as a lamp that is key and fill. */
+const inPieces: ReadonlySet<Pocket> = new Set(['power', 'storage', 'light']);
 
 const jobOf = (gear: GearItem): string => describeKind(gear).job?.(gear) ?? gear.kind;
 
@@ -68,7 +71,7 @@ export function* neighboursOf(
       yield made({ type: 'remove line', lineId: line.id });
       const gear = shelf.byId.get(line.gearId);
       const pocket = gear && pocketOf(gear);
-      if (pocket !== 'power' && pocket !== 'storage') continue;
+      if (!pocket || !inPieces.has(pocket)) continue;
       yield made({ type: 'step quantity', lineId: line.id, by: 1 }, line.gearId);
       if (line.quantity > 1) yield made({ type: 'step quantity', lineId: line.id, by: -1 });
     }

@@ -19,6 +19,7 @@ import { compareWorth, filmsAll, judged, type PackedKit, withKit } from './packe
 import { pack, type PackProgress } from './packing';
 import { runnersUp } from './runners-up';
 import { bestOfAll, tinyShelf } from './tests/brute-force';
+import { bestByModel, middlingShelf } from './tests/mixed-integer';
 import { answered } from './tests/walk-grid';
 
 const demo = demoProject();
@@ -104,6 +105,17 @@ describe('the front', () => {
       if (filmsAll(best.merit)) films += 1;
     }
     expect(films).toBeGreaterThan(SHELVES / 2);
+  }, 120_000);
+
+  it('is equal to the best kit of a mixed-integer model on shelves of two scenes', async () => {
+    for (const seed of [1, 3, 5, 6, 7]) {
+      const { project, shelf: middling } = middlingShelf(seed);
+      const { kit } = await bestByModel(project, middling);
+      const packed = bestOf(project, pack(project, middling));
+      const worth = ({ merit }: typeof kit) => [merit.mustDoWorking, merit.meritHundredths];
+      expect(worth(packed), `shelf ${seed}`).toEqual(worth(kit));
+      expect(filmsAll(kit.merit), `shelf ${seed}`).toBe(true);
+    }
   }, 120_000);
 
   it('says what the cheapest kit that films all costs where the budget buys none', () => {
