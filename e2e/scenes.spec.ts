@@ -7,7 +7,7 @@ test('a ride and a flight are packed for, and said in the brief', async ({ page 
   await page.getByLabel('From the air').check({ force: true });
   await page.getByLabel('Budget, in').fill('2000');
   await page.getByRole('button', { name: 'Pack a first kit' }).click();
-  await page.waitForURL('**/satchel', { timeout: 60_000 });
+  await page.waitForURL('**/satchel', { timeout: 150_000 });
   const rail = page.getByRole('complementary', { name: 'Scenes' });
   await expect(rail).toContainText('On the bicycle');
   await expect(rail).toContainText('From the air');
@@ -49,7 +49,7 @@ test('a lamp that stays on in another colour is told and switched off', async ({
   await page.getByLabel('I walk and talk').uncheck({ force: true });
   await page.getByLabel('I sit and talk').check({ force: true });
   await page.getByRole('button', { name: 'Pack a first kit' }).click();
-  await page.waitForURL('**/satchel', { timeout: 60_000 });
+  await page.waitForURL('**/satchel', { timeout: 150_000 });
   await kept(page);
   await page.goto('/brief');
   const scene = page.getByRole('article').first();

@@ -65,7 +65,7 @@ test('four questions pack a first kit within the limit', async ({ page }) => {
   await page.getByText('I sit and talk').click();
   await page.getByRole('spinbutton').fill('1200');
   await page.getByRole('button', { name: 'Pack a first kit' }).click();
-  await page.waitForURL('**/satchel', { timeout: 50_000 });
+  await page.waitForURL('**/satchel', { timeout: 150_000 });
   await expect(verdict(page)).toContainText('left');
   await expect(page.locator('.pocket[data-pocket="body"]')).not.toContainText('Nothing in it yet');
   await expect(
@@ -86,7 +86,7 @@ test('a first kit is packed around the phone one has, from used parts, in one’
   await page.getByText('I buy used where I can').click();
   await page.getByText('Light on the back').click();
   await page.getByRole('button', { name: 'Pack a first kit' }).click();
-  await page.waitForURL('**/satchel', { timeout: 60_000 });
+  await page.waitForURL('**/satchel', { timeout: 150_000 });
   await expect(verdict(page)).toContainText('left');
   await expect(verdict(page)).toContainText('€');
   await page.goto('/brief');

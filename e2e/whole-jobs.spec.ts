@@ -45,7 +45,7 @@ test('a desk for calls is packed and told to listen by headphones', async ({ pag
   await page.getByText('Live calls').click();
   await page.getByRole('spinbutton').fill('900');
   await page.getByRole('button', { name: 'Pack a first kit' }).click();
-  await page.waitForURL('**/satchel', { timeout: 60_000 });
+  await page.waitForURL('**/satchel', { timeout: 150_000 });
   await expect(verdict(page)).toContainText('left');
   await page
     .getByRole('button', { name: /^Settings for/ })

@@ -3,8 +3,10 @@ import { IDBFactory } from 'fake-indexeddb';
 import Dexie from 'dexie';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { demoProject } from '../catalogue/demos/saltmarsh-loom';
+import { catalogue } from '../catalogue/load-catalogue';
 import { activePlan } from '../core/model/active-plan';
 import type { GearOf } from '../core/model/gear';
+import { newLine } from '../core/model/new-line';
 import type { Project } from '../core/model/project';
 import { startScene } from '../core/model/scene-starts';
 import { makeJudgeWork } from '../workers/judge-work';
@@ -156,7 +158,7 @@ describe('plans', () => {
   it('that are empty are packed as one act', async () => {
     const store = await openTab();
     const scene = { ...startScene('seated', [], 100), id: 'talk', name: 'Talk' };
-    await store.begin({ ...demoProject(), scenes: [scene], limitMinor: 90_000 });
+    await store.begin({ ...demoProject(), scenes: [scene], limitMinor: 45_000 });
     await store.beginPlan();
     const judged: number[] = [];
     await (await proposalsOf(store)).packPlan((kits) => judged.push(kits));
@@ -167,12 +169,26 @@ describe('plans', () => {
     expect(store.plan!.lines).toEqual([]);
   });
 
-  it('that hold something already are left alone by the packer', async () => {
+  it('that hold something already are left alone by the packer, also what came in while it packed', async () => {
     const store = await openTab();
     await store.beginDemo();
     const before = lineIds(store);
-    await (await proposalsOf(store)).packPlan(() => undefined);
+    const proposals = await proposalsOf(store);
+    const packPlan = () => proposals.packPlan(() => undefined);
+    await packPlan();
     expect(lineIds(store)).toEqual(before);
+    await store.begin({
+      ...demoProject(),
+      id: 'hands',
+      scenes: [{ ...startScene('hands', [], 100), id: 'hands', name: 'Hands' }],
+      limitMinor: 30_000
+    });
+    await store.beginPlan();
+    const packing = packPlan();
+    const line = newLine(store.plan!, catalogue.byId.get('ellowen-slip-4')!);
+    await store.act({ type: 'add line', line });
+    await packing;
+    expect(store.plan!.lines.map(({ gearId }) => gearId)).toEqual([line.gearId]);
   });
 });
 

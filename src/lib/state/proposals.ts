@@ -77,7 +77,7 @@ export class Proposals {
   /** Packs a first kit into the empty plan shown, as one act that undo takes back. */
   async packPlan(ontold: (judged: number) => void): Promise<void> {
     const project = this.store.project;
-    if (!project) return;
+    if (!project || activePlan(project).lines.length > 0) return;
     const packed = activePlan(await (await judges()).packFirst(project, ontold));
     // Somebody may have put something in while parts were tried.
     if (!this.store.plan || this.store.judgement?.kit.parts.length !== 0) return;
