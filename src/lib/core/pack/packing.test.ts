@@ -105,10 +105,10 @@ describe('the front', () => {
       if (filmsAll(best.merit)) films += 1;
     }
     expect(films).toBeGreaterThan(SHELVES / 2);
-  }, 120_000);
+  });
 
   it('is equal to the best kit of a mixed-integer model on shelves of two scenes', async () => {
-    for (const seed of [1, 3, 5, 6, 7]) {
+    for (const seed of [1, 2, 3, 4, 8]) {
       const { project, shelf: middling } = middlingShelf(seed);
       const { kit } = await bestByModel(project, middling);
       const packed = bestOf(project, pack(project, middling));
@@ -116,7 +116,7 @@ describe('the front', () => {
       expect(worth(packed), `shelf ${seed}`).toEqual(worth(kit));
       expect(filmsAll(kit.merit), `shelf ${seed}`).toBe(true);
     }
-  }, 120_000);
+  });
 
   it('says what the cheapest kit that films all costs where the budget buys none', () => {
     const poor = { ...one, limitMinor: 10_000, reserveMinor: 0 };

@@ -1,12 +1,13 @@
 import { catalogue } from '../../../catalogue/load-catalogue';
+import { applyAct } from '../../acts/apply-act';
+import { settleAll } from '../../judge/settle-all';
+import { activePlan } from '../../model/active-plan';
 import type { GearItem, GearKind } from '../../model/gear';
+import { newLine } from '../../model/new-line';
 import { newProject } from '../../model/new-project';
 import type { Project } from '../../model/project';
 import type { SceneStyle } from '../../model/scene';
 import { makeShelf, type Shelf } from '../../model/shelf';
-import { noRules } from '../pack-rules';
-import { filmsAll } from '../packed-kit';
-import { pack } from '../packing';
 
 /** Numbers from 0 to 1 that a seed fixes. */
 export function seeded(seed: number): () => number {
@@ -31,7 +32,6 @@ const rivals: readonly GearKind[] = [
   'cable'
 ];
 const styles: readonly SceneStyle[] = ['walk', 'seated', 'hands', 'live call'];
-const ENOUGH_JUDGED = 500;
 /** So many parts at least are rivals, chosen for nothing. */
 const FEWEST_RIVALS = 3;
 
@@ -40,7 +40,7 @@ export interface SmallShelf {
   shelf: Shelf;
 }
 
-/** Scenes and some parts: those of a kit that films where a short search finds one, and rivals of them. */
+/** Scenes and some parts: those of a kit that films with a body taken at random, where it can, and rivals of them. */
 export function smallShelf(seed: number, mostParts: number, scenes = 1): SmallShelf {
   const next = seeded(seed);
   const any = <T>(list: readonly T[]): T => list[Math.floor(next() * list.length)]!;
@@ -57,8 +57,10 @@ export function smallShelf(seed: number, mostParts: number, scenes = 1): SmallSh
     mainsHz: 50,
     units: 'metric'
   });
-  const { front } = pack(project, catalogue, noRules, { mostJudged: ENOUGH_JUDGED });
-  const kit = front.find(({ merit }) => filmsAll(merit)) ?? front.at(-1)!;
+  const body = any(catalogue.ofKind('body'));
+  const begun = applyAct(project, { type: 'add line', line: newLine(activePlan(project), body) });
+  const { act } = settleAll(begun, catalogue, { briefStays: true });
+  const kit = activePlan(act ? applyAct(begun, act) : begun);
   const parts = new Set<GearItem>(
     kit.lines.slice(0, mostParts - FEWEST_RIVALS).map(({ gearId }) => catalogue.byId.get(gearId)!)
   );
