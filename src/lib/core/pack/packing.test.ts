@@ -93,7 +93,8 @@ describe('the front', () => {
   it('is equal to trying every kit of a tiny shelf', () => {
     let films = 0;
     const SHELVES = 16;
-    for (let seed = 1; seed <= SHELVES; seed++) {
+    // On the last of them the first body has no lens.
+    for (const seed of [...Array.from({ length: SHELVES }, (_, at) => at + 1), 164]) {
       const { project, shelf: tiny } = tinyShelf(seed);
       const best = bestOfAll(project, tiny);
       const found = pack(project, tiny);

@@ -228,7 +228,8 @@ interface Lamps extends Handled {
 
 /** Lamps that light more, softer, with less ado or for less than others. */
 function lampsOf(rigs: LeanRigs, handled: Handle): Lamps[] {
-  const body = rigs.bodies()[0];
+  // Any body that films will do: what a lamp gives is the same for all of them.
+  const body = rigs.bodies().find((one) => rigs.lenses(one).length > 0);
   const lens = body && rigs.lenses(body)[0];
   if (!lens) return [];
   const beside = (lamp: Way) => rigs.rig(body, lens, bare.support, bare.mic, lamp);
