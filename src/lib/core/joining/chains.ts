@@ -11,7 +11,6 @@ export const MOST_PARTS_IN_CHAIN = 4;
 export type ChainLimit = (parts: readonly JoiningPart[]) => string | undefined;
 
 const portKey = (port: Port) => `${port.family}|${port.type}|${port.end}`;
-/** A port in words; what a chain ends in has no half. */
 /** A port in words; one whose type nobody states is any. */
 export const portWords = (port: Port): string =>
   endWords[port.type] ?? `${port.type ?? 'unstated'} ${port.end}`;
@@ -67,7 +66,7 @@ export function indexJoiningParts(parts: readonly JoiningPart[]): JoiningIndex {
 }
 const noPassages: readonly Passage[] = [];
 
-/** The same for the few parts of a bag, looked through each time: a bag is new with every part that is tried. */
+/** The same for the parts of a bag, sorted as they are asked for: a bag is new with every part that is tried. */
 export function indexBag(pieces: readonly JoiningPart[]): JoiningIndex {
   const passages: Passage[] = [];
   for (const part of pieces) {
@@ -75,7 +74,14 @@ export function indexBag(pieces: readonly JoiningPart[]): JoiningIndex {
     for (const entry of joins)
       for (const exit of joins) if (exit !== entry) passages.push({ part, entry, exit });
   }
-  return { from: (port) => passages.filter(({ entry }) => mates(port, entry)) };
+  const asked = new Map<Port, readonly Passage[]>();
+  return {
+    from: (port) => {
+      let from = asked.get(port);
+      if (!from) asked.set(port, (from = passages.filter(({ entry }) => mates(port, entry))));
+      return from;
+    }
+  };
 }
 
 /** Two indexes as one; the first is the bag's, whose parts cost nothing and so come first. */
@@ -175,6 +181,25 @@ export function cheapestChain(
         return best.costMinor;
       });
   return best;
+}
+
+/** Whether there is any chain between the ports that passes the limit; looks no further than the first. */
+export function isJoinedBy(
+  from: readonly Port[],
+  to: readonly Port[],
+  index: JoiningIndex,
+  limit: ChainLimit
+): boolean {
+  let isJoined = false;
+  for (const one of from)
+    for (const other of to) {
+      walkChains(one, other, index, limit, Infinity, () => {
+        isJoined = true;
+        return -Infinity;
+      });
+      if (isJoined) return true;
+    }
+  return false;
 }
 
 const cheaperFirst = (a: Chain, b: Chain) =>

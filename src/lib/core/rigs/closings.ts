@@ -6,6 +6,7 @@ import {
   cheapestChain,
   indexBag,
   indexJoiningParts,
+  isJoinedBy,
   type JoiningIndex
 } from '../joining/chains';
 import type { GearItem } from '../model/gear';
@@ -25,6 +26,16 @@ export const joiningPartsOfKit = memoOn((kit: Kit): readonly JoiningPart[] => {
   }
   return pieces;
 });
+
+/** The same, one entry a line: where it does not matter which piece it is. */
+const joiningLinesOfKit = (kit: Kit): readonly JoiningPart[] =>
+  kit.parts.flatMap(({ gear, line }) =>
+    line.quantity > 0 && joiningEnds(gear).length > 0
+      ? { gear, costMinor: 0, lineId: line.id, pieces: line.quantity }
+      : []
+  );
+
+const lineIndex = memoOn((kit: Kit): JoiningIndex => indexBag(joiningLinesOfKit(kit)));
 
 const kitIndex = memoOn((kit: Kit): JoiningIndex => indexBag(joiningPartsOfKit(kit)));
 
@@ -105,19 +116,20 @@ function closes(kit: Kit, connection: Connection): boolean {
     }
   }
   if (!begins || !arrives) return false;
-  return chainsBetween(fromPorts, toPorts, kitIndex(kit), limit).length > 0;
+  return isJoinedBy(fromPorts, toPorts, lineIndex(kit), limit);
 }
 const nothingBetween: readonly JoiningPart[] = [];
 
 /** True when plugs alone would let the bag close it: only a limit stands in the way. */
 export function reachesByPlug({ fromPorts, toPorts }: Connection, kit: Kit): boolean {
-  return chainsBetween(fromPorts, toPorts, kitIndex(kit)).length > 0;
+  return isJoinedBy(fromPorts, toPorts, lineIndex(kit), noLimit);
 }
+const noLimit = () => undefined;
 
 /** The longest way plugs alone would lead between the ends of a connection, its own cable included. */
 export function longestReachM({ from, fromPorts, toPorts }: Connection, kit: Kit): number {
   const own = from.gear.kind === 'microphone' ? (from.gear.cableM ?? 0) : 0;
-  const reaches = chainsBetween(fromPorts, toPorts, kitIndex(kit)).map(({ parts }) =>
+  const reaches = chainsBetween(fromPorts, toPorts, lineIndex(kit)).map(({ parts }) =>
     parts.reduce((sum, { gear }) => sum + (gear.kind === 'cable' ? (gear.lengthM ?? 0) : 0), own)
   );
   return Math.max(own, ...reaches);
@@ -125,7 +137,7 @@ export function longestReachM({ from, fromPorts, toPorts }: Connection, kit: Kit
 
 /** Why the bag does not close a connection, in half a sentence. */
 export function whyOpen(connection: Connection, kit: Kit): string {
-  const [byPorts] = chainsBetween(connection.fromPorts, connection.toPorts, kitIndex(kit));
+  const [byPorts] = chainsBetween(connection.fromPorts, connection.toPorts, lineIndex(kit));
   const limited = byPorts && connection.limit(byPorts.parts);
   return limited ?? `nothing in the kit leads from ${connectionWords(connection)}`;
 }

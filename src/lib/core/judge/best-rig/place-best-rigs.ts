@@ -85,8 +85,8 @@ function placeBest(rigging: Rigging, allocated: Allocated): BestRig {
     before && placing.howToPlace === 'as before' ? before.rigBefore(angle) : undefined;
   // What was said and is not any more must not be kept.
   const kept =
-    rigBefore && rigBefore.overrides === said
-      ? keepParts(rigging, allocated, said, rigBefore)
+    before && rigBefore && rigBefore.overrides === said
+      ? keepParts(rigging, allocated, said, rigBefore, before.newParts)
       : undefined;
   const chosen = kept ?? chooseParts(rigging, allocated, said);
   if (!kept) remember(angle, key, chosen.way);

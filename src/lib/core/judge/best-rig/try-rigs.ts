@@ -6,9 +6,9 @@ import type { Allocated } from '../../rigs/allocated';
 import type { Kit } from '../../rigs/kit';
 import { placeRig } from '../../rigs/place-rig';
 import type { PlacedRig } from '../../rigs/placed-rig';
-import type { DifferingAngle, DifferingPlan, Placing } from '../incremental';
+import type { DifferingAngle, DifferingPlan, NewParts, Placing } from '../incremental';
 import { isBetter, type Standing, standingOf } from './standing';
-import { type Choice, jobs, type WaysFor } from './ways';
+import { type Choice, jobKinds, jobs, linesOf, type WaysFor } from './ways';
 
 export interface BestRig {
   rig: PlacedRig;
@@ -117,13 +117,12 @@ export function keepParts(
   rigging: Rigging,
   allocated: Allocated,
   said: Rig | undefined,
-  before: PlacedRig
+  before: PlacedRig,
+  newParts: NewParts
 ): TriedRig {
   const { kit, scene, angle } = rigging;
-  const had = new Map(before.kit.parts.map(({ line }) => [line.id, line.quantity]));
   const isThere = (lineId: string) => lineId === NO_PART || kit.byLine(lineId) !== undefined;
-  const isNew = (lineId: string) =>
-    lineId !== NO_PART && (had.get(lineId) ?? 0) < (kit.byLine(lineId)?.line.quantity ?? 0);
+  const isNew = (lineId: string) => newParts.lineIds.has(lineId);
   const choices = [...choicesIn(before)];
   // With another body another lens may be the right one.
   if (before.body && !isThere(before.body.line.id)) choices[0] = choices[1] = {};
@@ -133,7 +132,9 @@ export function keepParts(
   );
   for (const [job, waysFor] of jobs.entries()) {
     const choice = choices[job]!;
-    const isKept = Object.keys(choice).length > 0 && linesOf(choice).every(isThere);
+    const lines = linesOf(choice);
+    const isKept = lines.length > 0 && lines.every(isThere);
+    if (isKept && !newParts.kinds.has(jobKinds[job]!)) continue;
     const ways = trying.waysOf(waysFor, best);
     const open = isKept ? ways.filter((way) => linesOf(way).some(isNew)) : ways;
     if (open.length === 0) continue;
@@ -169,9 +170,6 @@ const choicesIn = ({
     ? { keyLampLineId: keyLamp.part.line.id, fillLampLineId: fillLamp?.part.line.id ?? NO_PART }
     : {}
 ];
-
-const linesOf = ({ micPlace: _, ...lines }: Choice): string[] =>
-  Object.values(lines).flatMap((lineId) => (lineId === undefined ? [] : String(lineId)));
 
 const ROUNDS = 2;
 

@@ -1,4 +1,4 @@
-import type { GearItem } from '../../model/gear';
+import type { GearItem, GearKind } from '../../model/gear';
 import type { Rig } from '../../model/plan';
 import { NO_PART } from '../../model/word-lists';
 import { type Allocated, isFree } from '../../rigs/allocated';
@@ -19,6 +19,15 @@ export type WaysFor = (usual: PlacedRig, said: Rig | undefined, allocated: Alloc
 const free = <G extends GearItem>(parts: readonly KitPart<G>[], allocated: Allocated) =>
   parts.filter((part) => isFree(part, allocated));
 const no: Choice[] = [];
+
+/** What the parts of a job are, in the order of the jobs. */
+export const jobKinds = [
+  'body',
+  'lens',
+  'support',
+  'microphone',
+  'lamp'
+] as const satisfies readonly GearKind[];
 
 /** Jobs of a rig, in the order in which they are decided. */
 export const jobs: readonly WaysFor[] = [
@@ -72,6 +81,19 @@ export const jobs: readonly WaysFor[] = [
     return fill === undefined ? ways : ways.filter((way) => way.fillLampLineId === fill);
   }
 ];
+
+/** Lines a choice names. */
+export const linesOf = ({
+  bodyLineId,
+  lensLineId,
+  supportLineId,
+  micLineId,
+  keyLampLineId,
+  fillLampLineId
+}: Choice): string[] =>
+  [bodyLineId, lensLineId, supportLineId, micLineId, keyLampLineId, fillLampLineId].filter(
+    (lineId) => lineId !== undefined
+  );
 
 const isTwice = (lamps: readonly KitPart[], lineId: string): boolean =>
   lamps.filter(({ line }) => line.id === lineId).length > 1;

@@ -23,6 +23,7 @@ export {
   type DifferingAngle,
   type DifferingPlan,
   type HowToPlace,
+  type NewParts,
   type Placing,
   trackJudgement,
   type TrackedJudgement

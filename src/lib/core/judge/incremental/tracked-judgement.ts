@@ -4,6 +4,7 @@ import { angleFindings, judgesOfAngle } from '../../findings/table';
 import { type AxisSum, figuresOfAxis, sumAxis, wantsOfAxis } from '../../merit/axis-scores';
 import { axes, type Axis } from '../../merit/axis-curves';
 import { activePlan } from '../../model/active-plan';
+import type { GearKind } from '../../model/gear';
 import type { Project } from '../../model/project';
 import type { Angle, Scene } from '../../model/scene';
 import { connectionsOf } from '../../rigs/connections';
@@ -64,6 +65,7 @@ export class TrackedJudgement {
   differing(project: Project, kit: Kit): DifferingPlan {
     return new DifferingPlan(
       this,
+      kit,
       kitDifferences(this.judgement.kit, kit),
       sameBrief(this.project, project)
     );
@@ -161,9 +163,25 @@ export interface Placing {
   besideComing?: boolean;
 }
 
+/** New parts of a kit, and of which kinds they are. */
+export interface NewParts {
+  lineIds: ReadonlySet<string>;
+  kinds: ReadonlySet<GearKind>;
+}
+
+function newPartsIn(before: Kit, kit: Kit): NewParts {
+  const had = new Map(before.parts.map(({ line }) => [line.id, line.quantity]));
+  const fresh = kit.parts.filter(({ line }) => (had.get(line.id) ?? 0) < line.quantity);
+  return {
+    lineIds: new Set(fresh.map(({ line }) => line.id)),
+    kinds: new Set(fresh.map(({ gear }) => gear.kind))
+  };
+}
+
 export class DifferingPlan {
   constructor(
     private readonly tracked: TrackedJudgement,
+    private readonly kit: Kit,
     private readonly kits: Dependencies,
     private readonly briefIsSame: boolean
   ) {}
@@ -172,6 +190,12 @@ export class DifferingPlan {
   rigBefore(angle: Angle): PlacedRig | undefined {
     return this.tracked.judgement.angles.find((one) => one.angle === angle)?.rig;
   }
+
+  /** Parts the kit did not hold before, or fewer pieces of them. */
+  get newParts(): NewParts {
+    return (this.#newParts ??= newPartsIn(this.tracked.judgement.kit, this.kit));
+  }
+  #newParts: NewParts | undefined;
 
   /** The angle judged before, and what differs in it; undefined when it has to be judged from nothing. */
   angle(rig: PlacedRig, supposed: Supposed | undefined): DifferingAngle | undefined {
