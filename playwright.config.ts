@@ -16,6 +16,8 @@ export default defineConfig({
     baseURL: `http://localhost:${port}`,
     viewport: { width: 1280, height: 800 },
     locale: 'en-GB',
+    // Every test begins in an empty browser, where it would fetch the whole app to keep it; tests of that allow it.
+    serviceWorkers: 'block',
     launchOptions: {
       executablePath: '/usr/bin/chromium',
       args: [

@@ -1,5 +1,7 @@
 import { expect, kept, openDemo, remediesReady, test, verdict } from './bench';
 
+test.use({ serviceWorkers: 'allow' });
+
 test('works with no network after the first load, and keeps what is done', async ({
   page,
   context
@@ -37,6 +39,21 @@ test('works with no network after the first load, and keeps what is done', async
   await context.setOffline(false);
   await page.reload();
   await expect(verdict(page)).toHaveText('£67.00 over');
+});
+
+test('no network is said beside what is kept, and no more than that', async ({ page, context }) => {
+  await openDemo(page);
+  await kept(page);
+  await context.setOffline(true);
+  await expect(page.getByText('offline, all saved', { exact: true })).toBeVisible();
+  await page.setViewportSize({ width: 390, height: 844 });
+  const word = page.getByRole('status').filter({ hasText: 'offline' });
+  await expect(word).toBeInViewport();
+  expect((await word.boundingBox())!.width).toBeGreaterThan(24);
+  await expect(page.getByText(', all saved')).toBeHidden();
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await context.setOffline(false);
+  await expect(page.getByText('all saved', { exact: true })).toBeVisible();
 });
 
 test('a full storage says so, loses nothing on screen and still exports', async ({ page }) => {

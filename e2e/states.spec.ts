@@ -105,21 +105,6 @@ test('what is kept but cannot be read is saved as it is, and one begins anew bes
   await expect(page.getByRole('button', { name: 'Pack a first kit' })).toBeVisible();
 });
 
-test('no network is said beside what is kept, and no more than that', async ({ page, context }) => {
-  await openDemo(page);
-  await kept(page);
-  await context.setOffline(true);
-  await expect(page.getByText('offline, all saved', { exact: true })).toBeVisible();
-  await page.setViewportSize({ width: 390, height: 844 });
-  const word = page.getByRole('status').filter({ hasText: 'offline' });
-  await expect(word).toBeInViewport();
-  expect((await word.boundingBox())!.width).toBeGreaterThan(24);
-  await expect(page.getByText(', all saved')).toBeHidden();
-  await page.setViewportSize({ width: 1280, height: 800 });
-  await context.setOffline(false);
-  await expect(page.getByText('all saved', { exact: true })).toBeVisible();
-});
-
 test('an address that leads nowhere says so and leads back', async ({ context }) => {
   const page = await context.newPage();
   await page.goto('/?open=demo');

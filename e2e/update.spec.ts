@@ -2,6 +2,8 @@ import { createServer, request as ask, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { expect, kept, openDemo, remediesReady, test, verdict } from './bench';
 
+test.use({ serviceWorkers: 'allow' });
+
 /** The app's server with a newer build before it: the same files, another version of the service worker. */
 function deployment(origin: string): { server: Server; release: () => void } {
   let released = false;

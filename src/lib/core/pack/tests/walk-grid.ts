@@ -51,21 +51,22 @@ export function answered(
 }
 
 /**
- * `npm run grid` walks all 720. The test walks a third of the 120 answers besides the priority, with the priorities in
- * turn.
+ * `npm run grid` walks all 720. The test walks a sixth of the 120 answers besides the priority, each scene with nearly
+ * every budget, with the priorities in turn.
  */
 const everyAnswer = process.env.WHOLE_GRID === '1';
+const ONE_OF = 6;
 
 /** Scenes, budgets, a phone owned or not, new or used, priorities. */
 const grid = scenes.flatMap((styles, at) =>
   limits.flatMap((limit, of) =>
     [false, true].flatMap((ownsPhone) =>
       [false, true].flatMap((preferUsed) => {
-        const turn = at + of + Number(ownsPhone) + Number(preferUsed);
+        const turn = at + of + 2 * Number(ownsPhone) + 3 * Number(preferUsed);
         const priorities = everyAnswer
           ? schoolIds
-          : turn % 3 === 0
-            ? [schoolIds[(turn / 3 + of) % schoolIds.length]!]
+          : turn % ONE_OF === 0
+            ? [schoolIds[(at + 2 * of) % schoolIds.length]!]
             : [];
         return priorities.map((school) => ({ styles, limit, ownsPhone, preferUsed, school }));
       })
