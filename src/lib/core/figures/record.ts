@@ -113,6 +113,27 @@ export const steps: readonly Step[] = figureOrder.map((id) => {
 export const leafSteps: readonly number[] = steps.flatMap(({ read }, at) => (read ? [at] : []));
 export const derivedSteps: readonly number[] = steps.flatMap(({ read }, at) => (read ? [] : [at]));
 
+/** Some figures with all that they are computed from, by their places. */
+export interface FigureSet {
+  leaves: readonly number[];
+  derived: readonly number[];
+}
+
+const everyFigure: FigureSet = { leaves: leafSteps, derived: derivedSteps };
+
+/** The figures at some places, with what they are computed from: the rest of a record stays absent. */
+export function figureSet(places: readonly number[]): FigureSet {
+  const isNeeded = steps.map(() => false);
+  for (const at of places) isNeeded[at] = true;
+  // Inputs stand before what is computed from them.
+  for (let at = steps.length - 1; at >= 0; at--)
+    if (isNeeded[at]) for (const input of steps[at]!.inputs) isNeeded[input] = true;
+  return {
+    leaves: leafSteps.filter((at) => isNeeded[at]),
+    derived: derivedSteps.filter((at) => isNeeded[at])
+  };
+}
+
 /** Begun with a fraction, so that the engine keeps the list as doubles and never boxes one. */
 const noValues: number[] = steps.map(() => 0.5);
 noValues.fill(0);
@@ -120,23 +141,24 @@ noValues.fill(0);
 const allAbsent: number[] = steps.map(() => absent);
 
 /**
- * Computes every figure of some angles, figure by figure. Unknown and absent inputs travel upwards; nothing
- * is guessed.
+ * Computes every figure of some angles, figure by figure, or only those asked for. Unknown and absent inputs travel
+ * upwards; nothing is guessed.
  */
 export function computeFigures(
   rigs: readonly PlacedRig[],
-  supposed: readonly (Supposed | undefined)[] = []
+  supposed: readonly (Supposed | undefined)[] = [],
+  { leaves, derived }: FigureSet = everyFigure
 ): FigureRecord[] {
   const records = rigs.map(() => new FigureRecord());
   // A leaf looks at the rig only, so all of them can go first.
-  for (let i = 0; i < leafSteps.length; i++) {
-    const at = leafSteps[i]!;
+  for (let i = 0; i < leaves.length; i++) {
+    const at = leaves[i]!;
     const read = steps[at]!.read!;
     for (let of = 0; of < rigs.length; of++) readLeaf(at, read, rigs[of]!, records[of]!);
   }
   for (let of = 0; of < supposed.length; of++) suppose(supposed[of], records[of]!);
-  for (let i = 0; i < derivedSteps.length; i++) {
-    const at = derivedSteps[i]!;
+  for (let i = 0; i < derived.length; i++) {
+    const at = derived[i]!;
     const step = steps[at]!;
     for (let of = 0; of < records.length; of++) derive(at, step, records[of]!);
   }

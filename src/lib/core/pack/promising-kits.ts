@@ -6,13 +6,28 @@ import { type SceneBounds, worthOf } from './bound/kit-bound';
 import type { BodyBound, RigBound } from './bound/scene-bound';
 import { bareProject, type PackFrame } from './pack-rules';
 
-/** The rigs may take these shares of the money; what joins, powers and stores takes the rest. */
-const SHARES_OF_MONEY = [0.25, 0.35, 0.5, 0.65, 0.8, 1] as const;
-/** Of each share so many bodies. */
-const BODIES_OF_A_SHARE = 6;
+/**
+ * The rigs may take all of the money, or less by steps of this ratio down to a share of it: what joins, powers and
+ * stores takes the rest. The steps are the same amounts whatever the budget, so that who has more begins with all that
+ * who has less begins with.
+ */
+const RATIO_OF_SPENDS = 1.3;
+const LEAST_SHARE = 0.2;
+/** Of each spend so many bodies. */
+const BODIES_OF_A_SPEND = 6;
+
+function spendsUpTo(mostMinor: number): number[] {
+  const spends = [mostMinor];
+  const least = Math.max(1, LEAST_SHARE * mostMinor);
+  for (let step = Math.ceil(Math.log(mostMinor) / Math.log(RATIO_OF_SPENDS)) - 1; ; step--) {
+    const spend = RATIO_OF_SPENDS ** step;
+    if (spend < least) return spends.reverse();
+    spends.push(spend);
+  }
+}
 
 /**
- * Kits to begin with, by what the bound rests on: for several shares of the money and the bodies a kit can be worth most
+ * Kits to begin with, by what the bound rests on: for several spends and the bodies a kit can be worth most
  * with, the lens, support, microphone and lamps that are best together. A lens and a lamp, or a body and its lens, are
  * often worth their place only at once: no kit one change away shows it.
  */
@@ -20,10 +35,10 @@ export function promisingKits(frame: PackFrame, perScene: SceneBounds): Project[
   const bare = bareProject(frame);
   const bodies = [...new Set(perScene.flat().map(({ bodyLineId }) => bodyLineId))];
   const kits = new Map<string, Project>();
-  for (const share of SHARES_OF_MONEY) {
+  for (const spend of spendsUpTo(frame.mostMinor)) {
     const best = (bounds: readonly BodyBound[]) =>
       greatest(
-        bounds.flatMap(({ alone }) => rigWithin(alone, share * frame.mostMinor) ?? []),
+        bounds.flatMap(({ alone }) => rigWithin(alone, spend) ?? []),
         ({ merit }) => merit
       );
     const withOne = bodies
@@ -36,7 +51,7 @@ export function promisingKits(frame: PackFrame, perScene: SceneBounds): Project[
         )
       }))
       .sort((one, other) => other.worth - one.worth)
-      .slice(0, BODIES_OF_A_SHARE)
+      .slice(0, BODIES_OF_A_SPEND)
       .map(({ rigs }) => rigs);
     for (const rigs of [...withOne, perScene.map(best)]) {
       const pieces = piecesOf(frame, rigs);

@@ -1,4 +1,4 @@
-import { computeFigures, type FigureRecord } from '../../figures/record';
+import { computeFigures, type FigureRecord, type FigureSet } from '../../figures/record';
 import { activePlan } from '../../model/active-plan';
 import type { GearItem, GearKind } from '../../model/gear';
 import { newLine } from '../../model/new-line';
@@ -22,7 +22,7 @@ export interface Way {
   readonly priceMinor: number;
 }
 
-/** A rig with its figures. */
+/** A rig with those of its figures that were asked for. */
 export interface ReckonedRig {
   rig: PlacedRig;
   record: FigureRecord;
@@ -209,26 +209,26 @@ export class LeanRigs {
   }
 
   /** A rig of some ways together, with its figures; the light through its lens is not what filters make of it. */
-  rig(...ways: readonly Way[]): ReckonedRig {
-    return this.#placed(this.#always, ways);
+  rig(figures: FigureSet, ...ways: readonly Way[]): ReckonedRig {
+    return this.#placed(figures, this.#always, ways);
   }
 
   /** The same with every filter there is, and rings to screw it on. */
-  litRig(...ways: readonly Way[]): ReckonedRig {
-    return this.#placed(this.#withFilters, ways);
+  litRig(figures: FigureSet, ...ways: readonly Way[]): ReckonedRig {
+    return this.#placed(figures, this.#withFilters, ways);
   }
 
   /** The same with a mirror to see oneself in. */
-  mirroredRig(...ways: readonly Way[]): ReckonedRig {
-    return this.#placed(this.#withMirror, ways);
+  mirroredRig(figures: FigureSet, ...ways: readonly Way[]): ReckonedRig {
+    return this.#placed(figures, this.#withMirror, ways);
   }
 
   /** The same beside everything that powers, stores and records, many pieces of each. */
-  suppliedRig(...ways: readonly Way[]): ReckonedRig {
-    return this.#placed(this.#supplies, ways);
+  suppliedRig(figures: FigureSet, ...ways: readonly Way[]): ReckonedRig {
+    return this.#placed(figures, this.#supplies, ways);
   }
 
-  #placed(always: readonly PlanLine[], ways: readonly Way[]): ReckonedRig {
+  #placed(figures: FigureSet, always: readonly PlanLine[], ways: readonly Way[]): ReckonedRig {
     const lines = new Map(always.map((line) => [line.id, line]));
     let batteries = false;
     const asked: Partial<Rig> = { ...this.#said };
@@ -245,7 +245,7 @@ export class LeanRigs {
     const kit = makeKit(plan, this.frame.shelf);
     const { project } = this.frame;
     const rig = placeRig(project, plan, kit, this.scene, this.#angle, new Map(), asked as Rig);
-    return { rig, record: computeFigures([rig])[0]! };
+    return { rig, record: computeFigures([rig], [], figures)[0]! };
   }
 }
 

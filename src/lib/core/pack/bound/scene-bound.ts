@@ -1,8 +1,15 @@
 import { greatest } from 'd3-array';
 import { type FigureId, figureIndex } from '../../figures/table';
-import { type FigureRecord, known } from '../../figures/record';
+import { type FigureRecord, figureSet, type FigureSet, known } from '../../figures/record';
 import { type Axis, axes, axisCurves } from '../../merit/axis-curves';
-import { axisPoints, pointsOn, sumAxis, sumOfPoints, wantsOfAxis } from '../../merit/axis-scores';
+import {
+  axisPoints,
+  figuresOfAxis,
+  pointsOn,
+  sumAxis,
+  sumOfPoints,
+  wantsOfAxis
+} from '../../merit/axis-scores';
 import { weightsOf } from '../../merit/schools';
 import type { PlanLine } from '../../model/plan';
 import type { Project } from '../../model/project';
@@ -143,7 +150,7 @@ interface Lasting {
 }
 
 function lastingOf(rigs: LeanRigs, body: Way, lens: Way): Lasting {
-  const supplied = rigs.suppliedRig(body, lens, bare.support, bare.mic, bare.lamps);
+  const supplied = rigs.suppliedRig(forLasting, body, lens, bare.support, bare.mic, bare.lamps);
   return { endurance: pointsOf('endurance', supplied), safety: pointsOf('safety net', supplied) };
 }
 
@@ -169,6 +176,20 @@ interface Handled extends Weighed {
   handling: Handling;
 }
 const handlingFigures = ['rigMass', 'setUp', 'switches'] as const satisfies readonly FigureId[];
+
+/** What is looked at of each kind of rig: thousands are reckoned, and all figures take several times as long. */
+const figuresFor = (wanted: readonly Axis[], ids: readonly FigureId[] = []): FigureSet =>
+  figureSet([
+    ...wanted.flatMap((axis) => figuresOfAxis(axis)),
+    ...ids.map((id) => figureIndex[id])
+  ]);
+const forHandling = figuresFor([], handlingFigures);
+const forHolding = figuresFor(['steadiness'], handlingFigures);
+const forSound = figuresFor(['sound'], handlingFigures);
+const forLamps = figuresFor([], [...handlingFigures, 'ownLight', 'keySoftness']);
+const forExposure = figuresFor([], ['exposureCost']);
+const forPicture = figuresFor(['picture']);
+const forLasting = figuresFor(['endurance', 'safety net']);
 
 const handlingOf = ({ record }: ReckonedRig): Handling =>
   handlingFigures.map((id) => valueOf(record, id)) as unknown as Handling;
@@ -232,7 +253,7 @@ function lampsOf(rigs: LeanRigs, handled: Handle): Lamps[] {
   const body = rigs.bodies().find((one) => rigs.lenses(one).length > 0);
   const lens = body && rigs.lenses(body)[0];
   if (!lens) return [];
-  const beside = (lamp: Way) => rigs.rig(body, lens, bare.support, bare.mic, lamp);
+  const beside = (lamp: Way) => rigs.rig(forLamps, body, lens, bare.support, bare.mic, lamp);
   const start = handlingOf(beside(bare.lamps));
   return undominated(
     rigs.lamps().map((way) => {
@@ -272,23 +293,26 @@ function lensBeside(
   knots: readonly Lamps[],
   handled: Handle
 ): LensBeside {
-  const alone = rigs.rig(body, way, bare.support, bare.mic, bare.lamps);
+  const alone = rigs.rig(forHandling, body, way, bare.support, bare.mic, bare.lamps);
   const start = handlingOf(alone);
   const supports = rigs.supports().map((support) => {
-    const held = rigs.rig(body, way, support, bare.mic, bare.lamps);
+    const held = rigs.rig(forHolding, body, way, support, bare.mic, bare.lamps);
     return handled([support], [pointsOf('steadiness', held)], added(start, held));
   });
   const costs = curveOf('light', 'exposureCost');
   const worst = Math.min(...costs.map(([, points]) => points));
   const exposure = knots.map((lamps) => {
-    const { record } = rigs.litRig(body, way, bare.support, bare.mic, lamps.way);
+    const { record } = rigs.litRig(forExposure, body, way, bare.support, bare.mic, lamps.way);
     const isKnown = record.states[figureIndex.exposureCost] === known;
     return isKnown ? pointsOn(costs, valueOf(record, 'exposureCost')) : worst;
   });
   return {
     ...handled([way], [], start),
     gains: [
-      pointsOf('picture', rigs.mirroredRig(body, way, bare.support, bare.mic, bare.lamps)),
+      pointsOf(
+        'picture',
+        rigs.mirroredRig(forPicture, body, way, bare.support, bare.mic, bare.lamps)
+      ),
       ...start.map((one) => -one),
       ...exposure,
       ...supports.flatMap(({ gains }) => gains)
@@ -316,7 +340,7 @@ const isOnCamera = ({ choice }: Way) =>
 function micsFor(rigs: LeanRigs, body: Way, lenses: readonly Way[], handled: Handle): Handled[] {
   const mics = rigs.mics();
   const beside = (lens: Way, mic: Way, recorder: Way = bare.mic) =>
-    rigs.rig(body, lens, bare.support, recorder, mic, bare.lamps);
+    rigs.rig(forSound, body, lens, bare.support, recorder, mic, bare.lamps);
   const near = mics.find(isOnCamera) ?? mics[0]!;
   const lens = greatest(lenses, (one) => pointsOf('sound', beside(one, near)));
   if (!lens) return [];
