@@ -115,13 +115,13 @@ function walk(project: Project, looked: readonly Pocket[] = pockets) {
 }
 
 describe('the demo with the brief pushed to its ends', () => {
-  // Each answer with two of the pockets, in turn: all with all of them take five minutes.
+  // Each answer with one of the pockets, in turn: all with all of them take five minutes.
   it.each(pushed.map(([name, push], at) => [name, push, at] as const))(
     'is judged whole, remedies and pockets: %s',
     (_, push, at) => {
       const project = demoProject();
       push(project.scenes[0]!);
-      walk(project, [pockets[at % pockets.length]!, pockets[(at + 3) % pockets.length]!]);
+      walk(project, [pockets[at % pockets.length]!]);
     }
   );
 

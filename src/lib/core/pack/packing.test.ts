@@ -216,6 +216,10 @@ describe('what is told of a kit', () => {
     const saving = { ...demo, inHandMinor: 40_000, savedPerMonthMinor: 10_000 };
     const all = pack(saving, shelf, noRules, { mostJudged: 8000 });
     const last = bestOf(saving, all);
+    expect(filmsAll(last.merit)).toBe(true);
+    expect(last.merit.meritHundredths).toBeGreaterThanOrEqual(
+      judged(demo, shelf).merit.meritHundredths
+    );
     const rungs = ladderOf(frameOf(saving, shelf, noRules), last, all.front, '2026-11-29');
     expect(rungs.length).toBeGreaterThan(1);
     expect(rungs.at(-1)!.kit.priceMinor).toBe(last.priceMinor);

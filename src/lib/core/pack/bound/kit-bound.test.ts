@@ -22,7 +22,7 @@ import { boundFor, boundKits, boundsOfScenes, type BoundStep } from './kit-bound
 
 const MOST_MINOR = 300_000;
 /** `COMPLETIONS=100000 vitest run src/lib/core/pack/bound` walks so many; a few thousand each time. */
-const COMPLETIONS = Number(process.env.COMPLETIONS ?? 800);
+const COMPLETIONS = Number(process.env.COMPLETIONS ?? 600);
 
 function projectOf(styles: SceneStyle[], change: Partial<Project> = {}): Project {
   const start = newProject('p', 'bounded', {

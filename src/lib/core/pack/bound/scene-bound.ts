@@ -133,6 +133,7 @@ function worthBy(weights: Readonly<Record<Axis, number>>) {
         least = Math.min(least, 100 - (own[at]! / heaviest) * (100 - points[at]!));
     return 0.5 * (sum / weightSum) + 0.5 * least;
   };
+  const points = axes.map(() => 0.5);
   return (
     sound: number,
     light: number,
@@ -140,7 +141,16 @@ function worthBy(weights: Readonly<Record<Axis, number>>) {
     steady: number,
     ease: number,
     { endurance, safety }: Lasting
-  ): number => combined([sound, light, picture, steady, endurance, ease, safety], said);
+  ): number => {
+    points[0] = sound;
+    points[1] = light;
+    points[2] = picture;
+    points[3] = steady;
+    points[4] = endurance;
+    points[5] = ease;
+    points[6] = safety;
+    return combined(points, said);
+  };
 }
 
 /** What a body comes to with everything there is to power it, to record on and to copy to. */
@@ -224,14 +234,13 @@ const curveOf = (axis: Axis, figure: FigureId) =>
   axisCurves[axis].find((curve) => curve.figure === figure)!.points;
 const easeCurves = handlingFigures.map((id) => curveOf('ease', id));
 
-function easeOf(start: Handling, ...more: readonly Handling[]): number {
-  const points = easeCurves.map((curve, at) => {
-    let figure = start[at]!;
-    for (const one of more) figure += one[at]!;
-    return pointsOn(curve, figure);
-  });
-  return axisPoints(sumOfPoints('ease', points));
+/** Asked a million times, so it makes no list of its own. */
+function easeOf(start: Handling, support: Handling, lamps: Handling, mic: Handling): number {
+  for (let at = 0; at < easeCurves.length; at++)
+    easePoints[at] = pointsOn(easeCurves[at]!, start[at]! + support[at]! + lamps[at]! + mic[at]!);
+  return axisPoints(sumOfPoints('ease', easePoints));
 }
+const easePoints: number[] = handlingFigures.map(() => 0.5);
 
 const noWay = { lines: [], priceMinor: 0 };
 const bare = {
