@@ -1,6 +1,4 @@
-import { BODY_HEAT_LIMIT_C } from '../figures/heat-rows';
 import type { ChanceId } from '../model/rehearsal';
-import { chanceIds } from '../model/word-lists';
 import { bayWattsFor, chargeAtHome, chargeAway, chargeInBays, copyOvernight } from './charging';
 import { dropOutShare } from './chances';
 import { usualDay } from './day-plan';
@@ -14,17 +12,16 @@ import type {
   SegmentKind,
   Witness
 } from './day-outcome';
+import { DayHeat } from './day-heat';
+import { DayLuck } from './day-luck';
 import { CRUMB, DayState } from './day-state';
-import { deviation, drawn, keyOf } from './draws';
-import { heatAfter, type HeatCurve, heatCurve, minutesUntil, RESTART_C } from './heating';
+import type { HeatCurve } from './heating';
 
 /** A swap takes so long. */
 const SWAP_MIN = 1.5;
 /** A battery that was not charged holds this share, and a card that was not emptied has this share left. */
 const NOT_CHARGED_SHARE = 0.25;
 const NOT_EMPTIED_SHARE = 0.6;
-/** Whoever does not play a take back notices a fault after every other one. */
-const NOTICED_SHARE = 0.5;
 /** The wind that the chance of a gust is stated for. */
 const GUST_AT_MPS = 5;
 /** The evening is shown for so long, or until everything is copied. */
@@ -35,18 +32,6 @@ const READY_SHARE = 0.95;
 const MOST_WAITED_MIN = 90;
 const HOME_C = 20;
 const DAY_MIN = 24 * 60;
-/** A curve is drawn through a point every so often. */
-const HEAT_SEEN_EVERY_MIN = 2;
-/** How many takes of one day are told apart in a draw. */
-const TAKES_APART = 1000;
-
-const chanceKey = Object.fromEntries(chanceIds.map((chance) => [chance, keyOf(chance)])) as Record<
-  ChanceId,
-  number
->;
-const NOTICED_KEY = keyOf('noticed');
-const HEAT_KEY = keyOf('heat');
-
 /**
  * Runs a day: from the first step out of the house to the evening, or over all the days away.
  *
@@ -71,31 +56,23 @@ class DayRun {
   private clock: number;
   private day = 0;
   private hadLunch = false;
-  /** By warming body, how slowly it warms on this day. */
-  private readonly slowness: readonly number[];
-  /** By warming body, how it cools: the air is put in where it stands. */
-  private readonly timeConstants: readonly number[];
+  private readonly luck: DayLuck;
+  private readonly heat: DayHeat;
   private readonly leftOn: boolean[];
   /** Switches of the scene, by their place, that nobody has touched. */
   private readonly off = new Set<number>();
   private isSetWrong = false;
-  /** Warming bodies that have switched themselves off. */
-  private readonly tooHot = new Set<number>();
 
   constructor(
     private readonly plan: DayPlan,
-    private readonly luck: Luck | undefined,
+    luck: Luck | undefined,
     private readonly witness: Witness | undefined
   ) {
     this.state = new DayState(plan);
+    this.luck = new DayLuck(luck, plan.chances);
+    this.heat = new DayHeat(plan, this.state, this.luck, witness);
     this.clock = plan.startsAtMin;
     this.leftOn = plan.devices.map(() => false);
-    this.slowness = plan.warming.map((_, at) =>
-      luck ? drawn(luck.seed, luck.day, HEAT_KEY, at) : 0.5
-    );
-    this.timeConstants = plan.warming.map(
-      ({ quickMin, slowMin }, at) => quickMin * (slowMin / quickMin) ** this.slowness[at]!
-    );
   }
 
   run(): DayOutcome {
@@ -105,6 +82,7 @@ class DayRun {
     const startFreeGb = state.freeSpaceGb();
     let takes = 0;
     for (this.day = 0; this.day < plan.days; this.day++) {
+      this.luck.begin(this.day);
       if (this.day > 0) this.night();
       this.hadLunch = plan.lunchMin === 0;
       let carriedBack = 0;
@@ -132,36 +110,19 @@ class DayRun {
     };
   }
 
-  /** @param whom and which time it could happen to them */
-  private happens(chance: ChanceId, whom: number, at: number, share?: number): boolean {
-    const { luck } = this;
-    return (
-      luck !== undefined &&
-      drawn(luck.seed, luck.day, chanceKey[chance] ^ whom, this.day * TAKES_APART + at) <
-        (share ?? this.plan.chances[chance])
-    );
-  }
-
-  /** A figure that varies from day to day, never below half of itself. */
-  private spread(chance: ChanceId, whom: number): number {
-    const { luck } = this;
-    if (!luck) return 1;
-    const off = deviation(luck.seed, luck.day, chanceKey[chance] ^ whom, this.day);
-    return Math.max(0.5, 1 + off * this.plan.chances[chance]);
-  }
-
   /** Batteries full, cards empty, each in its place: but for what was forgotten in the evening. */
   private leaveHome(): void {
     const { plan, state } = this;
     for (const [at, { capacity, key }] of plan.pieces.entries()) {
-      state.full[at] = capacity * this.spread('battery spread', key);
+      state.full[at] = capacity * this.luck.spread('battery spread', key);
       state.held[at] =
-        state.full[at]! * (this.happens('battery not charged', key, 0) ? NOT_CHARGED_SHARE : 1);
+        state.full[at]! *
+        (this.luck.happens('battery not charged', key, 0) ? NOT_CHARGED_SHARE : 1);
     }
     for (const [at, { gigabytes, isBuiltIn, key }] of plan.cards.entries())
       state.freeGb[at] =
         gigabytes *
-        (!isBuiltIn && this.happens('card not emptied', key, 0) ? NOT_EMPTIED_SHARE : 1);
+        (!isBuiltIn && this.luck.happens('card not emptied', key, 0) ? NOT_EMPTIED_SHARE : 1);
     for (const device of plan.devices.keys()) state.insertBest(device);
     for (const recording of plan.recordings.keys()) state.insertCard(recording);
     state.heatC.fill(plan.scenes[0]?.celsius ?? HOME_C);
@@ -173,18 +134,17 @@ class DayRun {
     this.leftOn.fill(false);
     this.waitFor(scene, at);
     const setUpMin = scene.setUpMin * plan.setUpFactor;
-    this.pass('set-up', setUpMin * this.spread('set-up spread', scene.key), at, -1);
+    this.pass('set-up', setUpMin * this.luck.spread('set-up spread', scene.key), at, -1);
     this.off.clear();
     for (const [place, { key }] of scene.switches.entries())
-      if (this.happens('switch left off', key ^ scene.key, 0)) this.off.add(place);
-    this.isSetWrong = this.happens('setting left wrong', scene.key, 0);
+      if (this.luck.happens('switch left off', key ^ scene.key, 0)) this.off.add(place);
+    this.isSetWrong = this.luck.happens('setting left wrong', scene.key, 0);
     for (const { device } of scene.uses) {
       const { canBeLeftOn, key } = plan.devices[device]!;
-      this.leftOn[device] = canBeLeftOn && this.happens('left on in between', key ^ scene.key, 0);
+      this.leftOn[device] =
+        canBeLeftOn && this.luck.happens('left on in between', key ^ scene.key, 0);
     }
-    const curves = scene.filming.map(
-      ({ heat, heatAt }) => heat && heatCurve(heat, this.slowness[heatAt]!)
-    );
+    const curves = scene.filming.map(({ heat, heatAt }) => heat && this.heat.curveOf(heat, heatAt));
     for (let take = 0; take < scene.takes; take++) {
       if (this.clock - this.day * DAY_MIN > plan.endsAtMin + CRUMB) {
         this.tellTooLate(scene, take);
@@ -285,7 +245,7 @@ class DayRun {
     }
     if (
       scene.usesRadio &&
-      this.happens(
+      this.luck.happens(
         'radio drop-out',
         scene.key,
         take,
@@ -295,14 +255,19 @@ class DayRun {
       return this.lose(at, take, 'radio drop-out', undefined, undefined, began);
     if (
       scene.isOutdoors &&
-      this.happens('gust', scene.key, take, (this.plan.chances.gust * scene.windMps) / GUST_AT_MPS)
+      this.luck.happens(
+        'gust',
+        scene.key,
+        take,
+        (this.plan.chances.gust * scene.windMps) / GUST_AT_MPS
+      )
     )
       return this.lose(at, take, 'gust', undefined, undefined, began);
     const gone = scene.filming.find(
       ({ recording, recordsTwice, key }) =>
         recording >= 0 &&
-        this.happens('file lost', key, take) &&
-        (!recordsTwice || this.happens('file lost', ~key, take))
+        this.luck.happens('file lost', key, take) &&
+        (!recordsTwice || this.luck.happens('file lost', ~key, take))
     );
     if (gone) this.lose(at, take, 'file lost', gone.lineId, gone.name, this.clock);
   }
@@ -310,13 +275,8 @@ class DayRun {
   /** A fault is noticed when a take is played back, or else by and by. */
   private lookBack(scene: PlannedScene, take: number): void {
     if (this.off.size === 0 && !this.isSetWrong) return;
-    const { luck, plan } = this;
-    const isNoticed =
-      plan.habits.has('first take played back') ||
-      (luck !== undefined &&
-        drawn(luck.seed, luck.day, NOTICED_KEY ^ scene.key, this.day * TAKES_APART + take) <
-          NOTICED_SHARE);
-    if (!isNoticed) return;
+    const isPlayedBack = this.plan.habits.has('first take played back');
+    if (!isPlayedBack && !this.luck.isNoticed(scene.key, take)) return;
     for (const place of this.off)
       this.tell('noticed', scene.switches[place]!.lineId, scene.switches[place]!.name);
     if (this.isSetWrong) this.tell('noticed', undefined, 'the setting');
@@ -359,7 +319,7 @@ class DayRun {
     const { plan, state } = this;
     if (state.minutesLeft(device, watts, scene.cold) >= minutes - 1e-6) return;
     const { key, lineId, name } = plan.devices[device]!;
-    if (this.happens('battery not checked', key ^ scene.key, take)) return;
+    if (this.luck.happens('battery not checked', key ^ scene.key, take)) return;
     if (state.insertBest(device)) {
       this.witness?.levels(this.clock, state);
       this.tell('swap', lineId, name);
@@ -399,9 +359,7 @@ class DayRun {
 
   /** One that has switched itself off is waited for. */
   private coolDown({ heat, heatAt }: Filming, at: number, take: number): void {
-    if (!heat || !this.tooHot.delete(heatAt)) return;
-    const curve = { endC: heat.airC, timeConstantMin: this.timeConstants[heatAt]! };
-    const wait = minutesUntil(this.state.heatC[heatAt]!, curve, RESTART_C);
+    const wait = heat ? this.heat.minutesToRestart(heatAt, heat.airC) : 0;
     if (Number.isFinite(wait)) this.pass('cooling', wait, at, take);
   }
 
@@ -421,13 +379,13 @@ class DayRun {
         : state.minutesLeft(device, watts, scene.cold);
     const byCard =
       recording < 0 || gigabytesPerMin === 0 ? Infinity : state.freeIn(recording) / gigabytesPerMin;
-    const byHeat = curve ? minutesUntil(state.heatC[heatAt]!, curve, BODY_HEAT_LIMIT_C) : Infinity;
+    const byHeat = curve ? this.heat.minutesToLimit(heatAt, curve) : Infinity;
     const ran = one.lacksCard
       ? 0
       : Math.min(one.minutes, byEnergy, byCard, byHeat, one.clipLimitMin);
     if (device >= 0) state.drain(device, watts, ran, scene.cold);
     if (recording >= 0) state.write(recording, ran * gigabytesPerMin);
-    if (curve) this.warm(heatAt, curve, ran, byHeat <= ran);
+    if (curve) this.heat.warm(this.clock, heatAt, curve, ran, byHeat <= ran);
     if (ran >= one.minutes - 1e-6) return ran;
     const atMin = this.clock + ran;
     const breaksOff = (cause: Cause, kind?: DayEvent['kind']) => {
@@ -441,16 +399,6 @@ class DayRun {
     else if (ran === byHeat) breaksOff('overheated', 'hot');
     else breaksOff('clip limit');
     return ran;
-  }
-
-  private warm(heatAt: number, curve: HeatCurve, minutes: number, toTheLimit: boolean): void {
-    const { state, witness } = this;
-    const was = state.heatC[heatAt]!;
-    if (witness)
-      for (let after = HEAT_SEEN_EVERY_MIN; after < minutes; after += HEAT_SEEN_EVERY_MIN)
-        witness.heat(this.clock + after, heatAt, heatAfter(was, curve, after));
-    state.heatC[heatAt] = toTheLimit ? BODY_HEAT_LIMIT_C : heatAfter(was, curve, minutes);
-    if (toTheLimit) this.tooHot.add(heatAt);
   }
 
   /** Time in which nothing is filmed: what was left on drains, what is hot cools, what has a socket charges. */
@@ -473,7 +421,7 @@ class DayRun {
         const can = state.minutesLeft(device, watts, scene.cold);
         state.drain(device, watts, Math.min(minutes, can), scene.cold);
       }
-    this.cool(minutes, scene.celsius);
+    this.heat.cool(minutes, scene.celsius);
     if (scene.hasSocket && kind !== 'carried' && plan.habits.has('charged while there is a socket'))
       // Over lunch the battery in the camera goes into the charger too.
       chargeInBays(state, minutes, kind === 'lunch', waitedFor);
@@ -488,19 +436,13 @@ class DayRun {
     return 0;
   }
 
-  private cool(minutes: number, airC: number): void {
-    const { heatC } = this.state;
-    for (const [at, timeConstantMin] of this.timeConstants.entries())
-      heatC[at] = heatAfter(heatC[at]!, { endC: airC, timeConstantMin }, minutes);
-  }
-
   private night(): void {
     const { plan, state } = this;
     const from = this.clock;
     this.clock = Math.max(from, plan.startsAtMin + this.day * DAY_MIN);
     if (plan.hasSocketAtNight) this.atTheSocket(this.clock - from);
     else chargeAway(state, plan);
-    this.cool(this.clock - from, plan.scenes[0]?.celsius ?? HOME_C);
+    this.heat.cool(this.clock - from, plan.scenes[0]?.celsius ?? HOME_C);
     this.witness?.segment('night', from, this.clock, 0, -1);
     this.witness?.levels(this.clock, state);
   }
@@ -510,7 +452,7 @@ class DayRun {
     const { plan, state } = this;
     const awakeMin = Math.min(EVENING_MIN, minutes);
     const forgotten = (chance: ChanceId, ones: readonly { key: number }[]) =>
-      new Set([...ones.keys()].filter((at) => this.happens(chance, ones[at]!.key, 0)));
+      new Set([...ones.keys()].filter((at) => this.luck.happens(chance, ones[at]!.key, 0)));
     chargeAtHome(state, plan, minutes, awakeMin, forgotten('battery not charged', plan.pieces));
     copyOvernight(state, minutes, awakeMin, forgotten('card not emptied', plan.cards));
     for (const device of plan.devices.keys()) state.insertBest(device);
@@ -528,7 +470,7 @@ class DayRun {
     const from = this.clock;
     this.clock += minutes;
     chargeAtHome(state, plan, minutes);
-    this.cool(minutes, HOME_C);
+    this.heat.cool(minutes, HOME_C);
     this.witness?.segment('evening', from, this.clock, plan.scenes.length - 1, -1);
     this.witness?.levels(this.clock, state);
   }
