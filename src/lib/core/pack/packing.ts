@@ -1,9 +1,7 @@
 import { applyAct } from '../acts/apply-act';
-import { settleAll } from '../judge/settle-all';
 import type { Judgement } from '../judge/judgement';
 import { activePlan } from '../model/active-plan';
 import type { GearItem } from '../model/gear';
-import { newLine } from '../model/new-line';
 import type { Project } from '../model/project';
 import { MOST_MINOR } from '../model/limits';
 import type { Shelf } from '../model/shelf';
@@ -20,7 +18,8 @@ import { type FrontKit, KitFront } from './kit-front';
 import { spendableOf } from './front-steps';
 import { neighboursOf } from './neighbours';
 import { promisingKits } from './promising-kits';
-import { bareProject, frameOf, noRules, type PackFrame, type PackRules } from './pack-rules';
+import { beginnings, MOST_BEGINNINGS, settled } from './beginnings';
+import { frameOf, noRules, type PackFrame, type PackRules } from './pack-rules';
 import { UnlikeKits } from './unlike-kits';
 import {
   compareWorth,
@@ -62,21 +61,14 @@ const SLICES = 80;
 const LOOKS_OF_A_CAMP = 1;
 const SHARES_OF_BUDGET = [1, 0.5] as const;
 /**
- * A first kit comes after so many kits, more of them for a further camera than for a further scene: the first share of
+ * A first kit comes after so many kits: some, more for each body that can be had (with 10 000 for fifteen and for nineteen
+ * bodies a ride for 1,400 was worth less than one for 900), and more for a further camera or scene; the first share of
  * them round the front, then on to the second round the camps.
  */
-const FIRST_KIT_AFTER = { aCamera: 10_000, aScene: 5000 } as const;
+const FIRST_KIT_AFTER = { atLeast: 3500, aBody: 500, aScene: 5000 } as const;
 const FIRST_KIT_SHARES = { front: 0.5, camps: 0.8 } as const;
-/**
- * A scene of several cameras is begun with the best of the ways to settle it in so many looks; the first way found came to
- * 2 to 5 points less, sixty looks brought no more. With one camera the first way does as well, with several scenes more
- * looks take minutes.
- */
-const LOOKS_TO_SETTLE = 13;
 /** So many rigs of body, lens and support are bounded in a few seconds; on a larger shelf that comes last. */
 const MOST_RIGS_TO_BEGIN_WITH = 10_000;
-/** Bodies a kit is begun with: all of a shelf as it ships. With four, kits up to twenty points better were missed. */
-const MOST_BEGINNINGS = 40;
 /** Where nothing within the budget films all, it is looked so much further than the cheapest that does. */
 const PAST_THE_CHEAPEST = 1.1;
 /** Told of after so many kits. */
@@ -114,7 +106,7 @@ export function* packing(
     }
   }
   yield* search.beginFromBound();
-  const mostJudged = thorough ? Infinity : firstKitAfter(given);
+  const mostJudged = thorough ? Infinity : firstKitAfter(search.frame);
   yield* search.run(FIRST_KIT_SHARES.front * mostJudged);
   yield* search.followCamps(FIRST_KIT_SHARES.camps * mostJudged);
   yield* search.run(mostJudged);
@@ -123,15 +115,12 @@ export function* packing(
   return search.progress(true);
 }
 
-function firstKitAfter({ scenes }: Project): number {
+function firstKitAfter({ project: { scenes }, parts }: PackFrame): number {
   const cameras = scenes.reduce((sum, { angles }) => sum + angles.length, 0);
-  const { aCamera, aScene } = FIRST_KIT_AFTER;
+  const { atLeast, aBody, aScene } = FIRST_KIT_AFTER;
+  const aCamera = atLeast + aBody * Math.min(MOST_BEGINNINGS, parts.body.length);
   return aCamera * (1 + cameras - scenes.length) + aScene * Math.max(0, scenes.length - 1);
 }
-
-/** One scene, filmed by several cameras. */
-const hasOneSceneOfMany = ({ scenes: [first, ...others] }: Project): boolean =>
-  others.length === 0 && first !== undefined && first.angles.length > 1;
 
 const bodiesOf = ({ kit }: Judgement): string =>
   kit
@@ -193,20 +182,8 @@ class Search {
   }
 
   *begin(): Generator<PackProgress, void, void> {
-    const { frame } = this;
-    this.#take(frame.project);
-    yield this.progress(false);
-    const bare = bareProject(frame);
-    this.#take(bare);
-    this.#take(this.#settled(bare));
-    yield this.progress(false);
-    for (const body of this.#promisingBodies(bare)) {
-      const begun = applyAct(bare, {
-        type: 'add line',
-        line: { ...newLine(activePlan(bare), body), basis: frame.basisOf(body) }
-      });
-      this.#take(begun);
-      this.#take(this.#settled(begun));
+    for (const kit of beginnings(this.frame)) {
+      this.#take(kit);
       yield this.progress(false);
     }
   }
@@ -216,7 +193,7 @@ class Search {
     yield* this.#boundScenes(MOST_RIGS_TO_BEGIN_WITH);
     if (!this.#perScene) return;
     for (const kit of promisingKits(this.frame, this.#perScene)) {
-      this.#take(this.#settled(kit));
+      this.#take(settled(this.frame, kit));
       yield this.progress(false);
     }
   }
@@ -233,50 +210,6 @@ class Search {
   *bound(): Generator<PackProgress, void, void> {
     if (!this.#perScene) yield* this.#boundScenes(MOST_RIGS);
     if (this.#perScene) this.#bound = boundKits(this.frame, this.#perScene);
-  }
-
-  /** The cheapest ways found to make it film all that must be filmed. */
-  #settled(project: Project): Project {
-    // What a remedy would change in the brief is not the packer's to change.
-    const { act } = settleAll(project, this.frame.shelf, {
-      briefStays: true,
-      mostLooked: hasOneSceneOfMany(project) ? LOOKS_TO_SETTLE : 0
-    });
-    return act ? applyAct(project, act) : project;
-  }
-
-  /** One body of each mount and the best beside them, by what the kit would be worth with it alone. */
-  #promisingBodies(bare: Project): GearItem[] {
-    const { frame } = this;
-    const before = judged(bare, frame.shelf);
-    const begun = frame.parts.body.map((body) => {
-      const after = judged(
-        applyAct(bare, {
-          type: 'add line',
-          line: { ...newLine(activePlan(bare), body), basis: frame.basisOf(body) }
-        }),
-        frame.shelf
-      );
-      this.#judged += 1;
-      return { body, merit: after.merit, minor: frame.priceOf(body)! };
-    });
-    if (before.kit.of('body').length > 0 && frame.parts.body.length === 0) return [];
-    const best = [...begun].sort(
-      (one, other) =>
-        other.merit.onceSettledHundredths - one.merit.onceSettledHundredths ||
-        one.minor - other.minor
-    );
-    const chosen = new Set<GearItem>();
-    const cheapest = [...begun].sort((one, other) => one.minor - other.minor)[0];
-    if (cheapest) chosen.add(cheapest.body);
-    const mounts = new Set<string>();
-    for (const { body } of best) {
-      const mount = body.ports.find(({ role }) => role === 'lens')?.type ?? 'none';
-      if (mounts.size === mounts.add(mount).size && chosen.size >= MOST_BEGINNINGS) continue;
-      chosen.add(body);
-      if (chosen.size > MOST_BEGINNINGS) break;
-    }
-    return [...chosen];
   }
 
   /** Judges a kit whole and puts it on the front where it belongs. */
