@@ -1,7 +1,17 @@
 import { sveltekit } from '@sveltejs/kit/vite';
 import { defineConfig } from 'vitest/config';
+import { BaseSequencer, type TestSpecification } from 'vitest/node';
 import { carbonPrune } from './scripts/carbon-prune.mjs';
 import { shelfAsData } from './scripts/shelf-as-data.mjs';
+
+/** What packs takes minutes and lies in short files, which would come last, with the other core idle. */
+class LongestFirst extends BaseSequencer {
+  override async sort(files: TestSpecification[]): Promise<TestSpecification[]> {
+    const sorted = await super.sort(files);
+    const isLong = ({ moduleId }: TestSpecification) => /core\/pack\//.test(moduleId);
+    return [...sorted.filter(isLong), ...sorted.filter((file) => !isLong(file))];
+  }
+}
 
 export default defineConfig({
   plugins: [shelfAsData(), sveltekit()],
@@ -16,6 +26,7 @@ export default defineConfig({
     testTimeout: 300_000,
     // Vitest leaves one core to the watcher of files; there is none here.
     maxWorkers: '100%',
+    sequence: { sequencer: LongestFirst },
     include: ['src/**/*.test.ts', 'scripts/**/*.test.ts']
   }
 });
