@@ -251,3 +251,21 @@ test('what could not be written is named, and kept before anything after it', as
   await page.reload();
   await expect(verdict(page)).toHaveText(shown!);
 });
+
+test('on a phone plans and projects are reached from the files, and steps stand one under the other', async ({
+  page
+}) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await openDemo(page);
+  await page.getByRole('button', { name: 'File', exact: true }).click();
+  await page.getByRole('button', { name: 'Plans and projects', exact: true }).click();
+  const dialog = page.getByRole('dialog', { name: 'Plans and projects' });
+  await expect(dialog).toBeVisible();
+  expect((await dialog.boundingBox())!.width).toBeLessThanOrEqual(390);
+  await page.keyboard.press('Escape');
+  await page.goto('/ledger');
+  const [now, next] = await page
+    .locator('li[data-step]')
+    .evaluateAll((all) => all.map((one) => one.getBoundingClientRect()));
+  expect(next!.top).toBeGreaterThan(now!.bottom);
+});

@@ -252,6 +252,23 @@
     color: var(--ink);
   }
 
+  /* One under the other: three side by side leave no room for the names of parts. */
+  @media (max-width: 480px) {
+    .bags {
+      grid-template-columns: 1fr;
+    }
+
+    .lines li {
+      gap: 0 1rem;
+      align-items: center;
+      min-height: 2.75rem;
+    }
+
+    .lines li > span {
+      flex: 1;
+    }
+  }
+
   .saved {
     fill: var(--moss-wash);
     stroke: var(--moss);

@@ -12,7 +12,12 @@
   import { saveFile } from './save-file';
   import { saveSatchel } from './save-satchel';
 
-  let { open = $bindable(false) }: { open?: boolean } = $props();
+  interface Props {
+    open?: boolean;
+    /** Opens what is kept of plans and projects: a narrow page has no other way to it but by searching. */
+    onplans: () => void;
+  }
+  let { open = $bindable(false), onplans }: Props = $props();
   let faults = $state<string[]>([]);
   let opened = $state('');
   const MOST_SHOWN = 8;
@@ -68,6 +73,14 @@
           and prices.
         </p>
         <Button size="small" on:click={saveSatchel}>Save a satchel file</Button>
+        <Button
+          size="small"
+          kind="tertiary"
+          on:click={() => {
+            open = false;
+            onplans();
+          }}>Plans and projects</Button
+        >
       </div>
     {/if}
     <div>

@@ -102,7 +102,7 @@
 {#if filesWanted}
   <Lazy load={() => import('./FilesDialog.svelte')}
     >{#snippet children(FilesDialog)}
-      <FilesDialog bind:open={filesOpen} />
+      <FilesDialog bind:open={filesOpen} onplans={() => (plansOpen = true)} />
     {/snippet}</Lazy
   >
 {/if}
