@@ -72,15 +72,17 @@
           Everything of <strong>{satchel.project.name}</strong> in one file: scenes, limits, plans, parts
           and prices.
         </p>
-        <Button size="small" on:click={saveSatchel}>Save a satchel file</Button>
-        <Button
-          size="small"
-          kind="tertiary"
-          on:click={() => {
-            open = false;
-            onplans();
-          }}>Plans and projects</Button
-        >
+        <div class="buttons">
+          <Button size="small" on:click={saveSatchel}>Save a satchel file</Button>
+          <Button
+            size="small"
+            kind="tertiary"
+            on:click={() => {
+              open = false;
+              onplans();
+            }}>Plans and projects</Button
+          >
+        </div>
       </div>
     {/if}
     <div>
@@ -95,7 +97,7 @@
       <p>
         The demos as they ship. Where you changed one, you are asked first whether to keep both.
       </p>
-      <div class="demos">
+      <div class="buttons">
         {#each demos as { id, name } (id)}
           <Button size="small" kind="tertiary" on:click={() => openDemo(id)}>Open the {name}</Button
           >
@@ -118,7 +120,9 @@
     {/if}
     <div>
       <p>Everything saved here in one ZIP, to move to another machine or to put away.</p>
-      {#if satchel.project}<Button size="small" on:click={saveBackup}>Save a backup</Button>{/if}
+      {#if satchel.project}<div class="buttons apart">
+          <Button size="small" on:click={saveBackup}>Save a backup</Button>
+        </div>{/if}
       <FileUploaderDropContainer
         accept={['.zip', 'application/zip']}
         labelText="Backup file: drop it here or choose it"
@@ -152,10 +156,14 @@
     padding: 0;
   }
 
-  .demos {
+  .buttons {
     display: flex;
     flex-wrap: wrap;
     gap: 0.5rem;
+  }
+
+  .apart {
+    margin-bottom: 0.5rem;
   }
 
   .projects {
