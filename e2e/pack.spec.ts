@@ -97,7 +97,7 @@ test('a plan is mended by fewest lines', async ({ page }) => {
   await page.getByRole('button', { name: 'Stop', exact: true }).click();
   const mend = page.getByRole('region', { name: 'Mend this plan' });
   await mend.getByRole('button', { name: 'Look for it' }).click();
-  await expect(mend).toContainText('The best of', { timeout: 60_000 });
+  await expect(mend).toContainText('The best of', { timeout: 150_000 });
   await expect(mend).toContainText(/by fewest lines: \d lines?/);
   await mend.getByRole('button', { name: /by fewest lines/ }).click();
   await kept(page);

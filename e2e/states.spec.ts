@@ -138,7 +138,7 @@ test('an empty bag has a first kit packed into it, and undo takes it out in one 
   await expect(page.getByRole('heading', { name: 'The kit is empty' })).toBeVisible();
   await page.getByRole('button', { name: 'Pack a first kit' }).click();
   await expect(page.getByRole('heading', { name: 'The kit is empty' })).toHaveCount(0, {
-    timeout: 60_000
+    timeout: 150_000
   });
   await expect(page.locator('.pocket[data-pocket="body"]')).not.toContainText('Nothing in it yet');
   await expect(verdict(page)).toContainText('left');
