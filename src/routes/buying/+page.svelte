@@ -1,25 +1,18 @@
 <script lang="ts">
-  import { conversionWords } from '$lib/core/money/priced-shelf';
   import { isQuestion } from '$lib/core/findings/finding-codes';
   import { Button, Checkbox } from 'carbon-components-svelte';
-  import {
-    buyingListCsv,
-    buyingListMarkdown,
-    linesByShop,
-    linesToBuy
-  } from '$lib/core/formats/buying-list';
+  import { buyingListCsv, buyingListMarkdown, linesToBuy } from '$lib/core/formats/buying-list';
   import { fullName } from '$lib/core/model/gear';
   import { steps } from '$lib/core/model/word-lists';
   import { formatMoney } from '$lib/core/money/format';
   import { satchel } from '$lib/state/project-store.svelte';
   import { cautionsFor } from '$lib/core/judge/cautions';
   import { keepFocus } from '$lib/ui/shell/keep-focus';
-  import Glyph from '$lib/ui/glyphs/Glyph.svelte';
-  import { glyphOf } from '$lib/ui/glyphs/glyph-of';
   import { saveFile } from '$lib/ui/shell/save-file';
-  import { dayWords } from '$lib/ui/shell/day-words';
   import { handSumOf } from '$lib/core/money/hand-sum';
   import LineMoneyDialog from '$lib/ui/buying/LineMoneyDialog.svelte';
+  import StepTable from '$lib/ui/buying/StepTable.svelte';
+  import { byHandWords } from '$lib/ui/buying/by-hand-words';
 
   /** Grouped by where each is bought, step by step. */
   let byShop = $state(false);
@@ -33,12 +26,9 @@
   const owned = $derived(judgement?.money.lines.filter(({ line }) => line.state === 'owned') ?? []);
   const stepWords = { now: 'Now', next: 'Next', later: 'Later' } as const;
   const handSum = $derived(judgement && handSumOf(judgement.money));
-  const slips = $derived(new Set(handSum?.slips.map(({ one }) => one.line.id)));
   /** The line whose money is being said. */
   let openLineId = $state<string | undefined>(undefined);
   const openLine = $derived(judgement?.money.lines.find(({ line }) => line.id === openLineId));
-  const byHandWords = (amount: number, currency: string) =>
-    amount < 0 ? `${formatMoney(-amount, currency)} over` : formatMoney(amount, currency);
   const fileName = $derived(
     (satchel.project?.name ?? 'kit')
       .replace(/[^\p{L}\p{N}]+/gu, '-')
@@ -83,9 +73,9 @@
     </header>
     {#if open.length > 0}
       <p class="warn">
-        {open.length === 1 ? 'One thing still stops' : `${open.length} things still stop`} the kit: {open
-          .map((finding) => finding.title())
-          .join('; ')}. <a href="/satchel#to-settle">Solve it first</a>
+        {open.length === 1 ? 'One finding still blocks' : `${open.length} findings still block`} the kit:
+        {open.map((finding) => finding.title()).join('; ')}.
+        <a href="/satchel#to-settle">Solve it first</a>
       </p>
     {/if}
     {#if list.length > 0}<div class="grouped">
@@ -95,98 +85,16 @@
       {@const lines = list.filter(({ line }) => line.step === step)}
       {#if lines.length > 0}
         <h2>{stepWords[step]}</h2>
-        <table>
-          <thead>
-            <tr
-              ><th scope="col"><span class="unseen">Bought</span></th><th scope="col">Part</th><th
-                scope="col"
-                class="n">Pieces</th
-              ><th scope="col" class="n">Each</th><th scope="col" class="n">Together</th><th
-                scope="col"
-                class="n">Left after it</th
-              >{#if handSum}<th scope="col" class="n">By hand</th>{/if}<th scope="col"
-                >Price seen</th
-              ></tr
-            >
-          </thead>
-          {#each byShop ? linesByShop(lines) : [{ shop: '', lines, togetherMinor: 0 }] as group (group.shop)}
-            <tbody>
-              {#if byShop}<tr class="shop"
-                  ><th></th><th scope="rowgroup" colspan="3">{group.shop}</th><th class="n figures"
-                    >{formatMoney(group.togetherMinor, money.currency)}</th
-                  ></tr
-                >{/if}
-              {#each group.lines as one (one.line.id)}
-                {@const name = one.gear ? fullName(one.gear) : one.line.gearId}
-                <tr>
-                  <td
-                    ><Checkbox
-                      hideLabel
-                      labelText="{name} is bought"
-                      checked={false}
-                      on:check={({ detail }) =>
-                        detail &&
-                        satchel.act({
-                          type: 'change line',
-                          lineId: one.line.id,
-                          patch: { state: 'bought' }
-                        })}
-                    /></td
-                  >
-                  <td
-                    ><span class="part"
-                      ><Glyph name={one.gear ? glyphOf(one.gear) : 'small item'} size={30} /><span
-                        >{name}{one.line.basis === 'used' ? ', used' : ''}<span class="where"
-                          >{one.pocket ?? ''}</span
-                        ></span
-                      ></span
-                    ></td
-                  >
-                  <td class="n figures">{one.line.quantity}</td>
-                  <td class="n figures"
-                    >{one.unitMinor === undefined
-                      ? 'no price'
-                      : formatMoney(one.unitMinor, money.currency)}</td
-                  >
-                  <td class="n figures"
-                    ><button
-                      class="text-button"
-                      aria-label="Money of {name}"
-                      title="Shipping, discount, cash-back, a sum by hand"
-                      onclick={() => (openLineId = one.line.id)}
-                      >{formatMoney(
-                        step === 'later' ? one.laterMinor : one.firmMinor,
-                        money.currency
-                      )}</button
-                    ></td
-                  >
-                  <td class="n figures" class:over={one.remainingMinor < 0}
-                    >{step === 'later' ? '' : formatMoney(one.remainingMinor, money.currency)}</td
-                  >
-                  {#if handSum}
-                    {@const claimed = one.line.handRemainingMinor}
-                    <td class="n figures hand" class:over={slips.has(one.line.id)}
-                      >{#if claimed !== undefined}{byHandWords(claimed, money.currency)}
-                        {slips.has(one.line.id) ? '✗' : '✓'}<span class="unseen"
-                          >{slips.has(one.line.id)
-                            ? ', goes wrong here'
-                            : ', right by itself'}</span
-                        >{/if}</td
-                    >
-                  {/if}
-                  <td class="soft seen"
-                    >{one.price
-                      ? `${dayWords(one.price.date)}, ${one.price.source}${conversionWords(one.price) ? `; ${conversionWords(one.price)}` : ''}`
-                      : ''}</td
-                  >
-                </tr>
-              {/each}
-            </tbody>
-          {/each}
-        </table>
+        <StepTable
+          {lines}
+          {money}
+          {byShop}
+          isLater={step === 'later'}
+          onbought={(lineId) =>
+            void satchel.act({ type: 'change line', lineId, patch: { state: 'bought' } })}
+          onmoney={(lineId) => (openLineId = lineId)}
+        />
       {/if}
-    {:else}
-      <p>Nothing is in the list.</p>
     {/each}
     {#if list.length === 0}<p class="none">
         Nothing is left to buy. <a href="/satchel">Back to the satchel</a>
@@ -315,15 +223,9 @@
     gap: 0.4rem;
   }
 
-  .soft,
-  .where {
+  .soft {
     color: var(--ink-soft);
     font-size: 0.8125rem;
-  }
-
-  .where {
-    display: block;
-    font-size: 0.75rem;
   }
 
   .warn {
@@ -332,40 +234,6 @@
     border-left: 5px solid var(--brick);
     border-radius: 6px;
     background: var(--brick-wash);
-  }
-
-  table {
-    width: 100%;
-    border-collapse: collapse;
-  }
-
-  th {
-    padding: 0.2rem 0.5rem;
-    border-bottom: 1.5px solid var(--tan-line);
-    color: var(--ink-soft);
-    font-size: 0.75rem;
-    font-weight: 600;
-    text-align: left;
-  }
-
-  td {
-    padding: 0.3rem 0.5rem;
-    border-bottom: 1px dashed var(--line);
-  }
-
-  .n {
-    text-align: right;
-    white-space: nowrap;
-  }
-
-  .part :global(svg) {
-    flex: none;
-  }
-
-  .part {
-    display: flex;
-    gap: 0.6rem;
-    align-items: center;
   }
 
   .over {
@@ -399,36 +267,6 @@
     .sheet {
       padding: 1rem;
     }
-
-    thead {
-      display: none;
-    }
-
-    tr {
-      display: grid;
-      grid-template-columns: 1.8rem 1fr auto;
-      border-bottom: 1px dashed var(--line);
-    }
-
-    td {
-      border: 0;
-    }
-
-    td:nth-child(3),
-    td:nth-child(4),
-    td:nth-child(6),
-    .seen {
-      display: none;
-    }
-
-    .hand {
-      grid-column: 2 / -1;
-    }
-
-    .hand:not(:empty)::before {
-      content: 'by hand ';
-      color: var(--ink-soft);
-    }
   }
 
   @media print {
@@ -444,17 +282,6 @@
       display: none;
     }
   }
-  .shop th {
-    padding-top: 0.7rem;
-    font-family: var(--display);
-    font-weight: 600;
-    text-align: left;
-  }
-
-  .shop th.n {
-    text-align: right;
-  }
-
   @media print {
     .grouped {
       display: none;

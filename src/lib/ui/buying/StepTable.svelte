@@ -1,0 +1,199 @@
+<script lang="ts">
+  import { Checkbox } from 'carbon-components-svelte';
+  import { linesByShop } from '../../core/formats/buying-list';
+  import { fullName } from '../../core/model/gear';
+  import { formatMoney } from '../../core/money/format';
+  import { handSumOf } from '../../core/money/hand-sum';
+  import { conversionWords } from '../../core/money/priced-shelf';
+  import type { MoneyStatement, StatementLine } from '../../core/money/statement';
+  import Glyph from '../glyphs/Glyph.svelte';
+  import { glyphOf } from '../glyphs/glyph-of';
+  import { dayWords } from '../shell/day-words';
+  import { byHandWords } from './by-hand-words';
+
+  /** What one step still has to buy, by shop or not, and what is left after each line. */
+  interface Props {
+    lines: StatementLine[];
+    money: MoneyStatement;
+    byShop: boolean;
+    /** Lines of a later step take nothing from the budget yet. */
+    isLater: boolean;
+    onbought: (lineId: string) => void;
+    onmoney: (lineId: string) => void;
+  }
+  const { lines, money, byShop, isLater, onbought, onmoney }: Props = $props();
+
+  const handSum = $derived(handSumOf(money));
+  const slips = $derived(new Set(handSum?.slips.map(({ one }) => one.line.id)));
+</script>
+
+<table>
+  <thead>
+    <tr
+      ><th scope="col"><span class="unseen">Bought</span></th><th scope="col">Part</th><th
+        scope="col"
+        class="n">Pieces</th
+      ><th scope="col" class="n">Each</th><th scope="col" class="n">Together</th><th
+        scope="col"
+        class="n">Left after it</th
+      >{#if handSum}<th scope="col" class="n">By hand</th>{/if}<th scope="col">Price seen</th></tr
+    >
+  </thead>
+  {#each byShop ? linesByShop(lines) : [{ shop: '', lines, togetherMinor: 0 }] as group (group.shop)}
+    <tbody>
+      {#if byShop}<tr class="shop"
+          ><th></th><th scope="rowgroup" colspan="3">{group.shop}</th><th class="n figures"
+            >{formatMoney(group.togetherMinor, money.currency)}</th
+          ></tr
+        >{/if}
+      {#each group.lines as one (one.line.id)}
+        {@const name = one.gear ? fullName(one.gear) : one.line.gearId}
+        <tr>
+          <td
+            ><Checkbox
+              hideLabel
+              labelText="{name} is bought"
+              checked={false}
+              on:check={({ detail }) => detail && onbought(one.line.id)}
+            /></td
+          >
+          <td
+            ><span class="part"
+              ><Glyph name={one.gear ? glyphOf(one.gear) : 'small item'} size={30} /><span
+                >{name}{one.line.basis === 'used' ? ', used' : ''}<span class="where"
+                  >{one.pocket ?? ''}</span
+                ></span
+              ></span
+            ></td
+          >
+          <td class="n figures">{one.line.quantity}</td>
+          <td class="n figures"
+            >{one.unitMinor === undefined
+              ? 'no price'
+              : formatMoney(one.unitMinor, money.currency)}</td
+          >
+          <td class="n figures"
+            ><button
+              class="text-button"
+              aria-label="Money of {name}"
+              title="Shipping, discount, cash-back, a sum by hand"
+              onclick={() => onmoney(one.line.id)}
+              >{formatMoney(isLater ? one.laterMinor : one.firmMinor, money.currency)}</button
+            ></td
+          >
+          <td class="n figures" class:over={one.remainingMinor < 0}
+            >{isLater ? '' : formatMoney(one.remainingMinor, money.currency)}</td
+          >
+          {#if handSum}
+            {@const claimed = one.line.handRemainingMinor}
+            <td class="n figures hand" class:over={slips.has(one.line.id)}
+              >{#if claimed !== undefined}{byHandWords(claimed, money.currency)}
+                {slips.has(one.line.id) ? '✗' : '✓'}<span class="unseen"
+                  >{slips.has(one.line.id) ? ', goes wrong here' : ', right by itself'}</span
+                >{/if}</td
+            >
+          {/if}
+          <td class="soft seen"
+            >{one.price
+              ? `${dayWords(one.price.date)}, ${one.price.source}${conversionWords(one.price) ? `; ${conversionWords(one.price)}` : ''}`
+              : ''}</td
+          >
+        </tr>
+      {/each}
+    </tbody>
+  {/each}
+</table>
+
+<style>
+  .where {
+    display: block;
+    color: var(--ink-soft);
+    font-size: 0.75rem;
+  }
+
+  .soft {
+    color: var(--ink-soft);
+    font-size: 0.8125rem;
+  }
+
+  table {
+    width: 100%;
+    border-collapse: collapse;
+  }
+
+  th {
+    padding: 0.2rem 0.5rem;
+    border-bottom: 1.5px solid var(--tan-line);
+    color: var(--ink-soft);
+    font-size: 0.75rem;
+    font-weight: 600;
+    text-align: left;
+  }
+
+  td {
+    padding: 0.3rem 0.5rem;
+    border-bottom: 1px dashed var(--line);
+  }
+
+  .n {
+    text-align: right;
+    white-space: nowrap;
+  }
+
+  .part :global(svg) {
+    flex: none;
+  }
+
+  .part {
+    display: flex;
+    gap: 0.6rem;
+    align-items: center;
+  }
+
+  .over {
+    color: var(--brick);
+  }
+
+  .shop th {
+    padding-top: 0.7rem;
+    font-family: var(--display);
+    font-weight: 600;
+    text-align: left;
+  }
+
+  .shop th.n {
+    text-align: right;
+  }
+
+  @media (max-width: 760px) {
+    thead {
+      display: none;
+    }
+
+    tr {
+      display: grid;
+      grid-template-columns: 1.8rem 1fr auto;
+      border-bottom: 1px dashed var(--line);
+    }
+
+    td {
+      border: 0;
+    }
+
+    td:nth-child(3),
+    td:nth-child(4),
+    td:nth-child(6),
+    .seen {
+      display: none;
+    }
+
+    .hand {
+      grid-column: 2 / -1;
+    }
+
+    .hand:not(:empty)::before {
+      content: 'by hand ';
+      color: var(--ink-soft);
+    }
+  }
+</style>
