@@ -150,7 +150,7 @@ test('prices come in as a list, are drawn, ring an alert, and change the plan on
   await page.keyboard.press('Escape');
 
   await choose('id,price,date,shop\ndunmarrow-plover,119.50,2026-11-20,fair\nno-such,1,,\n');
-  await expect(dialog).toContainText('Line 3: id “no-such” is no part of the shelf');
+  await expect(dialog).toContainText('Line 3: id “no-such” is not a part of the shelf');
   await expect(dialog.getByRole('button', { name: /^Note/ })).toBeDisabled();
   await dialog.getByRole('button', { name: 'Cancel' }).click();
   await choose(

@@ -28,7 +28,7 @@ test('the demo is settled and bought by mouse', async ({ page }) => {
 
   await page.getByRole('link', { name: 'To the buying list' }).click();
   await expect(page.getByRole('heading', { name: 'Buying list' })).toBeVisible();
-  await expect(page.getByText('still stop')).toHaveCount(0);
+  await expect(page.getByText('still block')).toHaveCount(0);
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Save as Markdown' }).click();
   expect((await download).suggestedFilename()).toBe('saltmarsh-loom-buying-list.md');

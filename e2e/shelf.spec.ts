@@ -160,7 +160,7 @@ test('a backup holds every project and opens elsewhere', async ({ page, browser 
     mimeType: 'application/zip',
     buffer: Buffer.from('no zip at all')
   });
-  await expect(fresh.getByText('The file is no ZIP, or it is damaged.')).toBeVisible();
+  await expect(fresh.getByText('The file is not a ZIP, or it is damaged.')).toBeVisible();
   await fresh
     .getByLabel('Backup file')
     .setInputFiles({ name: 'b.zip', mimeType: 'application/zip', buffer: zip });

@@ -42,7 +42,10 @@ const homely: readonly [RegExp, string][] = [
   [/\b(?:lowest|usable) sensitivity\b/i, 'base ISO, highest usable ISO'],
   [/\bnearest focus\b/i, 'minimum focus distance'],
   [/\btoo hot\b/i, 'overheats'],
-  [/\bglass first\b/i, 'lenses first']
+  [/\bglass first\b/i, 'lenses first'],
+  [/\bmark as worn\b/i, 'worn on the body'],
+  [/\bstill stops?\b|\bstops? (?:the|this|your) (?:kit|scene)\b/i, 'blocks the scene'],
+  [/(?<!\bthere )\bis no (?!longer\b)/i, 'is not']
 ];
 
 /** What reads or renames the words of others has to know them; a search knows what people call things. */

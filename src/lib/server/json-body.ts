@@ -37,7 +37,7 @@ export async function readJsonText(
     return { ok: true, text: await readText(request, mostBytes) };
   } catch (error) {
     if (isTooLarge(error)) return refused(413, tooLarge);
-    if (error instanceof TypeError) return refused(400, 'The body is no text in UTF-8');
+    if (error instanceof TypeError) return refused(400, 'The body is not text in UTF-8');
     throw error;
   }
 }

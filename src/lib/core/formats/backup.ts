@@ -70,7 +70,7 @@ export function readBackup(bytes: Uint8Array): BackupReading {
       }
     });
   } catch {
-    return { ok: false, faults: [{ field: '', says: 'The file is no ZIP, or it is damaged' }] };
+    return { ok: false, faults: [{ field: '', says: 'The file is not a ZIP, or it is damaged' }] };
   }
   if (unpacked > MOST_UNPACKED_BYTES)
     return { ok: false, faults: [{ field: '', says: 'The backup unpacks to more than 200 MB' }] };

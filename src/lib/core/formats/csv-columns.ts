@@ -332,7 +332,7 @@ const MOST_OF_ONE = 99;
 function readQuantity(text: string): number {
   const count = Number(text.replace(/\s*[x×]$|^[x×]\s*/i, ''));
   if (!Number.isInteger(count) || count < 0 || count > MOST_OF_ONE)
-    throw new MeasureError(`“${text.slice(0, 40)}” is no quantity; write 0 to ${MOST_OF_ONE}.`);
+    throw new MeasureError(`“${text.slice(0, 40)}” is not a quantity; write 0 to ${MOST_OF_ONE}.`);
   return count;
 }
 

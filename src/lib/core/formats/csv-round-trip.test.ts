@@ -59,7 +59,7 @@ describe('the shelf as a spreadsheet', () => {
     const spoilt = (text: string) =>
       read([csv.rows[0]!.map((cell, at) => (csv.headers[at] === 'quantity' ? text : cell))]);
     for (const wrong of ['many', '-1', '1.5', '100'])
-      expect(spoilt(wrong).refused[0]!.faults[0]!.says).toMatch(/is no quantity; write 0 to 99/);
+      expect(spoilt(wrong).refused[0]!.faults[0]!.says).toMatch(/is not a quantity; write 0 to 99/);
     expect(spoilt('4 x').lines[0]!.quantity).toBe(4);
   });
 

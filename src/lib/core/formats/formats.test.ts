@@ -85,7 +85,7 @@ describe('a satchel file', () => {
       'an unknown pocket',
       (f) => (f.project.pocketLimitsMinor = { shoes: 3 }),
       'project.pocketLimitsMinor.shoes',
-      /is no pocket/
+      /is not a pocket/
     ],
     [
       'a dim end above the bright one',

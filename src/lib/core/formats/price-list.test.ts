@@ -70,12 +70,12 @@ describe('a price list', () => {
   it.each([
     ['id,price\nno-such-part,12\n', /no-such-part/],
     ['id,price\n,12\n', /names no part/],
-    ['id,price\ndunmarrow-plover,\n', /no amount/],
-    ['id,price\ndunmarrow-plover,-4\n', /no price/],
+    ['id,price\ndunmarrow-plover,\n', /not an amount/],
+    ['id,price\ndunmarrow-plover,-4\n', /not a price/],
     ['id,price,currency\ndunmarrow-plover,€4,GBP\n', /is in EUR/],
-    ['id,price,currency\ndunmarrow-plover,4,pounds\n', /no currency code/],
-    ['id,price,date\ndunmarrow-plover,4,2026-02-30\n', /no day/],
-    ['id,price,until\ndunmarrow-plover,4,soon\n', /no day/],
+    ['id,price,currency\ndunmarrow-plover,4,pounds\n', /not a currency code/],
+    ['id,price,date\ndunmarrow-plover,4,2026-02-30\n', /not a day/],
+    ['id,price,until\ndunmarrow-plover,4,soon\n', /not a day/],
     ['id,price,condition\ndunmarrow-plover,4,mint\n', /neither new nor used/]
   ])('refuses a row with a sentence that says what and where: %j', (text, says) => {
     const { observations, refused } = read(text);

@@ -88,7 +88,7 @@ const isDay = (text: string): boolean =>
 const dayOrThrow = (text: string): string => {
   // A day that no calendar has makes an invalid date, which cannot be written out.
   if (!DAY.test(text) || Number.isNaN(Date.parse(`${text}T00:00:00Z`)) || !isDay(text))
-    throw new MeasureError(`“${text.slice(0, 40)}” is no day; write it as 2026-11-29.`);
+    throw new MeasureError(`“${text.slice(0, 40)}” is not a day; write it as 2026-11-29.`);
   return text;
 };
 
@@ -139,14 +139,14 @@ export function readPriceRows(
       throw new MeasureError(
         said === ''
           ? 'names no part'
-          : `“${said.slice(0, 60)}” is no part of the shelf; add the part first or correct the name.`
+          : `“${said.slice(0, 60)}” is not a part of the shelf; add the part first or correct the name.`
       );
     });
     const basis = read('basis', () => basisOf(cell('basis')));
     const amount = read('price', () => {
       const stated = cell('currency').toUpperCase();
       if (stated !== '' && !/^[A-Z]{3}$/.test(stated))
-        throw new MeasureError(`“${stated.slice(0, 40)}” is no currency code such as GBP.`);
+        throw new MeasureError(`“${stated.slice(0, 40)}” is not a currency code such as GBP.`);
       const found = readAmount(cell('price'), stated || defaults.currency);
       if (found.said && stated !== '' && found.currency !== stated)
         throw new MeasureError(

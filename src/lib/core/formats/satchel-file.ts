@@ -59,7 +59,7 @@ function shapeFaults(value: unknown): Fault[] {
     for (const one of level) {
       if (typeof one !== 'object' || one === null) continue;
       if (Object.hasOwn(one, '__proto__'))
-        return [{ field: '__proto__', says: 'is no name a field can have; take it out' }];
+        return [{ field: '__proto__', says: 'is not a name a field can have; remove it' }];
       for (const inner of Object.values(one)) next.push(inner);
     }
     level = next;

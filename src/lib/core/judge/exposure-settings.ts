@@ -123,7 +123,7 @@ function aperture(
           ? 'Stopped down until all that should be sharp is.'
           : task.blurN !== undefined
             ? 'Between the light there is, the blur asked for and what has to be sharp, this costs the picture least.'
-            : 'Closed as far as the light is too much: it costs nothing where a sharp background is no loss.';
+            : 'Closed as far as the light is too much: it costs nothing where the background may be sharp.';
   return {
     name: 'Aperture',
     set: atBothEnds(plans, ({ apertureN }) => figureWords(apertureN, 'f/')),

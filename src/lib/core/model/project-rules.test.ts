@@ -17,7 +17,7 @@ const wrong: Record<string, [Spoil, string, RegExp]> = {
   'a pocket nobody has': [
     (p) => (p.pocketLimitsMinor = { trousers: 5 } as never),
     'pocketLimitsMinor.trousers',
-    /is no pocket; the pockets are .*sound/
+    /is not a pocket; the pockets are .*sound/
   ],
   'half a penny for a pocket': [
     (p) => (p.pocketLimitsMinor = { sound: 10.5 }),

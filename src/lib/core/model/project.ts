@@ -149,7 +149,7 @@ export function projectFaults(project: Project): { field: string; says: string }
     if (!pockets.includes(pocket as Pocket)) {
       faults.push({
         field: `pocketLimitsMinor.${pocket}`,
-        says: `is no pocket; the pockets are ${pockets.join(', ')}`
+        says: `is not a pocket; the pockets are ${pockets.join(', ')}`
       });
     } else if (!Number.isInteger(limit) || limit < 0 || limit > MOST_MINOR) {
       faults.push({

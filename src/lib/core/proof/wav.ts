@@ -57,7 +57,7 @@ export async function readWavInfo(read: ReadBytes, fileBytes: number): Promise<W
       'This is a WAV file of the long kind (RF64). Cut it below 4 GB and drop it again.'
     );
   if (tag !== 'RIFF' || textAt(riff, 8) !== 'WAVE')
-    throw new WavError('This is no WAV file: it does not begin as one.');
+    throw new WavError('This is not a WAV file: it does not begin as one.');
   let format: WavFormat | undefined;
   let at = 12;
   for (let chunk = 0; chunk < MOST_CHUNKS; chunk++) {

@@ -60,7 +60,9 @@ export function currencyOf(text: string, own: string): string | undefined {
     );
   }
   if (code !== undefined)
-    throw new MeasureError(`“${code}” is no currency; write its code, such as EUR, or its sign.`);
+    throw new MeasureError(
+      `“${code}” is not a currency; write its code, such as EUR, or its sign.`
+    );
   return undefined;
 }
 
@@ -93,10 +95,10 @@ export function readAmount(text: string, own: string): Amount {
   const plain = figures.replace(/[\s\u00a0\u2009\u202f'’]/gu, '');
   const major = majorIn(plain, minorPerMajor(currency));
   if (major === undefined || /\d\s+[^\d\s.,'’]+\s*\d/u.test(figures))
-    throw new MeasureError(`“${text.trim()}” is no amount; write one such as 129.00.`);
+    throw new MeasureError(`“${text.trim()}” is not an amount; write one such as 129.00.`);
   if (/^[+]?-|^\u2212/u.test(plain) || major > MOST_MAJOR)
     throw new MeasureError(
-      `“${text.trim()}” is no price; it lies from 0 to ${MOST_MAJOR.toLocaleString('en')}.`
+      `“${text.trim()}” is not a price; it lies from 0 to ${MOST_MAJOR.toLocaleString('en')}.`
     );
   return {
     minor: minor(roundHalfAwayFromZero(major * minorPerMajor(currency))),

@@ -298,7 +298,7 @@ function takeOverOf(measures: SoundMeasures, { scene, record, mic }: TakenIn): A
       brings:
         mic!.selfNoiseDbA === undefined
           ? 'nobody states it, and this is what is left once the place is taken out'
-          : `its sheet says ${mic!.selfNoiseDbA}, and all noise of this take together is no more`,
+          : `its sheet says ${mic!.selfNoiseDbA}, and all noise of this take together is not more`,
       act: answerAct(mic!, 'selfNoiseDbA', own)
     });
   const { room } = scene;
@@ -391,7 +391,7 @@ export function differenceWords(
       Math.abs(b - a) < SURE_DB
         ? name === 'second'
           ? 'Neither is cleaner than the other.'
-          : 'The third is no cleaner than the first.'
+          : 'The third is not cleaner than the first.'
         : `The ${name} is ${minus(Math.abs(b - a), 0)} dB ${b > a ? 'cleaner' : 'noisier'}.`
     );
   else if (a !== undefined || b !== undefined)

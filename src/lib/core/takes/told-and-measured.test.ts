@@ -294,7 +294,7 @@ describe('three takes', () => {
       /^The third is \d+ dB cleaner\.$/
     );
     expect(differenceWords(measured(30), measured(30, 7), 'third')).toEqual([
-      'The third is no cleaner than the first.'
+      'The third is not cleaner than the first.'
     ]);
   });
 });

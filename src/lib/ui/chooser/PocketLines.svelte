@@ -100,9 +100,8 @@
           {/if}
           <button
             class="text-button word"
-            aria-pressed={line.worn === true}
             onclick={() => change(line.id, { worn: line.worn ? undefined : true })}
-            >{line.worn ? 'not worn' : 'mark as worn'}</button
+            >{line.worn ? 'not worn on the body' : 'worn on the body'}</button
           >
           <button
             class="text-button word"

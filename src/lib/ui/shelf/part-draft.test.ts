@@ -125,6 +125,6 @@ describe('a part in the form', () => {
       source: 'noted by hand'
     });
     draft.prices.priceNew.likely = 'cheap';
-    expect(readDraft(draft, 'x', 'GBP', today).faults.priceNew).toMatch(/“cheap” is no amount/);
+    expect(readDraft(draft, 'x', 'GBP', today).faults.priceNew).toMatch(/“cheap” is not an amount/);
   });
 });

@@ -45,7 +45,7 @@ function pictureThroughBody(rig: PlacedRig): Held | undefined {
       unit: 'yes/no',
       title: () => 'The live picture carries the menus',
       why: () =>
-        `${fullName(gear)} sends its screen marks over HDMI and is no camera over USB, so callers would see them.`
+        `${fullName(gear)} sends its screen marks over HDMI and is not a camera over USB, so callers would see them.`
     };
   }
   if (gear.cleanOutput !== true && gear.usbVideo === undefined) {
@@ -94,7 +94,7 @@ function wayIntoComputer(rig: PlacedRig): Held | undefined {
     unit: 'count',
     title: () => 'The computer cannot take the picture',
     why: () =>
-      `${fullName(rig.body!.gear)} ${rig.body!.gear.cleanOutput === true ? 'sends a clean picture over HDMI' : 'is no camera over USB'}, and nothing in the kit brings its picture into the computer.`
+      `${fullName(rig.body!.gear)} ${rig.body!.gear.cleanOutput === true ? 'sends a clean picture over HDMI' : 'is not a camera over USB'}, and nothing in the kit brings its picture into the computer.`
   };
 }
 
