@@ -59,11 +59,17 @@ export function packRulesOf(
 /** What a thread tells as it packs: a refusal, or lines of JSON, the last of them the answer. */
 export type PackTold = { refused: ReadyAnswer } | { line: string; isLast: boolean };
 
+/** A search that takes longer answers with what it has found, in milliseconds; well before its thread is ended. */
+const SEARCHED_MS = 45_000;
+
 /** A line is told so often, in milliseconds. */
 const TOLD_EVERY_MS = 250;
 
 /** Packs the text of a satchel file, telling how far it is. */
-export function* answerPacking(question: PackQuestion): Generator<PackTold, void, void> {
+export function* answerPacking(
+  question: PackQuestion,
+  searchedMs = SEARCHED_MS
+): Generator<PackTold, void, void> {
   const refused = (field: string, says: string): PackTold => ({
     refused: faultsAnswer(400, [{ field, says }])
   });
@@ -87,12 +93,17 @@ export function* answerPacking(question: PackQuestion): Generator<PackTold, void
   }
   const project = { ...given, activePlanId: planId };
   const priced = pricedFor(project, makeShelf(catalogue.items, shelf, project.ownGear));
+  const begun = performance.now();
   let told = -Infinity;
   const search = packing(project, priced, question.rules);
   for (;;) {
     const { value: progress, done } = search.next();
-    if (done === true || progress.judged >= question.mostJudged) {
-      yield { line: JSON.stringify(packAnswerOf(project, priced, progress)), isLast: true };
+    const isLate = performance.now() - begun > searchedMs;
+    if (done === true || progress.judged >= question.mostJudged || isLate) {
+      const answer = packAnswerOf(project, priced, progress);
+      const why = `stopped after ${searchedMs / 1000} s with what was found by then`;
+      const line = JSON.stringify(isLate && done !== true ? { ...answer, why } : answer);
+      yield { line, isLast: true };
       return;
     }
     if (performance.now() - told < TOLD_EVERY_MS) continue;

@@ -121,7 +121,8 @@ describe('what is asked of the packer', () => {
     if (!read.ok) expect(read.faults.map((fault) => fault.field)).toEqual([field]);
   });
 
-  const demo = demoProject();
+  const { scenes, ...whole } = demoProject();
+  const demo = { ...whole, scenes: scenes.slice(0, 1) };
   const question = (patch: Partial<PackQuestion>): PackQuestion => ({
     text: writeSatchel(makeSatchel(demo, shelfOf(demo))),
     planId: undefined,
@@ -138,6 +139,15 @@ describe('what is asked of the packer', () => {
     expect(answer.judged).toBeGreaterThanOrEqual(300);
     expect(answer.cameToItsEnd).toBe(false);
     expect(answer.file.project.plans[0].lines).toHaveLength(answer.best.lines.length);
+  });
+
+  it('ends with what was found when it has taken long enough, and says so', () => {
+    const told = [...answerPacking(question({ mostJudged: 1_000_000 }), 300)];
+    const last = told.at(-1)!;
+    const answer = JSON.parse('line' in last ? last.line : '{}');
+    expect(answer).toMatchObject({ done: true, cameToItsEnd: false });
+    expect(answer.why).toMatch(/^stopped after 0\.3 s/);
+    expect(answer.front.length).toBeGreaterThan(0);
   });
 
   it.each([
