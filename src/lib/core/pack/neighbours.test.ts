@@ -6,6 +6,7 @@ import { activePlan } from '../model/active-plan';
 import type { Project } from '../model/project';
 import { changesBetween } from './kit-changes';
 import { type Neighbour, neighboursOf } from './neighbours';
+import { isBoomArm } from './on-boom-arm';
 import { frameOf, noRules, type PackRules } from './pack-rules';
 import { compareWorth, filmsAll, judged, kitOf } from './packed-kit';
 import { UnlikeKits } from './unlike-kits';
@@ -90,6 +91,45 @@ describe('kits one change away', () => {
     kinds.delete('drive');
     kinds.delete('lamp');
     expect([...kinds]).toEqual(['microphone']);
+  });
+});
+
+describe('a microphone that can hang from a boom arm', () => {
+  const lesson: Project = { ...demo, scenes: demo.scenes.filter(({ id }) => id === 'loom-lesson') };
+  const hung = around(lesson).filter(
+    ({ judgement: { angles } }) => angles[0]!.rig.micPlace === 'boom arm'
+  );
+
+  it('comes with the arm, with what it hangs by and with its cable, for none of them helps alone', () => {
+    const came = hung.map(({ project }) =>
+      changesBetween(linesOf(lesson), linesOf(project), shelf).comesIn.map(({ gear }) => gear)
+    );
+    expect(came.length).toBeGreaterThan(3);
+    for (const gear of came) {
+      expect(gear.filter((one) => isBoomArm(one)).length).toBe(1);
+      expect(gear.some(({ kind }) => kind === 'cable')).toBe(true);
+      expect(gear.length).toBeGreaterThanOrEqual(3);
+    }
+  });
+
+  it('is judged as any kit, with nothing said of where it goes, and stops nothing', () => {
+    const [first] = hung;
+    expect(activePlan(first!.project).rigs).toEqual(activePlan(lesson).rigs);
+    for (const { judgement } of hung.slice(0, 5))
+      expect(judgement.findings.filter(({ code }) => ['A11', 'B3', 'S5'].includes(code))).toEqual(
+        []
+      );
+  });
+
+  it('stays where somebody has put it', () => {
+    const said = applyAct(lesson, {
+      type: 'set rig',
+      sceneId: 'loom-lesson',
+      angleId: lesson.scenes[0]!.angles[0]!.id,
+      patch: { micPlace: 'shoe' }
+    });
+    for (const { judgement } of around(said))
+      expect(judgement.angles[0]!.rig.micPlace).not.toBe('boom arm');
   });
 });
 

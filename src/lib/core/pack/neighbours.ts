@@ -12,6 +12,7 @@ import { newLine } from '../model/new-line';
 import type { PlanLine } from '../model/plan';
 import { type Pocket, pockets } from '../model/pocket';
 import type { Project } from '../model/project';
+import { hangsFromBoom, isBoomArm, onBoomArm } from './on-boom-arm';
 import type { PackFrame } from './pack-rules';
 
 /** A kit one change away, with what joins it. */
@@ -44,7 +45,8 @@ function rivals(lines: readonly PlanLine[], gear: GearItem, frame: PackFrame): P
 
 /**
  * Every kit one change away: a part in the place of each that does its job, or beside them; a part gone; a piece more
- * or fewer of what is counted; and what would mend the worst that stops it. Each comes with its joining parts.
+ * or fewer of what is counted; and what would mend the worst that stops it. Each comes with its joining parts, and a
+ * microphone that can hang from a boom arm also with the arm.
  *
  * @param isWanted leaves out parts that are not worth trying again
  */
@@ -66,6 +68,10 @@ export function* neighboursOf(
     });
     return { project: after, judgement, gearId, replaced };
   };
+  function* hung(act: Act, micLineId: string, gearId: string, replaced?: string) {
+    const kit = onBoomArm(tracked, applyAct(project, act), frame, micLineId);
+    if (kit) yield { ...kit, gearId, replaced };
+  }
   for (const line of plan.lines)
     if (!frame.isFixed(line)) {
       yield made({ type: 'remove line', lineId: line.id });
@@ -82,13 +88,18 @@ export function* neighboursOf(
       const price = frame.priceOf(gear)!;
       const line = { ...newLine(plan, gear), basis: frame.basisOf(gear) };
       for (const rival of rivals(plan.lines, gear, frame))
-        if (spent - costOf(rival) + price <= frame.mostMinor)
-          yield made(
-            swapFor(rival.id)({ ...line, quantity: rival.quantity }),
-            gear.id,
-            rival.gearId
-          );
-      if (spent + price <= frame.mostMinor) yield made({ type: 'add line', line }, gear.id);
+        if (spent - costOf(rival) + price <= frame.mostMinor) {
+          const swap = swapFor(rival.id)({ ...line, quantity: rival.quantity });
+          yield made(swap, gear.id, rival.gearId);
+          if (hangsFromBoom(gear)) yield* hung(swap, line.id, gear.id, rival.gearId);
+        }
+      if (spent + price > frame.mostMinor) continue;
+      const add: Act = { type: 'add line', line };
+      yield made(add, gear.id);
+      if (hangsFromBoom(gear)) yield* hung(add, line.id, gear.id);
+      if (isBoomArm(gear))
+        for (const { id, gearId } of plan.lines)
+          if (hangsFromBoom(shelf.byId.get(gearId))) yield* hung(add, id, gear.id);
     }
   const stop = before.findings.find(({ severity }) => severity === 'stop');
   if (!stop) return;

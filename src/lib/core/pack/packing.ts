@@ -262,7 +262,7 @@ class Search {
     const most = this.#perScene.map((all) =>
       Math.max(
         0,
-        ...all.filter((one) => those.has(one.bodyId)).map((one) => bestWithin(one, mostMinor))
+        ...all.filter((one) => those.has(one.bodyId)).map((one) => bestWithin(one.alone, mostMinor))
       )
     );
     return 100 * worthOf(this.frame.project, most) > best.merit.meritHundredths;

@@ -1,10 +1,13 @@
 import { greatest } from 'd3-array';
 import { applyAct } from '../acts/apply-act';
+import { type TrackedJudgement, trackJudgement } from '../judge/incremental';
 import type { PlanLine } from '../model/plan';
 import type { Project } from '../model/project';
 import { type SceneBounds, worthOf } from './bound/kit-bound';
 import type { BodyBound, RigBound } from './bound/scene-bound';
+import { onBoomArm } from './on-boom-arm';
 import { bareProject, type PackFrame } from './pack-rules';
+import { judged } from './packed-kit';
 
 /**
  * The rigs may take all of the money, or less by steps of this ratio down to a share of it: what joins, powers and
@@ -29,12 +32,13 @@ function spendsUpTo(mostMinor: number): number[] {
 /**
  * Kits to begin with, by what the bound rests on: for several spends and the bodies a kit can be worth most
  * with, the lens, support, microphone and lamps that are best together. A lens and a lamp, or a body and its lens, are
- * often worth their place only at once: no kit one change away shows it.
+ * often worth their place only at once: no kit one change away shows it. A microphone on a boom arm comes with the arm.
  */
 export function promisingKits(frame: PackFrame, perScene: SceneBounds): Project[] {
   const bare = bareProject(frame);
   const bodies = [...new Set(perScene.flat().map(({ bodyLineId }) => bodyLineId))];
   const kits = new Map<string, Project>();
+  let tracked: TrackedJudgement | undefined;
   for (const spend of spendsUpTo(frame.mostMinor)) {
     const best = (bounds: readonly BodyBound[]) =>
       greatest(
@@ -56,7 +60,11 @@ export function promisingKits(frame: PackFrame, perScene: SceneBounds): Project[
     for (const rigs of [...withOne, perScene.map(best)]) {
       const pieces = piecesOf(frame, rigs);
       const key = [...pieces].map(([{ id }, quantity]) => `${id} ${quantity}`).join();
-      if (pieces.size > 0 && !kits.has(key)) kits.set(key, withPieces(bare, pieces));
+      if (pieces.size === 0 || kits.has(key)) continue;
+      const kit = withPieces(bare, pieces);
+      const hung = rigs.find((rig) => rig?.onBoomArm !== undefined)?.onBoomArm;
+      tracked ??= trackJudgement(bare, judged(bare, frame.shelf));
+      kits.set(key, (hung !== undefined && onBoomArm(tracked, kit, frame, hung)?.project) || kit);
     }
   }
   return [...kits.values()];

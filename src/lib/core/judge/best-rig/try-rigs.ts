@@ -1,4 +1,4 @@
-import type { Plan, Rig } from '../../model/plan';
+import type { MicPlace, Plan, Rig } from '../../model/plan';
 import type { Project } from '../../model/project';
 import type { Angle, Scene } from '../../model/scene';
 import { NO_PART } from '../../model/word-lists';
@@ -123,6 +123,7 @@ export function keepParts(
   const { kit, scene, angle } = rigging;
   const isThere = (lineId: string) => lineId === NO_PART || kit.byLine(lineId) !== undefined;
   const isNew = (lineId: string) => newParts.lineIds.has(lineId);
+  const newPlaces = placesOpenedBy(newParts, kit);
   const choices = [...choicesIn(before)];
   // With another body another lens may be the right one.
   if (before.body && !isThere(before.body.line.id)) choices[0] = choices[1] = {};
@@ -134,9 +135,17 @@ export function keepParts(
     const choice = choices[job]!;
     const lines = linesOf(choice);
     const isKept = lines.length > 0 && lines.every(isThere);
-    if (isKept && !newParts.kinds.has(jobKinds[job]!)) continue;
+    const ofMicrophones = jobKinds[job] === 'microphone';
+    const mayBeNew = newParts.kinds.has(jobKinds[job]!) || (ofMicrophones && newPlaces.length > 0);
+    if (isKept && !mayBeNew) continue;
     const ways = trying.waysOf(waysFor, best);
-    const open = isKept ? ways.filter((way) => linesOf(way).some(isNew)) : ways;
+    const open = isKept
+      ? ways.filter(
+          (way) =>
+            linesOf(way).some(isNew) ||
+            (way.micPlace !== undefined && newPlaces.includes(way.micPlace))
+        )
+      : ways;
     if (open.length === 0) continue;
     const ofBodies = job === 0;
     const tries = ofBodies ? open.map((way) => ({ ...way, lensLineId: said?.lensLineId })) : open;
@@ -145,6 +154,17 @@ export function keepParts(
     if (ofBodies && best.rig.body?.line.id !== before.body?.line.id) choices[1] = {};
   }
   return best;
+}
+
+/** Where a microphone can go now that some parts are there. */
+function placesOpenedBy({ lineIds }: NewParts, kit: Kit): MicPlace[] {
+  const opened: MicPlace[] = [];
+  for (const lineId of lineIds) {
+    const gear = kit.byLine(lineId)?.gear;
+    if (gear?.kind === 'support' && gear.form === 'boom arm') opened.push('boom arm');
+    if (gear?.kind === 'thread adapter' && gear.movesShoeAside === true) opened.push('side arm');
+  }
+  return opened;
 }
 
 /** What a rig has chosen, job by job; nothing where it has none, so that the first to come is taken. */

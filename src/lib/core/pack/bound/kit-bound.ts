@@ -6,6 +6,7 @@ import { bareProject, type PackFrame } from '../pack-rules';
 import { judged } from '../packed-kit';
 import { LeanRigs } from './lean-rigs';
 import { type BodyBound, boundsOfScene } from './scene-bound';
+import type { Bound } from './steps';
 
 /** For at most so much in all no kit is worth more than so many hundredths of a point, as kits compare. */
 export interface BoundStep {
@@ -39,13 +40,14 @@ export function boundKits(frame: PackFrame, perScene: SceneBounds): BoundStep[] 
   const stepMinor = Math.max(1, dearest / MONEY_STEPS);
   const sharesOf = (
     bounds: readonly (readonly BodyBound[])[],
+    stepsOf: (own: BodyBound) => readonly Bound[],
     bodyMinor: (own: BodyBound) => number
   ) =>
     sharedBest(
       shareOf(project),
       bounds.map((all) =>
         all.flatMap((one) =>
-          one.shared.map(({ priceMinor, merit }) => ({
+          stepsOf(one).map(({ priceMinor, merit }) => ({
             at: Math.floor((priceMinor + bodyMinor(one)) / stepMinor),
             merit
           }))
@@ -57,21 +59,44 @@ export function boundKits(frame: PackFrame, perScene: SceneBounds): BoundStep[] 
 
   const withOne = [...prices].map(([id, minor]) => {
     const bounds = perScene.map((all) => all.filter(({ bodyLineId }) => bodyLineId === id));
-    return { minor, bounds, shared: sharesOf(bounds, () => 0) };
+    return {
+      minor,
+      bounds,
+      shared: sharesOf(
+        bounds,
+        ({ suppliedShare }) => suppliedShare,
+        () => 0
+      )
+    };
   });
-  const withAny = sharesOf(perScene, ({ bodyMinor }) => bodyMinor / perScene.length);
+  const withAny = sharesOf(
+    perScene,
+    ({ shared }) => shared,
+    ({ bodyMinor }) => bodyMinor / perScene.length
+  );
 
   const hundredthsFor = (mostMinor: number): number => {
     const free = Math.min(mostMinor - paidMinor, dearest);
     const stepsIn = (minor: number) => Math.min(MONEY_STEPS, Math.ceil(minor / stepMinor));
-    // Several bodies: of each scene's own the price, and the cheapest of the others'.
+    // Several bodies: of each scene's own the price, and the cheapest of the others', or of its supplies, which may
+    // come with another body.
     const several = perScene.map((all) =>
-      Math.max(0, ...all.map((one) => bestWithin(one, free - cheapestBeside(one.bodyLineId))))
+      Math.max(
+        0,
+        ...all.map((one) =>
+          Math.min(
+            bestWithin(one.alone, free - cheapestBeside(one.bodyLineId)),
+            bestWithin(one.supplied, free)
+          )
+        )
+      )
     );
     let best = free < 0 ? 0 : Math.min(worthOf(project, several), withAny[stepsIn(free)]!);
     for (const { minor, bounds, shared } of withOne) {
       if (minor > free) continue;
-      const alone = bounds.map((all) => Math.max(0, ...all.map((one) => bestWithin(one, free))));
+      const alone = bounds.map((all) =>
+        Math.max(0, ...all.map((one) => bestWithin(one.supplied, free)))
+      );
       best = Math.max(best, Math.min(worthOf(project, alone), shared[stepsIn(free - minor)]!));
     }
     return Math.round(100 * best);
@@ -136,9 +161,9 @@ export function* boundsOfScenes(
 }
 
 /** What a scene can be worth for at most so much. */
-export const bestWithin = ({ alone }: BodyBound, mostMinor: number): number => {
+export const bestWithin = (steps: readonly Bound[], mostMinor: number): number => {
   let best = 0;
-  for (const { priceMinor, merit } of alone)
+  for (const { priceMinor, merit } of steps)
     if (priceMinor <= mostMinor && merit > best) best = merit;
   return best;
 };

@@ -1,12 +1,13 @@
 import { computeFigures, type FigureRecord, type FigureSet } from '../../figures/record';
 import { activePlan } from '../../model/active-plan';
-import type { GearItem, GearKind } from '../../model/gear';
+import type { GearItem, GearKind, GearOf } from '../../model/gear';
 import { newLine } from '../../model/new-line';
 import type { Plan, PlanLine, Rig } from '../../model/plan';
 import { pockets } from '../../model/pocket';
+import type { SupportForm } from '../../model/gear/support';
 import type { Scene } from '../../model/scene';
 import { NO_PART } from '../../model/word-lists';
-import { type Kit, makeKit } from '../../rigs/kit';
+import { type Kit, type KitPart, makeKit } from '../../rigs/kit';
 import { lampsFor } from '../../rigs/place-lamps';
 import { lensMounts, mountOf } from '../../rigs/place-lens';
 import { micPlacesFor } from '../../rigs/place-mic';
@@ -107,6 +108,47 @@ export class LeanRigs {
       sceneId: scene.id,
       angleId: this.#angle.id
     };
+  }
+
+  isFixed(line: PlanLine): boolean {
+    return this.frame.isFixed(line);
+  }
+
+  /** All parts of a kind that may be in a kit, each with as many pieces as it may have. */
+  parts<K extends GearKind>(kind: K): readonly KitPart<GearOf<K>>[] {
+    return this.#all.of(kind);
+  }
+
+  /** The part of a kind that a way takes. */
+  partOf<K extends GearKind>(kind: K, { lines }: Way): KitPart<GearOf<K>> | undefined {
+    return this.parts(kind).find(({ line }) => lines.some(({ id }) => id === line.id));
+  }
+
+  /** The scene makes its own light, and without a lamp it is stopped. */
+  get needsLamp(): boolean {
+    return this.scene.room !== undefined && this.scene.lightSource === 'lamps';
+  }
+
+  /** Nothing but a hand and what flies goes without. */
+  needsSupport(body: Way): boolean {
+    return this.#angle.cameraPlace !== 'hand' && this.partOf('body', body)?.gear.form !== 'drone';
+  }
+
+  /** What the key lamp stands on costs at least; nothing where somebody has put it on a support. */
+  cheapestStandMinor(): number {
+    const isPut = this.#said.lamps?.some(({ standLineId }) => standLineId !== undefined);
+    return isPut === true ? 0 : this.#cheapestSupportMinor('light stand');
+  }
+
+  /** What holds a microphone at a place beside the camera costs at least. */
+  cheapestHolderMinor({ choice }: Way): number {
+    return choice.micPlace === 'boom arm' ? this.#cheapestSupportMinor('boom arm') : 0;
+  }
+
+  #cheapestSupportMinor(form: SupportForm): number {
+    const those = this.parts('support').filter(({ gear }) => gear.form === form);
+    const cheapest = Math.min(...those.map(({ line }) => this.priceOf(line)));
+    return Number.isFinite(cheapest) ? cheapest : 0;
   }
 
   private gearOf(line: PlanLine): GearItem | undefined {

@@ -1,7 +1,7 @@
 import { greatest } from 'd3-array';
 import { type FigureId, figureIndex } from '../../figures/table';
 import { type FigureRecord, figureSet, type FigureSet, known } from '../../figures/record';
-import { type Axis, axes, axisCurves } from '../../merit/axis-curves';
+import { type Axis, axisCurves } from '../../merit/axis-curves';
 import {
   axisPoints,
   figuresOfAxis,
@@ -14,18 +14,19 @@ import { weightsOf } from '../../merit/schools';
 import type { PlanLine } from '../../model/plan';
 import type { Project } from '../../model/project';
 import { NO_PART } from '../../model/word-lists';
+import { hearsVoice } from '../../rigs/placed-rig';
 import type { LeanRigs, ReckonedRig, Way } from './lean-rigs';
-
-/** For so much money a scene can be worth so much and no more. */
-export interface Bound {
-  priceMinor: number;
-  merit: number;
-}
+import { JointPrices } from './joint-prices';
+import { type Bound, HalfWorths, Steps } from './steps';
+import { type Supplies, suppliesFor } from './supply-bound';
+import { mostLasting, NOT_JUDGED, RigWorth } from './rig-worth';
 
 /** A bound with the parts it rests on. */
 export interface RigBound extends Bound {
   /** In the order they were chosen; a lamp that is key and fill stands there twice. */
   lines: readonly PlanLine[];
+  /** The line of a microphone that hangs from a boom arm, which is not among the lines. */
+  onBoomArm: string | undefined;
 }
 
 /** A body, and what a scene filmed with it can be worth: the dearer the better, each step above the one before. */
@@ -33,11 +34,18 @@ export interface BodyBound {
   bodyId: string;
   bodyLineId: string;
   bodyMinor: number;
-  /** By what is spent, the body too, as if the scene were alone. */
+  /** By what is spent, the body too, as if the scene were alone and everything that lasts cost nothing. */
   alone: readonly RigBound[];
+  /** The same with what powers, records and copies paid. */
+  supplied: readonly Bound[];
   /** By this scene's share of what is spent beside the body: a part that several scenes can use is shared by them. */
   shared: readonly Bound[];
+  /** The same with its share of what powers, records and copies. */
+  suppliedShare: readonly Bound[];
 }
+
+/** Shares are rounded down to so much, for thirds of prices make as many shares as there are rigs. */
+const SHARES_MINOR = 20;
 
 /** In how many scenes a line can be used, by its id. */
 export type ScenesUsing = ReadonlyMap<string, number>;
@@ -47,26 +55,36 @@ export type ScenesUsing = ReadonlyMap<string, number>;
  *
  * Every axis is taken at its best on its own: each reads only some of these (light the lens and the lamps, sound the
  * microphone, steadiness lens and support, ease all of them, endurance and safety net the body), in a kit that holds
- * nothing that is in the way and, for what lasts, everything there is. What joins, powers and stores costs nothing;
- * nothing weakens. So no kit can be worth more, and most are worth less.
+ * nothing that is in the way and, for what lasts, everything there is, or what can be had for so much. Of what joins
+ * and holds only that is paid without which the scene is stopped; nothing weakens. So no kit that is not stopped can be
+ * worth more, and most are worth less.
  */
 export function* boundsOfScene(
   project: Project,
   rigs: LeanRigs,
   scenesUsing: ScenesUsing
 ): Generator<BodyBound | undefined, void, void> {
-  const handled = pricedBy(rigs, scenesUsing);
-  const worth = worthBy(weightsOf(project));
+  const scenes = project.scenes.length;
+  const handled = pricedBy(rigs, scenesUsing, scenes);
+  const joints = new JointPrices(rigs);
   const lamps = lampsOf(rigs, handled);
   const knots = knotsOf(lamps);
   for (const body of rigs.bodies()) {
-    const [alone, shared] = [new Steps<readonly Way[]>(), new Steps()];
+    const alone = new Steps<readonly Way[]>();
+    const [beforeSupplies, beforeShares] = [new HalfWorths(), new HalfWorths()];
     const lenses = rigs.lenses(body);
-    const mics = micsFor(rigs, body, lenses, handled);
-    const lasting = lenses[0] && lastingOf(rigs, body, lenses[0]);
+    const mics = micsFor(rigs, joints, body, lenses, handled);
+    const supplies = lenses[0] ? suppliesBeside(rigs, body, lenses[0]) : [];
+    const worth = new RigWorth(
+      weightsOf(project),
+      mics.some(({ gains }) => gains[0] !== NOT_JUDGED)
+    );
+    const everything = mostLasting(supplies);
+    const supportsHeld = supportsFor(rigs, joints, body);
     const beside: LensBeside[] = [];
     for (const way of lenses) {
-      beside.push(lensBeside(rigs, body, way, knots, handled));
+      const lensMinor = joints.lensOn(body, way);
+      beside.push(lensBeside(rigs, body, way, lensMinor, supportsHeld, knots, handled));
       yield undefined;
     }
     for (const lens of undominated(beside)) {
@@ -76,23 +94,15 @@ export function* boundsOfScene(
         for (const lamp of lit)
           for (const mic of mics) {
             const ease = easeOf(lens.start, support.handling, lamp.handling, mic.handling);
-            const merit = worth(
-              mic.gains[0]!,
-              lamp.gains[0]!,
-              lens.gains[0]!,
-              support.gains[0]!,
-              ease,
-              lasting!
-            );
+            worth.of(mic.gains[0]!, lamp.gains[0]!, lens.gains[0]!, support.gains[0]!, ease);
+            const merit = worth.with(everything);
             const price = lens.priceMinor + support.priceMinor + lamp.priceMinor + mic.priceMinor;
             const dear = body.priceMinor + price;
             if (alone.isNew(dear, merit))
               alone.add(dear, merit, [lens.ways, support.ways, lamp.ways, mic.ways].flat());
-            shared.add(
-              lens.shareMinor + support.shareMinor + lamp.shareMinor + mic.shareMinor,
-              merit,
-              undefined
-            );
+            beforeSupplies.add(dear, worth);
+            const share = lens.shareMinor + support.shareMinor + lamp.shareMinor + mic.shareMinor;
+            beforeShares.add(SHARES_MINOR * Math.floor(share / SHARES_MINOR), worth);
           }
     }
     yield {
@@ -102,66 +112,19 @@ export function* boundsOfScene(
       alone: alone.all.map(({ priceMinor, merit, of }) => ({
         priceMinor,
         merit,
-        lines: [body, ...of].flatMap(({ lines }) => lines)
+        lines: [body, ...of].flatMap(({ lines }) => lines),
+        onBoomArm: of.find(({ choice }) => choice.micPlace === 'boom arm')?.choice.micLineId
       })),
-      shared: shared.all
+      supplied: beforeSupplies.suppliedBy(supplies, worth, 1),
+      shared: beforeShares.suppliedBy([everything], worth, scenes),
+      suppliedShare: beforeShares.suppliedBy(supplies, worth, scenes)
     };
   }
 }
 
-/** Nothing to judge there. */
-const NOT_JUDGED = -Infinity;
-
-/**
- * As axes are combined: half the weighted mean, half the least of what each pulls. Asked a million times, so it
- * makes no object.
- */
-function worthBy(weights: Readonly<Record<Axis, number>>) {
-  const said = axes.map((axis) => weights[axis]);
-  const alike = axes.map(() => 1);
-  const combined = (points: readonly number[], own: readonly number[]): number => {
-    let [weightSum, sum, heaviest, least] = [0, 0, 0, Infinity];
-    for (let at = 0; at < points.length; at++) {
-      if (points[at] === NOT_JUDGED) continue;
-      weightSum += own[at]!;
-      sum += own[at]! * points[at]!;
-      heaviest = Math.max(heaviest, own[at]!);
-    }
-    if (weightSum === 0) return combined(points, alike);
-    for (let at = 0; at < points.length; at++)
-      if (points[at] !== NOT_JUDGED)
-        least = Math.min(least, 100 - (own[at]! / heaviest) * (100 - points[at]!));
-    return 0.5 * (sum / weightSum) + 0.5 * least;
-  };
-  const points = axes.map(() => 0.5);
-  return (
-    sound: number,
-    light: number,
-    picture: number,
-    steady: number,
-    ease: number,
-    { endurance, safety }: Lasting
-  ): number => {
-    points[0] = sound;
-    points[1] = light;
-    points[2] = picture;
-    points[3] = steady;
-    points[4] = endurance;
-    points[5] = ease;
-    points[6] = safety;
-    return combined(points, said);
-  };
-}
-
-/** What a body comes to with everything there is to power it, to record on and to copy to. */
-interface Lasting {
-  endurance: number;
-  safety: number;
-}
-
-function lastingOf(rigs: LeanRigs, body: Way, lens: Way): Lasting {
+function suppliesBeside(rigs: LeanRigs, body: Way, lens: Way): Supplies[] {
   const supplied = rigs.suppliedRig(forLasting, body, lens, bare.support, bare.mic, bare.lamps);
-  return { endurance: pointsOf('endurance', supplied), safety: pointsOf('safety net', supplied) };
+  return suppliesFor(rigs, supplied);
 }
 
 function pointsOf(axis: Axis, { rig, record }: ReckonedRig): number {
@@ -199,7 +162,10 @@ const forSound = figuresFor(['sound'], handlingFigures);
 const forLamps = figuresFor([], [...handlingFigures, 'ownLight', 'keySoftness']);
 const forExposure = figuresFor([], ['exposureCost']);
 const forPicture = figuresFor(['picture']);
-const forLasting = figuresFor(['endurance', 'safety net']);
+const forLasting = figuresFor(
+  ['endurance', 'safety net'],
+  ['bodyDraw', 'coldShare', 'recordedAway', 'longestTake', 'bitRate']
+);
 
 const handlingOf = ({ record }: ReckonedRig): Handling =>
   handlingFigures.map((id) => valueOf(record, id)) as unknown as Handling;
@@ -208,12 +174,18 @@ const handlingOf = ({ record }: ReckonedRig): Handling =>
 const added = (before: Handling, after: ReckonedRig): Handling =>
   handlingOf(after).map((now, at) => Math.max(0, now - before[at]!)) as unknown as Handling;
 
-type Handle = (ways: readonly Way[], gains: readonly number[], handling: Handling) => Handled;
+type Handle = (
+  ways: readonly Way[],
+  gains: readonly number[],
+  handling: Handling,
+  /** What joins or holds them costs at least; every scene can use that. */
+  besideMinor?: number
+) => Handled;
 
 /** Some ways together with what they bring, priced in full and by the scenes that can share each part. */
-function pricedBy({ priceOf }: LeanRigs, scenesUsing: ScenesUsing): Handle {
-  return (ways, gains, handling) => {
-    let [priceMinor, shareMinor] = [0, 0];
+function pricedBy({ priceOf }: LeanRigs, scenesUsing: ScenesUsing, scenes: number): Handle {
+  return (ways, gains, handling, besideMinor = 0) => {
+    let [priceMinor, shareMinor] = [besideMinor, besideMinor / scenes];
     for (const { lines } of ways)
       for (const line of lines) {
         const price = priceOf(line);
@@ -264,13 +236,20 @@ function lampsOf(rigs: LeanRigs, handled: Handle): Lamps[] {
   if (!lens) return [];
   const beside = (lamp: Way) => rigs.rig(forLamps, body, lens, bare.support, bare.mic, lamp);
   const start = handlingOf(beside(bare.lamps));
+  const standMinor = rigs.cheapestStandMinor();
   return undominated(
-    rigs.lamps().map((way) => {
-      const lit = beside(way);
-      const [lux, softness] = [valueOf(lit.record, 'ownLight'), valueOf(lit.record, 'keySoftness')];
-      const one = handled([way], [lux, softness], added(start, lit));
-      return { ...one, way, lux, softness };
-    })
+    whereAny(
+      rigs.lamps().map((way) => {
+        const lit = beside(way);
+        const { record } = lit;
+        const [lux, softness] = [valueOf(record, 'ownLight'), valueOf(record, 'keySoftness')];
+        const key = lit.rig.keyLamp?.part.gear;
+        const heldMinor = key && key.form !== 'bulb' ? standMinor : 0;
+        const one = handled([way], [lux, softness], added(start, lit), heldMinor);
+        return { ...one, way, lux, softness };
+      }),
+      ({ way }) => !rigs.needsLamp || way.lines.length > 0
+    )
   );
 }
 
@@ -286,6 +265,30 @@ function knotsOf(lamps: readonly Lamps[]): Lamps[] {
   );
 }
 
+/** Those a scene can be filmed with; all, where it cannot be filmed with any. */
+function whereAny<T>(all: readonly T[], films: (one: T) => boolean): readonly T[] {
+  const those = all.filter(films);
+  return those.length > 0 ? those : all;
+}
+
+/** A support, and what joins a body to it. */
+interface SupportHeld {
+  way: Way;
+  joinedMinor: number;
+}
+
+function supportsFor(rigs: LeanRigs, joints: JointPrices, body: Way): readonly SupportHeld[] {
+  const supports = rigs.supports().map((way) => ({ way, joinedMinor: joints.held(body, way) }));
+  return whereAny(
+    supports,
+    ({ way, joinedMinor }) =>
+      Number.isFinite(joinedMinor) && (way.lines.length > 0 || !rigs.needsSupport(body))
+  ).map(({ way, joinedMinor }) => ({
+    way,
+    joinedMinor: Number.isFinite(joinedMinor) ? joinedMinor : 0
+  }));
+}
+
 /** A lens on a body; what it brings beside the lamps and on the supports there are. */
 interface LensBeside extends Weighed {
   start: Handling;
@@ -299,14 +302,16 @@ function lensBeside(
   rigs: LeanRigs,
   body: Way,
   way: Way,
+  joinedMinor: number,
+  supportsHeld: readonly SupportHeld[],
   knots: readonly Lamps[],
   handled: Handle
 ): LensBeside {
   const alone = rigs.rig(forHandling, body, way, bare.support, bare.mic, bare.lamps);
   const start = handlingOf(alone);
-  const supports = rigs.supports().map((support) => {
+  const supports = supportsHeld.map(({ way: support, joinedMinor: heldMinor }) => {
     const held = rigs.rig(forHolding, body, way, support, bare.mic, bare.lamps);
-    return handled([support], [pointsOf('steadiness', held)], added(start, held));
+    return handled([support], [pointsOf('steadiness', held)], added(start, held), heldMinor);
   });
   const costs = curveOf('light', 'exposureCost');
   const worst = Math.min(...costs.map(([, points]) => points));
@@ -316,7 +321,7 @@ function lensBeside(
     return isKnown ? pointsOn(costs, valueOf(record, 'exposureCost')) : worst;
   });
   return {
-    ...handled([way], [], start),
+    ...handled([way], [], start, Number.isFinite(joinedMinor) ? joinedMinor : 0),
     gains: [
       pointsOf(
         'picture',
@@ -346,7 +351,13 @@ const isOnCamera = ({ choice }: Way) =>
   choice.micPlace === 'shoe' || choice.micPlace === 'side arm';
 
 /** Microphones beside a body, into it or into a recorder, with the lens that is least in their way. */
-function micsFor(rigs: LeanRigs, body: Way, lenses: readonly Way[], handled: Handle): Handled[] {
+function micsFor(
+  rigs: LeanRigs,
+  joints: JointPrices,
+  body: Way,
+  lenses: readonly Way[],
+  handled: Handle
+): Handled[] {
   const mics = rigs.mics();
   const beside = (lens: Way, mic: Way, recorder: Way = bare.mic) =>
     rigs.rig(forSound, body, lens, bare.support, recorder, mic, bare.lamps);
@@ -354,12 +365,25 @@ function micsFor(rigs: LeanRigs, body: Way, lenses: readonly Way[], handled: Han
   const lens = greatest(lenses, (one) => pointsOf('sound', beside(one, near)));
   if (!lens) return [];
   const start = handlingOf(beside(lens, bare.mic));
+  const ways = mics.flatMap((mic) =>
+    rigs.recorders().map((recorder) => {
+      const heard = beside(lens, mic, recorder);
+      return { ways: [mic, recorder], heard, joinedMinor: joints.heard(heard.rig) };
+    })
+  );
+  const filming = whereAny(
+    ways,
+    ({ heard: { rig }, joinedMinor }) =>
+      Number.isFinite(joinedMinor) && (!hearsVoice(rig) || rig.hearsByBody || rig.mic !== undefined)
+  );
   return undominated(
-    mics.flatMap((mic) =>
-      rigs.recorders().map((recorder) => {
-        const heard = beside(lens, mic, recorder);
-        return handled([mic, recorder], [pointsOf('sound', heard)], added(start, heard));
-      })
+    filming.map(({ ways: together, heard, joinedMinor }) =>
+      handled(
+        together,
+        [pointsOf('sound', heard)],
+        added(start, heard),
+        (Number.isFinite(joinedMinor) ? joinedMinor : 0) + rigs.cheapestHolderMinor(together[0]!)
+      )
     )
   );
 }
@@ -374,27 +398,4 @@ function undominated<W extends Weighed>(ways: readonly W[]): W[] {
     kept.push(way);
   }
   return kept;
-}
-
-/** Best merit by money, each step dearer and better than the one before, and what it is of. */
-class Steps<Of = undefined> {
-  readonly #best = new Map<number, { merit: number; of: Of }>();
-
-  /** Whether so much for so much is better than what was added for the same. */
-  isNew(priceMinor: number, merit: number): boolean {
-    const before = this.#best.get(priceMinor);
-    return before === undefined || before.merit < merit;
-  }
-
-  add(priceMinor: number, merit: number, of: Of): void {
-    if (this.isNew(priceMinor, merit)) this.#best.set(priceMinor, { merit, of });
-  }
-
-  get all(): (Bound & { of: Of })[] {
-    const steps: (Bound & { of: Of })[] = [];
-    for (const [priceMinor, { merit, of }] of [...this.#best].sort(([one], [other]) => one - other))
-      if (steps.length === 0 || merit > steps[steps.length - 1]!.merit)
-        steps.push({ priceMinor, merit, of });
-    return steps;
-  }
 }
