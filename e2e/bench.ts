@@ -1,3 +1,4 @@
+import type { Project } from '../src/lib/core/model/project';
 import { type Locator, type Page, test as base, expect } from '@playwright/test';
 
 /**
@@ -84,6 +85,33 @@ export async function exportedFile(
   const text = Buffer.concat(chunks).toString('utf8');
   await page.keyboard.press('Escape');
   return { text, value: JSON.parse(text) };
+}
+
+/** What is open, changed and opened as a file of its own. */
+export async function openChanged(
+  page: Page,
+  name: string,
+  change: (project: Record<string, unknown>) => void
+) {
+  const { value } = await exportedFile(page);
+  Object.assign(value.project, { id: `id-${name.replaceAll(' ', '-')}`, name });
+  change(value.project);
+  await page.getByRole('button', { name: 'File', exact: true }).click();
+  await page.getByLabel('Satchel file').setInputFiles({
+    name: 'changed.satchel.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(JSON.stringify(value))
+  });
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+  await expect(page.getByRole('banner').getByText(name)).toBeVisible();
+  await expect(page.getByText('all saved')).toBeVisible();
+}
+
+/** A project with one of its scenes alone. */
+export function keepOneScene(project: Record<string, unknown>, sceneId: string) {
+  const { scenes, plans } = project as unknown as Pick<Project, 'scenes' | 'plans'>;
+  project.scenes = scenes.filter(({ id }) => id === sceneId);
+  for (const plan of plans) plan.rigs = plan.rigs.filter((rig) => rig.sceneId === sceneId);
 }
 
 /** The lesson filmed from a second angle, and the finding about what that lacks, unfolded. */

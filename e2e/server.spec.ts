@@ -1,5 +1,4 @@
-import type { Project } from '../src/lib/core/model/project';
-import { expect, exportedFile, openDemo, test, unfold } from './bench';
+import { expect, exportedFile, keepOneScene, openDemo, test, unfold } from './bench';
 
 test('POST /api/evaluate judges as the page does', async ({ page, request }) => {
   await openDemo(page);
@@ -28,10 +27,7 @@ test('POST /api/pack tells how far it is, and ends with kits the judge agrees to
   await openDemo(page);
   const { value } = await exportedFile(page);
   // One scene and few kits: a slow machine packs as much in its time as others do in a tenth of it.
-  const project = value.project as unknown as Pick<Project, 'scenes' | 'plans'>;
-  project.scenes = project.scenes.filter(({ id }) => id === 'loom-lesson');
-  for (const plan of project.plans)
-    plan.rigs = plan.rigs.filter(({ sceneId }) => sceneId === 'loom-lesson');
+  keepOneScene(value.project, 'loom-lesson');
   const answer = await request.post('/api/pack?locked=sound&used=never&most=1200', { data: value });
   expect(answer.status()).toBe(200);
   expect(answer.headers()['content-type']).toContain('application/x-ndjson');

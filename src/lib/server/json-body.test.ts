@@ -38,7 +38,7 @@ describe('a posted body', () => {
     ['no kind', post('{}', { 'content-type': '' }), 415, /application\/json/],
     ['a page of no address', post('{}', { origin: 'null' }), 403, /another site/],
     ['what is no address', post('{}', { origin: 'nonsense' }), 403, /another site/],
-    ['bytes that are no text', post(new Uint8Array([0x22, 0xff, 0xfe, 0x22])), 400, /no text/]
+    ['bytes that are no text', post(new Uint8Array([0x22, 0xff, 0xfe, 0x22])), 400, /not text/]
   ])('from %s is refused with a sentence', async (_what, request, status, says) => {
     const answer = await read(request);
     expect(answer).toMatchObject({ ok: false, status });

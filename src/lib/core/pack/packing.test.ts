@@ -53,7 +53,9 @@ describe('the front', () => {
   ] as const)('of %s is worth no less where there is more money', (style, isFirst) => {
     const bestWith = (limit: number) => {
       const start = answered([style], limit, 'sound and light first', false, false);
-      return bestOf(start, pack(start, catalogue, noRules, { thorough: !isFirst })).merit;
+      // To its end on a third of the shelf, which takes a third of the time.
+      const from = isFirst ? catalogue : makeShelf(catalogue.items.filter((_, at) => at % 3 === 0));
+      return bestOf(start, pack(start, from, noRules, { thorough: !isFirst })).merit;
     };
     const [usual, ample] = (isFirst ? [1200, 2500] : [600, 1200]).map(bestWith) as [
       KitMerit,
