@@ -1,4 +1,5 @@
 import { applyAct } from '../acts/apply-act';
+import { trackJudgement } from '../judge/incremental';
 import type { Judgement } from '../judge/judgement';
 import { activePlan } from '../model/active-plan';
 import type { GearItem } from '../model/gear';
@@ -14,6 +15,7 @@ import {
   type SceneBounds,
   worthOf
 } from './bound/kit-bound';
+import { broughtWithin, grafted } from './graft';
 import { type FrontKit, KitFront } from './kit-front';
 import { spendableOf } from './front-steps';
 import { neighboursOf } from './neighbours';
@@ -71,6 +73,10 @@ const FIRST_KIT_SHARES = { front: 0.5, camps: 0.8 } as const;
 const MOST_RIGS_TO_BEGIN_WITH = 10_000;
 /** Where nothing within the budget films all, it is looked so much further than the cheapest that does. */
 const PAST_THE_CHEAPEST = 1.1;
+/** So many rigs of a scene are put into the best kit. */
+const MOST_GRAFTS = 30;
+/** So often what came out better is looked at again for other rigs. */
+const GRAFTING_ROUNDS = 4;
 /** Told of after so many kits. */
 const TOLD_EVERY = 60;
 /** A part that made no kit better in so many looks round is left out of most. */
@@ -110,6 +116,7 @@ export function* packing(
   yield* search.run(FIRST_KIT_SHARES.front * mostJudged);
   yield* search.followCamps(FIRST_KIT_SHARES.camps * mostJudged);
   yield* search.run(mostJudged);
+  if (thorough) yield* search.graft();
   yield* search.trim();
   if (thorough) yield* search.bound();
   return search.progress(true);
@@ -275,6 +282,39 @@ class Search {
     yield* this.#lookRound(project, before, whole, camp);
     this.#expanded += 1;
     yield this.progress(false);
+  }
+
+  /**
+   * Puts into the best kit, scene by scene, the rigs of the same body that may be worth more, and looks round from what
+   * comes out better, until nothing does.
+   */
+  *graft(): Generator<PackProgress, void, void> {
+    const { frame } = this;
+    const spendable = spendableOf(frame.project);
+    for (let round = 0; round < GRAFTING_ROUNDS; round++) {
+      const best = this.#front.bestFor(spendable);
+      if (!best || !this.#perScene || !filmsAll(best.merit)) return;
+      const project = withKit(frame.project, best);
+      const before = judged(project, frame.shelf);
+      const tracked = trackJudgement(project, before);
+      for (const [at, { id }] of project.scenes.entries()) {
+        const angle = before.angles.find(({ scene }) => scene.id === id)!;
+        const now = before.merit.scenes.find(({ sceneId }) => sceneId === id)?.low ?? 0;
+        const pairs = this.#perScene[at]!.find(
+          ({ bodyId }) => bodyId === angle.rig.body?.gear.id
+        )?.pairs;
+        for (const pair of pairs?.slice(0, MOST_GRAFTS) ?? [])
+          if (pair.merit > now) {
+            const kit = grafted(tracked, project, before, frame, angle, pair);
+            this.#take(kit);
+            const within = broughtWithin(kit, frame);
+            if (within) this.#take(within);
+            yield this.progress(false);
+          }
+      }
+      if (this.#front.bestFor(spendable) === best) return;
+      yield* this.run(Infinity);
+    }
   }
 
   /** Looks round the kits of the front, until none is left or so many kits were judged. */

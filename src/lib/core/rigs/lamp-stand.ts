@@ -60,7 +60,7 @@ export const holdersFor = ({ role }: { role: LampBesideKey['role'] | 'key' }): r
   role === 'overhead' ? holdersOverhead : holdersBeside;
 
 /** What clamps on by itself, or stands in the picture as a thing of the room. */
-const holdsItself = ({ form }: LampGear): boolean => form === 'bulb' || form === 'practical';
+export const holdsItself = ({ form }: LampGear): boolean => form === 'bulb' || form === 'practical';
 
 /** What holds the lamps beside the key, each piece once; a lamp that is seen in the picture and a bulb hold themselves. */
 export const lampsHeldBesideKey = memoOn((rig: PlacedRig): readonly HeldLamp[] => {
@@ -115,7 +115,8 @@ export const lampsHeldBesideKey = memoOn((rig: PlacedRig): readonly HeldLamp[] =
   return held;
 });
 
-const carries = ({ payloadKg }: SupportGear, { massG }: LampGear) =>
+/** Whether a stand bears a lamp; one of the two unstated, it is not in doubt. */
+export const carries = ({ payloadKg }: SupportGear, { massG }: LampGear) =>
   massG === undefined || payloadKg === undefined ? 'fine' : payloadVerdict(massG / 1000, payloadKg);
 
 /**

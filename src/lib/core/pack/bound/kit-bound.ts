@@ -1,7 +1,10 @@
 import { activePlan } from '../../model/active-plan';
+import { pocketOf } from '../../model/gear';
 import type { Plan, PlanLine } from '../../model/plan';
+import { pockets } from '../../model/pocket';
 import type { Project } from '../../model/project';
 import type { Scene } from '../../model/scene';
+import { spendableOf } from '../front-steps';
 import { bareProject, type PackFrame } from '../pack-rules';
 import { judged } from '../packed-kit';
 import { LeanRigs } from './lean-rigs';
@@ -135,10 +138,23 @@ export function* boundsOfScenes(
     const own = now.find((one) => one.line.id === line.id);
     return own ? Math.min(stated, own.firmMinor / Math.max(1, own.line.quantity)) : stated;
   };
+  const bare = judged(bareProject(frame), shelf).money;
+  // In a pocket whose limit is passed by what stays nothing more is bought.
+  const isAllowed = (lines: readonly PlanLine[]): boolean =>
+    pockets.every((pocket) => {
+      const { limitMinor, firmMinor } = bare.pockets[pocket];
+      if (limitMinor === undefined) return true;
+      const bought = lines.filter((line) => {
+        const gear = shelf.byId.get(line.gearId);
+        return gear !== undefined && pocketOf(gear) === pocket && !frame.isFixed(line);
+      });
+      const sumMinor = bought.reduce((sum, line) => sum + priceOf(line), 0);
+      return bought.length === 0 || firmMinor + sumMinor <= limitMinor;
+    });
   const isSaid = (rigs: Plan['rigs'], { id }: Scene) => rigs.some(({ sceneId }) => sceneId === id);
   const rigs = project.scenes.map((scene) =>
     (isSaid(said, scene) && said.length > left.length ? [said, left] : [left]).map(
-      (how) => new LeanRigs(frame, scene, how, priceOf)
+      (how) => new LeanRigs(frame, scene, how, priceOf, isAllowed)
     )
   );
   const size = rigs.flat().reduce((sum, one) => sum + one.size, 0);
@@ -147,11 +163,12 @@ export function* boundsOfScenes(
   for (const ways of rigs)
     for (const id of new Set(ways.flatMap((one) => [...one.usable()])))
       scenesUsing.set(id, (scenesUsing.get(id) ?? 0) + 1);
+  const budgetMinor = spendableOf(project) - bare.firmMinor;
   const bounds: BodyBound[][] = [];
   for (const ways of rigs) {
     const ofScene: BodyBound[] = [];
     for (const one of ways)
-      for (const bound of boundsOfScene(project, one, scenesUsing)) {
+      for (const bound of boundsOfScene(project, one, scenesUsing, budgetMinor)) {
         if (bound) ofScene.push(bound);
         yield;
       }

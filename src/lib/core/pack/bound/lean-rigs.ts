@@ -74,12 +74,14 @@ export class LeanRigs {
   /**
    * @param rigs how the person has it used; a kit that leaves a part out leaves out what was said of it
    * @param priceOf what one more piece of a line costs; what stays in the kit costs nothing more
+   * @param isAllowed whether some parts keep to the limits of their pockets
    */
   constructor(
     private readonly frame: PackFrame,
     private readonly scene: Scene,
     rigs: Plan['rigs'],
-    readonly priceOf: (line: PlanLine) => number
+    readonly priceOf: (line: PlanLine) => number,
+    private readonly isAllowed: (lines: readonly PlanLine[]) => boolean
   ) {
     const own = activePlan(frame.project);
     const lines = [...own.lines];
@@ -160,10 +162,17 @@ export class LeanRigs {
     return { choice, lines, priceMinor };
   }
 
+  /** Ways that keep to the limits of the pockets. */
+  #allowed(ways: readonly Way[]): Way[] {
+    return ways.filter(({ lines }) => this.isAllowed(lines));
+  }
+
   bodies(): Way[] {
-    return bodiesFor(this.#all, this.#angle, this.#said, none)
-      .filter(({ line }) => isOpen(this.#said.bodyLineId, line.id))
-      .map(({ line }) => this.#way({ bodyLineId: line.id }, [line]));
+    return this.#allowed(
+      bodiesFor(this.#all, this.#angle, this.#said, none)
+        .filter(({ line }) => isOpen(this.#said.bodyLineId, line.id))
+        .map(({ line }) => this.#way({ bodyLineId: line.id }, [line]))
+    );
   }
 
   /** Lenses that go on a body, themselves or through an adapter; one way without any where it cannot come off. */
@@ -171,14 +180,16 @@ export class LeanRigs {
     const part = this.#all.of('body').find(({ line }) => line.id === body.choice.bodyLineId);
     if (!part || part.gear.builtInLens) return [{ choice: {}, ...nothing }];
     const mount = mountOf(part);
-    return this.#all
-      .of('lens')
-      .filter(
-        ({ line, gear }) =>
-          isOpen(this.#said.lensLineId, line.id) &&
-          lensMounts(this.#all, { builtIn: false, gear }, mount)
-      )
-      .map(({ line }) => this.#way({ lensLineId: line.id }, [line]));
+    return this.#allowed(
+      this.#all
+        .of('lens')
+        .filter(
+          ({ line, gear }) =>
+            isOpen(this.#said.lensLineId, line.id) &&
+            lensMounts(this.#all, { builtIn: false, gear }, mount)
+        )
+        .map(({ line }) => this.#way({ lensLineId: line.id }, [line]))
+    );
   }
 
   supports(): Way[] {
@@ -189,7 +200,9 @@ export class LeanRigs {
         ({ line, gear }) => forms.includes(gear.form) && isOpen(this.#said.supportLineId, line.id)
       )
       .map(({ line }) => this.#way({ supportLineId: line.id }, [line]));
-    return this.#said.supportLineId === undefined ? [...ways, without('supportLineId')] : ways;
+    return this.#said.supportLineId === undefined
+      ? [...this.#allowed(ways), without('supportLineId')]
+      : this.#allowed(ways);
   }
 
   mics(): Way[] {
@@ -203,8 +216,8 @@ export class LeanRigs {
         : []
     );
     return micLineId === undefined || micLineId === NO_PART
-      ? [...ways, without('micLineId')]
-      : ways;
+      ? [...this.#allowed(ways), without('micLineId')]
+      : this.#allowed(ways);
   }
 
   /** Key and fill; where somebody has said where lamps stand, those are what there is. */
@@ -223,9 +236,10 @@ export class LeanRigs {
         if (isOpen(fillLampLineId, fill.id) && (fill !== key || key.quantity > 1))
           ways.push(this.#way({ keyLampLineId: key.id, fillLampLineId: fill.id }, [key, fill]));
     }
-    return keyLampLineId === undefined || ways.length === 0
-      ? [...ways, without('keyLampLineId')]
-      : ways;
+    const allowed = this.#allowed(ways);
+    return keyLampLineId === undefined || allowed.length === 0
+      ? [...allowed, without('keyLampLineId')]
+      : allowed;
   }
 
   /** Lines this scene can use at all, by their ids. */
@@ -246,7 +260,7 @@ export class LeanRigs {
   recorders(): Way[] {
     return [
       { choice: {}, ...nothing },
-      ...this.#all.of('recorder').map(({ line }) => this.#way({}, [line]))
+      ...this.#allowed(this.#all.of('recorder').map(({ line }) => this.#way({}, [line])))
     ];
   }
 

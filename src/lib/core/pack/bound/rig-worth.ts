@@ -63,6 +63,14 @@ export class RigWorth {
     return this.withHalf(this, supplies);
   }
 
+  /** With the best of what lasts for at most so much. */
+  within(mostMinor: number, supplies: readonly Supplies[]): number {
+    let best = 0;
+    for (const one of supplies)
+      if (one.priceMinor <= mostMinor) best = Math.max(best, this.with(one));
+    return best;
+  }
+
   withHalf(
     { sum, least }: { sum: number; least: number },
     { endurance, safety }: Supplies

@@ -38,6 +38,8 @@ export interface BodyBound {
   alone: readonly RigBound[];
   /** The same with what powers, records and copies paid. */
   supplied: readonly Bound[];
+  /** For each lens with each lamps the best within the budget, supplies paid: what can be worth most first. */
+  pairs: readonly RigBound[];
   /** By this scene's share of what is spent beside the body: a part that several scenes can use is shared by them. */
   shared: readonly Bound[];
   /** The same with its share of what powers, records and copies. */
@@ -46,6 +48,9 @@ export interface BodyBound {
 
 /** Shares are rounded down to so much, for thirds of prices make as many shares as there are rigs. */
 const SHARES_MINOR = 20;
+
+/** So many pairs of lens and lamps are kept of each body. */
+const MOST_PAIRS = 40;
 
 /** In how many scenes a line can be used, by its id. */
 export type ScenesUsing = ReadonlyMap<string, number>;
@@ -62,7 +67,8 @@ export type ScenesUsing = ReadonlyMap<string, number>;
 export function* boundsOfScene(
   project: Project,
   rigs: LeanRigs,
-  scenesUsing: ScenesUsing
+  scenesUsing: ScenesUsing,
+  budgetMinor: number
 ): Generator<BodyBound | undefined, void, void> {
   const scenes = project.scenes.length;
   const handled = pricedBy(rigs, scenesUsing, scenes);
@@ -71,6 +77,7 @@ export function* boundsOfScene(
   const knots = knotsOf(lamps);
   for (const body of rigs.bodies()) {
     const alone = new Steps<readonly Way[]>();
+    const pairs: (Bound & { of: readonly Way[] })[] = [];
     const [beforeSupplies, beforeShares] = [new HalfWorths(), new HalfWorths()];
     const lenses = rigs.lenses(body);
     const mics = micsFor(rigs, joints, body, lenses, handled);
@@ -90,36 +97,49 @@ export function* boundsOfScene(
     for (const lens of undominated(beside)) {
       const lit = undominated(lamps.map((lamp) => lampThrough(lens, lamp, knots)));
       const supports = undominated(lens.supports);
-      for (const support of supports)
-        for (const lamp of lit)
+      for (const lamp of lit) {
+        let pair = { priceMinor: 0, merit: 0, of: [] as Way[] };
+        for (const support of supports)
           for (const mic of mics) {
             const ease = easeOf(lens.start, support.handling, lamp.handling, mic.handling);
             worth.of(mic.gains[0]!, lamp.gains[0]!, lens.gains[0]!, support.gains[0]!, ease);
             const merit = worth.with(everything);
             const price = lens.priceMinor + support.priceMinor + lamp.priceMinor + mic.priceMinor;
             const dear = body.priceMinor + price;
-            if (alone.isNew(dear, merit))
-              alone.add(dear, merit, [lens.ways, support.ways, lamp.ways, mic.ways].flat());
+            const ways = () => [lens.ways, support.ways, lamp.ways, mic.ways].flat();
+            if (alone.isNew(dear, merit)) alone.add(dear, merit, ways());
             beforeSupplies.add(dear, worth);
             const share = lens.shareMinor + support.shareMinor + lamp.shareMinor + mic.shareMinor;
             beforeShares.add(SHARES_MINOR * Math.floor(share / SHARES_MINOR), worth);
+            if (merit <= pair.merit || dear > budgetMinor) continue;
+            const paid = worth.within(budgetMinor - dear, supplies);
+            if (paid > pair.merit) pair = { priceMinor: dear, merit: paid, of: ways() };
           }
+        if (pair.merit > 0) pairs.push(pair);
+      }
+      pairs.sort((one, other) => other.merit - one.merit);
+      pairs.length = Math.min(pairs.length, MOST_PAIRS);
     }
     yield {
       bodyId: body.lines[0]!.gearId,
       bodyLineId: body.choice.bodyLineId!,
       bodyMinor: body.priceMinor,
-      alone: alone.all.map(({ priceMinor, merit, of }) => ({
-        priceMinor,
-        merit,
-        lines: [body, ...of].flatMap(({ lines }) => lines),
-        onBoomArm: of.find(({ choice }) => choice.micPlace === 'boom arm')?.choice.micLineId
-      })),
+      alone: alone.all.map((one) => boundOf(body, one)),
+      pairs: pairs.map((one) => boundOf(body, one)),
       supplied: beforeSupplies.suppliedBy(supplies, worth, 1),
       shared: beforeShares.suppliedBy([everything], worth, scenes),
       suppliedShare: beforeShares.suppliedBy(supplies, worth, scenes)
     };
   }
+}
+
+function boundOf(body: Way, { priceMinor, merit, of }: Bound & { of: readonly Way[] }): RigBound {
+  return {
+    priceMinor,
+    merit,
+    lines: [body, ...of].flatMap(({ lines }) => lines),
+    onBoomArm: of.find(({ choice }) => choice.micPlace === 'boom arm')?.choice.micLineId
+  };
 }
 
 function suppliesBeside(rigs: LeanRigs, body: Way, lens: Way): Supplies[] {
