@@ -90,7 +90,7 @@ function modeFrom(columns: readonly string[], cells: readonly unknown[]) {
   return { ...Object.fromEntries(stated), ...(endless ? { noRecordLimit: true } : {}) };
 }
 
-/** The shelf that ships with the app: invented makers, models, mounts and cells. */
+/** The shelf that ships with the app: invented makers, models, mounts and batteries. */
 export const catalogue: Shelf = makeShelf(
   shelfTables.flatMap((table) => {
     if (!(table.kind in gearKinds))

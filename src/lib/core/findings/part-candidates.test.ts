@@ -69,9 +69,9 @@ describe('the cheapest of a kind', () => {
     };
     const withBoth = makeShelf(shelf.items, [both]);
     expect(payableMinor(project, both)).toBe(1);
-    const thrifty = { ...project, rules: { preferUsed: true } };
-    expect(payableMinor(thrifty, both)).toBe(100);
-    expect(cheapestOf(withBoth, thrifty, 'card')[0]!.id).toBe('own-both');
+    const prefersUsed = { ...project, rules: { preferUsed: true } };
+    expect(payableMinor(prefersUsed, both)).toBe(100);
+    expect(cheapestOf(withBoth, prefersUsed, 'card')[0]!.id).toBe('own-both');
   });
 
   it('leaves the shelf as it was', () => {

@@ -156,9 +156,9 @@ describe('what is set', () => {
     const without = calmKit();
     ownCopy<GearOf<'microphone'>>(without, 'dunmarrow-burr', (gear) => (gear.hasSwitch = false));
     expect(named(without)).toEqual([]);
-    const perch = calmKit();
-    swap(perch, 'dunmarrow-burr', 'dunmarrow-plover');
-    expect(named(perch)).toEqual(['Switch of Plover']);
+    const onCamera = calmKit();
+    swap(onCamera, 'dunmarrow-burr', 'dunmarrow-plover');
+    expect(named(onCamera)).toEqual(['Switch of Plover']);
   });
 
   it('the stabiliser on in the hand, off on a stand', () => {

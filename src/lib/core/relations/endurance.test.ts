@@ -31,7 +31,7 @@ describe('storage', () => {
 });
 
 describe('power', () => {
-  it('leaves 0.8 of a cell at freezing and refuses to promise below −20 °C', () => {
+  it('leaves 0.8 of a battery at freezing and refuses to promise below −20 °C', () => {
     expect([30, 20, 10, 0, -10, -20].map(coldShare)).toEqual([1, 1, 0.9, 0.8, 0.65, 0.5]);
     expect(() => coldShare(-21)).toThrow(RelationError);
   });
@@ -48,7 +48,7 @@ describe('power', () => {
     expect(bankWattsNeeded(9)).toBeCloseTo(10);
   });
 
-  it('charges a 16 Wh cell at 8 W in 2.8 h', () => {
+  it('charges a 16 Wh battery at 8 W in 2.8 h', () => {
     expect(chargingHours(16, 8)).toBeCloseTo(2.8);
   });
 });

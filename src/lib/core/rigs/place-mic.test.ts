@@ -28,12 +28,12 @@ describe('where a microphone may go', () => {
   it('is where its form and the scene agree, with what the bag holds for it', () => {
     const project = calmKit();
     const [scene] = project.scenes;
-    const perch = mic('dunmarrow-plover');
-    expect(micPlacesFor(kitOf(project), scene!, perch)).toEqual(['shoe']);
+    const onCamera = mic('dunmarrow-plover');
+    expect(micPlacesFor(kitOf(project), scene!, onCamera)).toEqual(['shoe']);
     activePlan(project).lines.push(line('brackenholt-stand-boom'));
-    expect(micPlacesFor(kitOf(project), scene!, perch)).toEqual(['shoe', 'boom arm']);
+    expect(micPlacesFor(kitOf(project), scene!, onCamera)).toEqual(['shoe', 'boom arm']);
     activePlan(project).lines.push(line('nibsworth-side-arm-shoe'));
-    expect(micPlacesFor(kitOf(project), scene!, perch)).toEqual(['shoe', 'side arm', 'boom arm']);
+    expect(micPlacesFor(kitOf(project), scene!, onCamera)).toEqual(['shoe', 'side arm', 'boom arm']);
     expect(micPlacesFor(kitOf(project), scene!, mic('dunmarrow-burr'))).toEqual(['lavalier']);
   });
 

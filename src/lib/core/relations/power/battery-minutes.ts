@@ -1,12 +1,12 @@
 import { mustBePositive, mustLieBetween, mustNotBeNegative, RelationError } from '../argument';
 
-/** What an aged cell, or one of another maker, still gives; editable. */
+/** What an aged battery, or one of another maker, still gives; editable. */
 export const AGED_HEALTH = 0.85;
 
-/** Below this nobody should promise anything of a cell. */
+/** Below this nobody should promise anything of a battery. */
 export const COLDEST_C = -20;
 
-/** Share of its energy a cell gives in the cold; linear between. Estimates. */
+/** Share of its energy a battery gives in the cold; linear between. Estimates. */
 const coldShares = [
   { celsius: COLDEST_C, share: 0.5 },
   { celsius: -10, share: 0.65 },
@@ -15,7 +15,7 @@ const coldShares = [
 ] as const;
 
 /**
- * Share of its energy a lithium cell gives at a temperature: 1.0 at 20 °C and above, 0.8 at 0,
+ * Share of its energy a lithium battery gives at a temperature: 1.0 at 20 °C and above, 0.8 at 0,
  * 0.65 at −10, 0.5 at −20, linear between.
  *
  * @throws RelationError below −20 °C, where nobody should promise anything
@@ -35,7 +35,7 @@ export function coldShare(celsius: number): number {
 }
 
 /**
- * Minutes a cell runs a device: 60·Wh·health·cold ÷ W.
+ * Minutes a battery runs a device: 60·Wh·health·cold ÷ W.
  *
  * @param health 1 new, 0.85 aged or another maker's
  * @returns minutes

@@ -1,7 +1,7 @@
 import { mustBePositive, mustNotBeNegative } from '../argument';
 
 /**
- * Hours to fill a cell in one bay: 1.4·Wh ÷ W per bay.
+ * Hours to fill a battery in one bay: 1.4·Wh ÷ W per bay.
  *
  * @example chargingHours(16, 8) // 2.8
  */

@@ -4,9 +4,9 @@ import { mustNotBeNegative } from '../argument';
 export const SUN_SHARE = 0.6;
 /** What a car's socket gives while it drives. */
 export const CAR_W = 15;
-/** What a bank's energy loses once more on its way into a cell. */
+/** What a bank's energy loses once more on its way into a battery. */
 export const BANK_INTO_BATTERY = 0.85;
-/** Energy of one cell the airlines let pass, and where they usually refuse. */
+/** Energy of one battery the airlines let pass, and where they usually refuse. */
 export const AIR_TRAVEL_WH = { ask: 100, refuse: 160 } as const;
 
 /**
