@@ -5,7 +5,7 @@
   import { formatMoney, minorPerMajor } from '../../core/money/format';
   import { allowLineDrop, droppedLine, startLineDrag } from '../drag/line-drag';
   import { layStrap, type StrapLength } from './strap-layout';
-  import StrapSlip from './StrapSlip.svelte';
+  import Lazy from '../shell/Lazy.svelte';
   import StrapVerdict from './StrapVerdict.svelte';
 
   interface Props {
@@ -137,7 +137,15 @@
       >
     {/each}
     {#if shown}
-      <StrapSlip length={shown} name={nameOf(shown)} currency={money.currency} {onpostpone} />
+      {@const length = shown}
+      <Lazy load={() => import('./StrapSlip.svelte')}
+        >{#snippet children(StrapSlip)}<StrapSlip
+            {length}
+            name={nameOf(length)}
+            currency={money.currency}
+            {onpostpone}
+          />{/snippet}</Lazy
+      >
     {/if}
     {#if dragging}
       <div

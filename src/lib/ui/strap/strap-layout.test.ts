@@ -23,7 +23,7 @@ it('leaves out figures that would run into each other on a narrow strap', () => 
       ({ fromPercent, widthPercent }) => ((fromPercent + widthPercent) * widthPx) / 100
     );
     // Four figures and a comma of the smallest type stand apart.
-    ends.slice(1).forEach((end, at) => expect(end - ends[at]!).toBeGreaterThan(32));
+    ends.slice(1).forEach((end, index) => expect(end - ends[index]!).toBeGreaterThan(32));
   }
 });
 
