@@ -1,4 +1,5 @@
-import type { MicPlace, Plan, Rig } from '../../model/plan';
+import type { GearKind } from '../../model/gear';
+import type { Plan, Rig } from '../../model/plan';
 import type { Project } from '../../model/project';
 import type { Angle, Scene } from '../../model/scene';
 import { NO_PART } from '../../model/word-lists';
@@ -118,12 +119,11 @@ export function keepParts(
   allocated: Allocated,
   said: Rig | undefined,
   before: PlacedRig,
-  newParts: NewParts
+  { lineIds, kinds }: NewParts
 ): TriedRig {
   const { kit, scene, angle } = rigging;
   const isThere = (lineId: string) => lineId === NO_PART || kit.byLine(lineId) !== undefined;
-  const isNew = (lineId: string) => newParts.lineIds.has(lineId);
-  const newPlaces = placesOpenedBy(newParts, kit);
+  const isNew = (lineId: string) => lineIds.has(lineId);
   const choices = [...choicesIn(before)];
   // With another body another lens may be the right one.
   if (before.body && !isThere(before.body.line.id)) choices[0] = choices[1] = {};
@@ -135,16 +135,11 @@ export function keepParts(
     const choice = choices[job]!;
     const lines = linesOf(choice);
     const isKept = lines.length > 0 && lines.every(isThere);
-    const ofMicrophones = jobKinds[job] === 'microphone';
-    const mayBeNew = newParts.kinds.has(jobKinds[job]!) || (ofMicrophones && newPlaces.length > 0);
-    if (isKept && !mayBeNew) continue;
+    const kind = jobKinds[job]!;
+    if (isKept && kind !== 'microphone' && !kinds.has(kind)) continue;
     const ways = trying.waysOf(waysFor, best);
     const open = isKept
-      ? ways.filter(
-          (way) =>
-            linesOf(way).some(isNew) ||
-            (way.micPlace !== undefined && newPlaces.includes(way.micPlace))
-        )
+      ? ways.filter((way) => linesOf(way).some(isNew) || kinds.has(holderAt[way.micPlace ?? '']!))
       : ways;
     if (open.length === 0) continue;
     const ofBodies = job === 0;
@@ -156,16 +151,11 @@ export function keepParts(
   return best;
 }
 
-/** Where a microphone can go now that some parts are there. */
-function placesOpenedBy({ lineIds }: NewParts, kit: Kit): MicPlace[] {
-  const opened: MicPlace[] = [];
-  for (const lineId of lineIds) {
-    const gear = kit.byLine(lineId)?.gear;
-    if (gear?.kind === 'support' && gear.form === 'boom arm') opened.push('boom arm');
-    if (gear?.kind === 'thread adapter' && gear.movesShoeAside === true) opened.push('side arm');
-  }
-  return opened;
-}
+/** With what kind of part a place for a microphone opens. */
+const holderAt: Readonly<Partial<Record<string, GearKind>>> = {
+  'boom arm': 'support',
+  'side arm': 'thread adapter'
+};
 
 /** What a rig has chosen, job by job; nothing where it has none, so that the first to come is taken. */
 const choicesIn = ({
@@ -205,6 +195,6 @@ function inOrder(ways: readonly Choice[], kit: Kit): Choice[] {
       .join();
   return ways
     .map((way) => ({ way, name: nameOf(way) }))
-    .sort((one, other) => (one.name < other.name ? -1 : one.name > other.name ? 1 : 0))
+    .sort((a, b) => (a.name < b.name ? -1 : a.name > b.name ? 1 : 0))
     .map(({ way }) => way);
 }
