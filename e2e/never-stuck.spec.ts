@@ -40,10 +40,10 @@ test('every pocket and view opens with the brief pushed to its ends', async ({ p
     ['All at the least', toEnd('minimum')],
     ['All at the most', toEnd('maximum')]
   ];
-  for (const [at, [name, change]] of pushes.entries()) {
+  for (const [index, [name, change]] of pushes.entries()) {
     await openWith(page, name, change);
     // Every other pocket of each: all of them, one way or another.
-    for (const pocket of pockets.filter((_, place) => (place + at) % 2 === 0)) {
+    for (const pocket of pockets.filter((_, place) => (place + index) % 2 === 0)) {
       // Opened anew each time, as after a reload.
       await page.goto(`/satchel/${pocket}`);
       await expect(page.getByText(/^\d+ on the shelf/), `${name}: ${pocket}`).toBeVisible({

@@ -215,8 +215,8 @@ test('three takes are told apart from the first, and the best is chosen unseen',
   await openProof(page);
   await bringIn(
     page,
-    [0.0008, 0.004, 0.02].map((noise, at) => ({
-      name: `place-${at + 1}.wav`,
+    [0.0008, 0.004, 0.02].map((noise, index) => ({
+      name: `place-${index + 1}.wav`,
       mimeType: 'audio/wav',
       buffer: wav(6, { noise })
     }))
@@ -277,8 +277,8 @@ test('sound late against picture is found from a clap in a clip', async ({ page 
     noise
       .getChannelData(0)
       .forEach(
-        (_, at, all) =>
-          (all[at] = (Math.random() * 2 - 1) * Math.exp(-at / (sound.sampleRate / 20)))
+        (_, index, all) =>
+          (all[index] = (Math.random() * 2 - 1) * Math.exp(-index / (sound.sampleRate / 20)))
       );
     const clap = sound.createBufferSource();
     clap.buffer = noise;

@@ -127,7 +127,7 @@ test('rows of a large spreadsheet are read beside the page, with progress, and c
   await page.getByRole('button', { name: 'Import a spreadsheet' }).click();
   const rows = Array.from(
     { length: 20_000 },
-    (_, at) => `small item,Own,Roll ${at % 7},tape,${at}`
+    (_, index) => `small item,Own,Roll ${index % 7},tape,${index}`
   );
   await page.getByLabel('Spreadsheet file').setInputFiles({
     name: 'many.csv',

@@ -148,10 +148,10 @@ test('the picture is drawn to the figures: width of a face, blur, exposure', asy
       const image = new Image();
       const copy = svg.cloneNode(true) as SVGElement;
       copy.setAttribute('xmlns', 'http://www.w3.org/2000/svg');
-      for (const [at, element] of [...svg.querySelectorAll('rect.wall')].entries())
+      for (const [index, element] of [...svg.querySelectorAll('rect.wall')].entries())
         copy
           .querySelectorAll('rect.wall')
-          [at]!.setAttribute('fill', getComputedStyle(element).fill);
+          [index]!.setAttribute('fill', getComputedStyle(element).fill);
       copy
         .querySelectorAll('.loom, .warp, .board, .book, .glow, .floor')
         .forEach((one) => one.remove());

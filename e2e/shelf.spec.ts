@@ -122,7 +122,8 @@ test('five thousand parts open, are found among and stay smooth', async ({ page 
   await page.goto('/shelf');
   const rows = Array.from(
     { length: 5000 },
-    (_, at) => `Field ${at % 40},Clip ${at},sundry,tape,${1 + (at % 90)}.00,${5 + (at % 300)}`
+    (_, index) =>
+      `Field ${index % 40},Clip ${index},sundry,tape,${1 + (index % 90)}.00,${5 + (index % 300)}`
   );
   await bringIn(page, ['maker,model,kind,use,price new,massG', ...rows]);
   await page.getByRole('button', { name: 'Import 5000 parts' }).click({ timeout: 30_000 });

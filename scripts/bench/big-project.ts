@@ -13,12 +13,12 @@ export function bigProject(): Project {
   project.id = 'big-project';
   project.name = 'Big project';
   project.limitMinor = 2_000_000;
-  project.scenes = Array.from({ length: SCENES }, (_, at) => {
-    const scene = structuredClone(project.scenes[at % project.scenes.length]!);
-    scene.id = `scene-${at}`;
-    scene.name = `${scene.name} ${at + 1}`;
+  project.scenes = Array.from({ length: SCENES }, (_, index) => {
+    const scene = structuredClone(project.scenes[index % project.scenes.length]!);
+    scene.id = `scene-${index}`;
+    scene.name = `${scene.name} ${index + 1}`;
     const first = scene.angles[0]!;
-    scene.angles = ['a', 'b'].map((name) => ({ ...first, id: `angle-${at}-${name}` }));
+    scene.angles = ['a', 'b'].map((name) => ({ ...first, id: `angle-${index}-${name}` }));
     return scene;
   });
   const plan = activePlan(project);

@@ -30,14 +30,14 @@ const shelf = shelfOf(project);
 /** The demo with its scenes or lines repeated, to see how the work grows. */
 function grown(scenes: number, lines: number): Project {
   const large = demoProject();
-  large.scenes = Array.from({ length: scenes }, (_, at) => ({
-    ...large.scenes[at % large.scenes.length]!,
-    id: `s-${at}`
+  large.scenes = Array.from({ length: scenes }, (_, index) => ({
+    ...large.scenes[index % large.scenes.length]!,
+    id: `s-${index}`
   }));
   const plan = activePlan(large);
-  plan.lines = Array.from({ length: lines }, (_, at) => ({
-    ...plan.lines[at % plan.lines.length]!,
-    id: `l-${at}`
+  plan.lines = Array.from({ length: lines }, (_, index) => ({
+    ...plan.lines[index % plan.lines.length]!,
+    id: `l-${index}`
   }));
   plan.rigs = [];
   return large;
@@ -98,10 +98,10 @@ export function measureCore(): string[] {
     const mics = catalogue.ofKind('microphone');
     const many = makeShelf(
       catalogue.items,
-      Array.from({ length: 2000 - mics.length }, (_, at) => ({
-        ...mics[at % mics.length]!,
-        id: `mic-${at}`,
-        model: `${mics[at % mics.length]!.model} ${at}`
+      Array.from({ length: 2000 - mics.length }, (_, index) => ({
+        ...mics[index % mics.length]!,
+        id: `mic-${index}`,
+        model: `${mics[index % mics.length]!.model} ${index}`
       }))
     );
     const all = measure('chooser, a pocket of 2000: all judged', '', 5, () =>
@@ -119,9 +119,9 @@ export function measureCore(): string[] {
       const bag = demoProject();
       const plan = activePlan(bag);
       plan.rigs = [];
-      plan.lines = Array.from({ length: 80 }, (__, at) => ({
+      plan.lines = Array.from({ length: 80 }, (__, index) => ({
         ...plan.lines[0]!,
-        id: `line-${at}`,
+        id: `line-${index}`,
         gearId: catalogue.items[Math.floor(random() * catalogue.items.length)]!.id,
         quantity: 1 + Math.floor(random() * 3)
       }));
@@ -141,9 +141,9 @@ export function measureCore(): string[] {
   for (const size of [catalogue.items.length, 5000]) {
     const many = makeShelf(
       catalogue.items,
-      Array.from({ length: Math.max(0, size - catalogue.items.length) }, (_, at) => {
-        const like = catalogue.items[at % catalogue.items.length]!;
-        return { ...like, id: `more-${at}`, model: `${like.model} ${at}` };
+      Array.from({ length: Math.max(0, size - catalogue.items.length) }, (_, index) => {
+        const like = catalogue.items[index % catalogue.items.length]!;
+        return { ...like, id: `more-${index}`, model: `${like.model} ${index}` };
       })
     );
     measure(`every joint closed, shelf of ${many.items.length}`, '', 30, () =>

@@ -87,9 +87,9 @@ for (const { id } of demos) line(id, measured(await demoOf(id)));
 const demo = await demoOf(demos[0].id);
 const [sample] = demo.scenes;
 for (const scenes of [1, 2, 6]) {
-  const many = Array.from({ length: scenes }, (_, at) => ({
-    ...(demo.scenes[at % demo.scenes.length] ?? sample!),
-    id: `scene-${at}`
+  const many = Array.from({ length: scenes }, (_, index) => ({
+    ...(demo.scenes[index % demo.scenes.length] ?? sample!),
+    id: `scene-${index}`
   }));
   line(`${scenes} scenes`, measured({ ...demo, scenes: many }));
 }

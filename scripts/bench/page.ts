@@ -90,7 +90,8 @@ export async function measurePage(address: string): Promise<void> {
   await page.goto(`${address}/shelf`);
   const rows = Array.from(
     { length: PARTS },
-    (_, at) => `Field ${at % 40},Clip ${at},sundry,tape,${1 + (at % 90)}.00,${5 + (at % 300)}`
+    (_, index) =>
+      `Field ${index % 40},Clip ${index},sundry,tape,${1 + (index % 90)}.00,${5 + (index % 300)}`
   );
   await page.getByRole('button', { name: 'Import a spreadsheet' }).click();
   await page.getByLabel('Spreadsheet file').setInputFiles({

@@ -41,7 +41,7 @@ const scaled = (plan: DayPlan, times: number): DayPlan => ({
 /** The same day with every device several times over, each on batteries of its own. */
 function crowded(plan: DayPlan, times: number): DayPlan {
   const { devices, pieces } = plan;
-  const more = Array.from({ length: times - 1 }, (_, at) => at + 1);
+  const more = Array.from({ length: times - 1 }, (_, index) => index + 1);
   return {
     ...plan,
     pieces: [...pieces, ...more.flatMap(() => pieces)],

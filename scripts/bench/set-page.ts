@@ -24,12 +24,12 @@ function manyLamps(): Project {
   plan.rigs.push({
     sceneId: lesson.id,
     angleId: lesson.angles[0]!.id,
-    lamps: Array.from({ length: LAMPS - 2 }, (_, at) => ({
+    lamps: Array.from({ length: LAMPS - 2 }, (_, index) => ({
       lineId: 'lamps',
-      role: furtherLampRoles[at % furtherLampRoles.length]!,
-      distanceM: 0.8 + 0.1 * at,
-      angleDeg: 30 + 15 * at,
-      side: at % 2 === 0 ? ('left' as const) : ('right' as const)
+      role: furtherLampRoles[index % furtherLampRoles.length]!,
+      distanceM: 0.8 + 0.1 * index,
+      angleDeg: 30 + 15 * index,
+      side: index % 2 === 0 ? ('left' as const) : ('right' as const)
     }))
   });
   return project;

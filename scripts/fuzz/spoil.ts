@@ -31,8 +31,8 @@ export function randomFile(random: Random): SatchelFile {
   if (random() < 0.7) {
     const plan = activePlan(project);
     plan.rigs = [];
-    plan.lines = Array.from({ length: Math.floor(random() * 30) }, (_, at) => ({
-      id: `line-${at}`,
+    plan.lines = Array.from({ length: Math.floor(random() * 30) }, (_, index) => ({
+      id: `line-${index}`,
       gearId: oneOf(random, catalogue.items).id,
       quantity: 1 + Math.floor(random() * 3),
       basis: 'new',

@@ -38,8 +38,8 @@ function portFrom(text: string): Port {
 function partFrom(table: ShelfTable, row: unknown[]): GearItem {
   const kind = table.kind as GearKind;
   const part: Record<string, unknown> = { kind };
-  for (const [at, column] of table.columns.entries()) {
-    const cell = row[at];
+  for (const [index, column] of table.columns.entries()) {
+    const cell = row[index];
     if (cell === null || cell === undefined) continue;
     switch (column) {
       case 'new':
@@ -84,7 +84,7 @@ function alike(parts: readonly GearItem[]): GearItem[] {
 /** A row of a body's modes; no figure where clips end says that they do not. */
 function modeFrom(columns: readonly string[], cells: readonly unknown[]) {
   const stated = columns
-    .map((name, at) => [name, cells[at]] as const)
+    .map((name, index) => [name, cells[index]] as const)
     .filter(([, value]) => value !== null);
   const endless = cells[columns.indexOf('recordLimitMin')] === null;
   return { ...Object.fromEntries(stated), ...(endless ? { noRecordLimit: true } : {}) };

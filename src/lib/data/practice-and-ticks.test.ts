@@ -29,7 +29,7 @@ describe('attempts', () => {
 
   it('leave out what is no attempt, and let the oldest go when there are many', async () => {
     const db = fresh();
-    await db.practice.bulkAdd(Array.from({ length: 2000 }, (_, at) => attempt(at + 1)));
+    await db.practice.bulkAdd(Array.from({ length: 2000 }, (_, index) => attempt(index + 1)));
     await db.practice.add({ at: 5000, skill: 'singing' } as never);
     const practice = new PracticeRepository(db);
     await practice.add(attempt(9000));

@@ -185,7 +185,7 @@ export class ProjectRepository extends ProjectReader {
       if (!head) return [mark];
       const marks = [...head.marks, { id: mark, revision: head.revision }].slice(-MOST_MARKS);
       await this.db.heads.update(id, { marks });
-      return marks.map((one) => one.id);
+      return marks.map((mark) => mark.id);
     });
   }
 

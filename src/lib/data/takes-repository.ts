@@ -14,7 +14,7 @@ export class TakesRepository {
   /** Newest first. */
   async list(projectId: string): Promise<KeptTake[]> {
     const rows = await this.db.takes.where('projectId').equals(projectId).toArray();
-    return rows.sort((one, other) => other.at - one.at);
+    return rows.sort((a, b) => b.at - a.at);
   }
 
   /** Bytes of all takes, of every project. */

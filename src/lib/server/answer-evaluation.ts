@@ -38,7 +38,7 @@ export function answerEvaluation(text: string, planId: string | undefined): Read
   if (!reading.ok) return faultsAnswer(400, reading.faults);
   const { project, shelf } = reading.file;
   const wanted = planId ?? project.activePlanId;
-  const plan = project.plans.find((one) => one.id === wanted);
+  const plan = project.plans.find((plan) => plan.id === wanted);
   if (!plan) {
     const says = `names no plan of this file: "${wanted.slice(0, 80)}"`;
     return faultsAnswer(400, [{ field: 'plan', says }]);

@@ -38,7 +38,7 @@ class OwnedThings {
   }
 
   async remove(id: string): Promise<void> {
-    this.pieces = this.pieces.filter((one) => one.id !== id);
+    this.pieces = this.pieces.filter((piece) => piece.id !== id);
     await this.#kept(() => satchel.repository.pieces.remove(id));
   }
 

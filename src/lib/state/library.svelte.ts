@@ -110,8 +110,8 @@ export class Library {
   async #meet(incoming: readonly Pick<Arrival, 'project' | 'marks'>[]): Promise<string[]> {
     try {
       const arrivals: Arrival[] = [];
-      for (const [at, one] of incoming.entries())
-        arrivals.push(await this.#arrivalOf(one, `${at}`, arrivals));
+      for (const [index, one] of incoming.entries())
+        arrivals.push(await this.#arrivalOf(one, `${index}`, arrivals));
       if (arrivals.every(({ standing }) => standing === 'new' || standing === 'same'))
         await this.take(arrivals, {});
       else arrived.waiting = arrivals;

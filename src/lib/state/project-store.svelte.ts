@@ -243,7 +243,7 @@ export class ProjectStore {
 
   /** Another plan that begins as one of these, shown at once. */
   async branchPlan(planId: string): Promise<void> {
-    const plan = this.project?.plans.find((one) => one.id === planId);
+    const plan = this.project?.plans.find((plan) => plan.id === planId);
     if (plan) await this.#addPlan({ ...structuredClone(plan), name: `${plan.name}, branched` });
   }
 

@@ -413,7 +413,8 @@ describe('fast hands', () => {
       proposals.settleWith(first!.finding.key, first!.remedy),
       proposals.settleWith(second!.finding.key, second!.remedy)
     ]);
-    const stands = (key: string) => store.judgement!.findings.some((one) => one.key === key);
+    const stands = (key: string) =>
+      store.judgement!.findings.some((finding) => finding.key === key);
     expect(stands(first!.finding.key)).toBe(false);
     expect(!stands(second!.finding.key) || store.failure !== '').toBe(true);
     expect(new Set(lineIds(store)).size).toBe(lineIds(store).length);

@@ -26,8 +26,8 @@ export async function decodedSound(file: Blob): Promise<DecodedSound> {
   const context = new OfflineAudioContext(1, 1, 48_000);
   const buffer = await context.decodeAudioData(await file.arrayBuffer());
   return {
-    channels: Array.from({ length: buffer.numberOfChannels }, (_, at) =>
-      buffer.getChannelData(at).slice()
+    channels: Array.from({ length: buffer.numberOfChannels }, (_, index) =>
+      buffer.getChannelData(index).slice()
     ),
     sampleRate: buffer.sampleRate
   };

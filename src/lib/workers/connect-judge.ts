@@ -94,7 +94,9 @@ export async function askJudges<T>(
 ): Promise<Asked<T>[]> {
   const of = judgesHere();
   return Promise.all(
-    Array.from({ length: of }, (_, at) => askAt(at, (judge, send) => ask(judge, send, { at, of })))
+    Array.from({ length: of }, (_, index) =>
+      askAt(index, (judge, send) => ask(judge, send, { at: index, of }))
+    )
   );
 }
 

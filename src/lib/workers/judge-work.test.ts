@@ -9,7 +9,8 @@ import type { CandidateRow, SettledPart, Share } from './judge-protocol';
 import { makeJudgeWork } from './judge-work';
 
 const project = demoProject();
-const sharesOf = (of: number): Share[] => Array.from({ length: of }, (_, at) => ({ at, of }));
+const sharesOf = (of: number): Share[] =>
+  Array.from({ length: of }, (_, index) => ({ at: index, of }));
 
 /** What one worker tells for its share. */
 async function settledBy(share: Share): Promise<SettledPart[]> {

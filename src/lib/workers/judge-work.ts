@@ -66,7 +66,7 @@ function* settling(
     [rest, priorities.later]
   ] as const) {
     let remedies: NonNullable<SettledPart['remedies']> = {};
-    for (const [at, finding] of findings.entries()) {
+    for (const [index, finding] of findings.entries()) {
       const looking = lookingForRemedies(project, shelf, judgement, finding);
       for (;;) {
         yield priority;
@@ -75,7 +75,7 @@ function* settling(
         remedies[finding.key] = step.value;
         break;
       }
-      if (at % HANDFUL === HANDFUL - 1 || at === findings.length - 1) {
+      if (index % HANDFUL === HANDFUL - 1 || index === findings.length - 1) {
         onpart({ remedies });
         remedies = {};
       }

@@ -21,7 +21,7 @@ describe('measuring in the worker', () => {
   it('refuses with a sentence, and ends when it is stopped or asked again', async () => {
     const work = makeProofWork();
     const { refused } = await work.measureWav(new Blob(['no sound at all']), () => undefined);
-    expect(refused).toMatch(/no WAV file/);
+    expect(refused).toMatch(/not a WAV file/);
     const first = work.measureWav(file(), () => work.stop());
     expect(await first).toEqual({});
     const older = work.measureWav(file(), () => undefined);
@@ -34,7 +34,7 @@ describe('measuring in the worker', () => {
     const later = sound.subarray(48_000 * 2);
     const half = Float32Array.from(
       { length: Math.floor(later.length / 2) },
-      (_, at) => later[2 * at]!
+      (_, index) => later[2 * index]!
     );
     const found = await makeProofWork().align(file(), {
       channels: [half],

@@ -62,8 +62,8 @@ async function thinned(
 /** The same sound at another rate, between samples along a line. */
 function atRate(samples: Float32Array, from: number, to: number): Float32Array {
   if (from === to) return samples;
-  return Float32Array.from({ length: Math.floor((samples.length * to) / from) }, (_, at) => {
-    const place = (at * from) / to;
+  return Float32Array.from({ length: Math.floor((samples.length * to) / from) }, (_, index) => {
+    const place = (index * from) / to;
     const low = Math.floor(place);
     const share = place - low;
     return samples[low]! * (1 - share) + (samples[low + 1] ?? samples[low]!) * share;

@@ -15,8 +15,8 @@ describe('days run in the worker', () => {
         told.push(part)
       );
       expect(cancelled).toBe(false);
-      for (const [at, { days }] of told.entries())
-        if (at > 0) expect(days).toBeGreaterThan(told[at - 1]!.days);
+      for (const [index, { days }] of told.entries())
+        if (index > 0) expect(days).toBeGreaterThan(told[index - 1]!.days);
       return told.at(-1)!;
     };
     const one = await last();

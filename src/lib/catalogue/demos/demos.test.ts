@@ -37,7 +37,7 @@ describe.each(demos)('the demo $name', ({ id, name, project: made }) => {
       if (!act) break;
       project = applyAct(project, act);
     }
-    expect(stopsOf(project).map((one) => one.title())).toEqual([]);
+    expect(stopsOf(project).map((finding) => finding.title())).toEqual([]);
     expect(judged(project).money.remainingMinor).toBeGreaterThanOrEqual(0);
     expect(judged(project).merit.meritHundredths).toBeGreaterThan(5000);
   });

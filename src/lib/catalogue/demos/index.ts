@@ -31,4 +31,4 @@ export type DemoId = (typeof demos)[number]['id'];
 
 /** A demo as it ships. */
 export const demoOf = (id: DemoId): Promise<Project> =>
-  demos.find((one) => one.id === id)!.project();
+  demos.find((demo) => demo.id === id)!.project();

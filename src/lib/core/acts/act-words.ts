@@ -7,7 +7,7 @@ import type { Act } from './act';
 /** What an act does, for the undo button and the log. `project` is the state before it. */
 export function actWords(act: Act, project: Project, shelf: Shelf): string {
   const nameOfLine = (lineId: string) => {
-    const line = activePlan(project).lines.find((one) => one.id === lineId);
+    const line = activePlan(project).lines.find((line) => line.id === lineId);
     const gear = line && shelf.byId.get(line.gearId);
     return gear ? fullName(gear) : 'a part';
   };

@@ -134,7 +134,7 @@ export function applyActTo(draft: Project, act: Act): void {
       placeBefore(plan.lines, take(plan.lines, act.lineId, 'line'), act.before);
       return;
     case 'set rig': {
-      let rig = plan.rigs.find((one) => one.sceneId === act.sceneId && one.angleId === act.angleId);
+      let rig = plan.rigs.find((rig) => rig.sceneId === act.sceneId && rig.angleId === act.angleId);
       if (!rig) {
         plan.rigs.push({ sceneId: act.sceneId, angleId: act.angleId });
         rig = plan.rigs.at(-1)!;
@@ -157,7 +157,7 @@ export function applyActTo(draft: Project, act: Act): void {
     case 'note prices': {
       const noted = (draft.priceObservations ??= []);
       for (const seen of act.observations) {
-        const at = noted.findIndex((one) => sameSight(one, seen));
+        const at = noted.findIndex((observation) => sameSight(observation, seen));
         if (at >= 0) noted[at] = seen;
         else {
           roomFor(noted, MOST_OBSERVATIONS, 'price observations');
@@ -169,7 +169,7 @@ export function applyActTo(draft: Project, act: Act): void {
     case 'set price alert': {
       const { gearId, basis, atMostMinor } = act.alert;
       const alerts = (draft.priceAlerts ??= []);
-      const at = alerts.findIndex((one) => one.gearId === gearId && one.basis === basis);
+      const at = alerts.findIndex((alert) => alert.gearId === gearId && alert.basis === basis);
       if (at >= 0) alerts.splice(at, 1);
       if (atMostMinor === undefined) return;
       roomFor(alerts, MOST_ALERTS, 'price alerts');
@@ -234,8 +234,8 @@ export function applyActTo(draft: Project, act: Act): void {
       const { angles } = find(draft.scenes, act.sceneId, 'scene');
       if (angles.length === 1) throw new ActError('A scene keeps at least one angle.');
       take(angles, act.angleId, 'angle');
-      for (const one of draft.plans) {
-        one.rigs = one.rigs.filter(
+      for (const plan of draft.plans) {
+        plan.rigs = plan.rigs.filter(
           (rig) => rig.sceneId !== act.sceneId || rig.angleId !== act.angleId
         );
       }
@@ -243,8 +243,8 @@ export function applyActTo(draft: Project, act: Act): void {
     }
     case 'remove scene':
       take(draft.scenes, act.sceneId, 'scene');
-      for (const one of draft.plans)
-        one.rigs = one.rigs.filter((rig) => rig.sceneId !== act.sceneId);
+      for (const plan of draft.plans)
+        plan.rigs = plan.rigs.filter((rig) => rig.sceneId !== act.sceneId);
       return;
     case 'put gear': {
       const at = draft.ownGear.findIndex((gear) => gear.id === act.gear.id);
@@ -304,7 +304,7 @@ function otherLocks(
   { locks = [] }: Project,
   { sceneId, angleId }: { sceneId: string; angleId: string }
 ): SceneLock[] {
-  return locks.filter((one) => one.sceneId !== sceneId || one.angleId !== angleId);
+  return locks.filter((lock) => lock.sceneId !== sceneId || lock.angleId !== angleId);
 }
 
 /** A rig may not go on using a part that has left the plan. */
@@ -358,7 +358,7 @@ function touchesLinesOnly(act: Act, touched: Touched): boolean {
       touched.rigs.push(act);
       return true;
     case 'batch':
-      return act.acts.every((one) => touchesLinesOnly(one, touched));
+      return act.acts.every((act) => touchesLinesOnly(act, touched));
     default:
       return false;
   }

@@ -5,7 +5,7 @@ import { changeMains, scenesMovedBy } from './change-mains';
 
 const rates = (fps: readonly number[]) => {
   const project = demoProject();
-  project.scenes.forEach((scene, at) => (scene.fps = fps[at]!));
+  project.scenes.forEach((scene, index) => (scene.fps = fps[index]!));
   return project;
 };
 

@@ -63,7 +63,8 @@ const lock: SceneLock = {
   angle: demo.scenes[0]!.angles[0]!
 };
 const lines = (project: Project) => activePlan(project).lines.map(({ id }) => id);
-const scene = (project: Project, id = 'marsh-path') => project.scenes.find((one) => one.id === id)!;
+const scene = (project: Project, id = 'marsh-path') =>
+  project.scenes.find((scene) => scene.id === id)!;
 
 interface Case {
   act: Act;
@@ -503,7 +504,7 @@ describe('a part that leaves', () => {
       (project, lineId) => applyAct(project, { type: 'remove line', lineId }),
       rigged
     );
-    const rig = activePlan(left).rigs.find((one) => one.sceneId === 'loom-lesson')!;
+    const rig = activePlan(left).rigs.find((rig) => rig.sceneId === 'loom-lesson')!;
     expect(rig).toEqual({ sceneId: 'loom-lesson', angleId: 'a', lamps: [] });
   });
 });

@@ -44,59 +44,59 @@ export function withFreshIds(act: Act, makeId: (kind: string) => string): Act {
       }));
     return next;
   };
-  const walk = (one: Act): Act => {
-    switch (one.type) {
+  const walk = (act: Act): Act => {
+    switch (act.type) {
       case 'add line':
         return {
-          ...one,
-          line: { ...one.line, id: fresh('line', one.line.id) },
-          ...(one.before === undefined ? {} : { before: fresh('line', one.before) })
+          ...act,
+          line: { ...act.line, id: fresh('line', act.line.id) },
+          ...(act.before === undefined ? {} : { before: fresh('line', act.before) })
         };
       case 'change line':
       case 'step quantity':
       case 'remove line':
-        return { ...one, lineId: fresh('line', one.lineId) };
+        return { ...act, lineId: fresh('line', act.lineId) };
       case 'move line':
         return {
-          ...one,
-          lineId: fresh('line', one.lineId),
-          before: one.before === undefined ? undefined : fresh('line', one.before)
+          ...act,
+          lineId: fresh('line', act.lineId),
+          before: act.before === undefined ? undefined : fresh('line', act.before)
         };
       case 'set rig':
         return {
-          ...one,
-          sceneId: fresh('scene', one.sceneId),
-          angleId: fresh('angle', one.angleId),
-          patch: freshRig(one.patch)
+          ...act,
+          sceneId: fresh('scene', act.sceneId),
+          angleId: fresh('angle', act.angleId),
+          patch: freshRig(act.patch)
         };
       case 'add scene':
-        return { ...one, scene: { ...one.scene, id: fresh('scene', one.scene.id) } };
+        return { ...act, scene: { ...act.scene, id: fresh('scene', act.scene.id) } };
       case 'change scene':
       case 'remove scene':
-        return { ...one, sceneId: fresh('scene', one.sceneId) };
+        return { ...act, sceneId: fresh('scene', act.sceneId) };
       case 'add angle':
         return {
-          ...one,
-          sceneId: fresh('scene', one.sceneId),
-          angle: { ...one.angle, id: fresh('angle', one.angle.id) }
+          ...act,
+          sceneId: fresh('scene', act.sceneId),
+          angle: { ...act.angle, id: fresh('angle', act.angle.id) }
         };
       case 'change angle':
       case 'remove angle':
         return {
-          ...one,
-          sceneId: fresh('scene', one.sceneId),
-          angleId: fresh('angle', one.angleId)
+          ...act,
+          sceneId: fresh('scene', act.sceneId),
+          angleId: fresh('angle', act.angleId)
         };
       case 'add plan':
-        return { ...one, plan: { ...one.plan, id: fresh('plan', one.plan.id) } };
+        return { ...act, plan: { ...act.plan, id: fresh('plan', act.plan.id) } };
       case 'show plan':
       case 'rename plan':
       case 'remove plan':
-        return { ...one, planId: fresh('plan', one.planId) };
+        return { ...act, planId: fresh('plan', act.planId) };
       case 'batch':
-        return { ...one, acts: one.acts.map(walk) };
+        return { ...act, acts: act.acts.map(walk) };
       default:
-        return one;
+        return act;
     }
   };
   return walk(act);

@@ -23,7 +23,7 @@ export function lampsInScene({ keyLamp, fillLamp, furtherLamps, kit }: PlacedRig
   if (fillLamp) lamps.push({ part: fillLamp.part, role: 'fill', placed: fillLamp });
   for (const lamp of furtherLamps) lamps.push({ part: lamp.part, role: lamp.role, placed: lamp });
   for (const part of kit.of('lamp'))
-    if (lamps.filter((one) => one.part === part).length < part.line.quantity)
+    if (lamps.filter((lamp) => lamp.part === part).length < part.line.quantity)
       lamps.push({ part, role: undefined, placed: undefined });
   return lamps;
 }
@@ -44,7 +44,7 @@ const keyAndFill = ({ overrides }: PlacedRig): LampPlacing[] =>
 /** The lamps with a role of their own, without one. */
 function furtherWithout(rig: PlacedRig, { part, role }: LampInScene): LampPlacing[] {
   const lamps = further(rig);
-  const at = lamps.findIndex((one) => one.lineId === part.line.id && one.role === role);
+  const at = lamps.findIndex((lamp) => lamp.lineId === part.line.id && lamp.role === role);
   return lamps.filter((_, index) => index !== at);
 }
 

@@ -13,7 +13,7 @@ const cardsIn = (project: Project) =>
   cardsOf(project, judgePlan(project, activePlan(project), shelfOf(project)));
 const demo = demoProject();
 const card = (project: Project, id: (typeof cardIds)[number]) =>
-  cardsIn(project).find((one) => one.id === id)!;
+  cardsIn(project).find((card) => card.id === id)!;
 const texts = (project: Project, id: (typeof cardIds)[number], group: string) =>
   card(project, id)
     .groups.find(({ name }) => name.startsWith(group))!
@@ -47,12 +47,12 @@ describe('cards', () => {
       const made = await project();
       const cards = cardsIn(made);
       expect(cards.map(({ id }) => id)).toEqual([...cardIds]);
-      for (const one of cards) {
-        expect(one.groups.length).toBeGreaterThan(0);
-        const keys = one.groups.flatMap(({ items }) => items.map(({ key }) => key));
-        expect(new Set(keys).size, one.id).toBe(keys.length);
-        expect(JSON.stringify(one)).not.toMatch(/NaN|undefined|Infinity|null/);
-        const text = cardMarkdown(made.name, one);
+      for (const card of cards) {
+        expect(card.groups.length).toBeGreaterThan(0);
+        const keys = card.groups.flatMap(({ items }) => items.map(({ key }) => key));
+        expect(new Set(keys).size, card.id).toBe(keys.length);
+        expect(JSON.stringify(card)).not.toMatch(/NaN|undefined|Infinity|null/);
+        const text = cardMarkdown(made.name, card);
         expect(text.match(/^- \[ \] /gm) ?? []).toHaveLength(keys.length);
       }
     }

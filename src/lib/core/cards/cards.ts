@@ -48,11 +48,11 @@ export function cardsOf(project: Project, judgement: Judgement): Card[] {
       id: 'pre-roll',
       title: 'Pre-roll',
       about: 'Before every take, in the order one goes round the set.',
-      groups: judgement.angles.map((one) => ({
-        name: nameOf(one),
+      groups: judgement.angles.map((angle) => ({
+        name: nameOf(angle),
         items: [
-          ...preRoll(one),
-          ...keptLines(project, 'pre-roll', `${one.scene.id} ${one.angle.id} `)
+          ...preRoll(angle),
+          ...keptLines(project, 'pre-roll', `${angle.scene.id} ${angle.angle.id} `)
         ]
       }))
     },
@@ -60,10 +60,10 @@ export function cardsOf(project: Project, judgement: Judgement): Card[] {
       id: 'settings',
       title: 'Settings',
       about: 'What the camera and the sound are set to, scene by scene.',
-      groups: judgement.angles.map((one) => ({
-        name: `${nameOf(one)}${lockedWords(project, one)}`,
-        items: settingsOf(one).map(({ name, set }) => ({
-          key: `${one.scene.id} ${one.angle.id} ${name}`,
+      groups: judgement.angles.map((angle) => ({
+        name: `${nameOf(angle)}${lockedWords(project, angle)}`,
+        items: settingsOf(angle).map(({ name, set }) => ({
+          key: `${angle.scene.id} ${angle.angle.id} ${name}`,
           text: `${name}: ${set}`
         }))
       }))
@@ -72,7 +72,7 @@ export function cardsOf(project: Project, judgement: Judgement): Card[] {
       id: 'set-up',
       title: 'Set-up',
       about: 'In the order in which nothing has to be moved twice, with its minutes, about.',
-      groups: judgement.angles.map((one) => ({ name: setUpName(one), items: setUp(one) }))
+      groups: judgement.angles.map((angle) => ({ name: setUpName(angle), items: setUp(angle) }))
     },
     evening(project, judgement)
   ];
@@ -229,7 +229,7 @@ function setUp(judged: AngleJudgement): CardItem[] {
   const { rig, scene, angle } = judged;
   const order = ({ gear }: KitPart) => SET_UP_ORDER[gear.kind] ?? 10;
   return [...partsOfScene(rig)]
-    .sort((one, other) => order(one) - order(other))
+    .sort((a, b) => order(a) - order(b))
     .map(({ gear, line }) => {
       const minutes = minutesFor(gear, rig);
       return {

@@ -128,15 +128,15 @@ export function waysToDim(
   return ways;
 }
 
-export function isBetter(one: Candidate, other: Candidate, fps: number): boolean {
-  if (one.blocks !== other.blocks) return other.blocks;
-  if (Math.abs(one.cost - other.cost) > EQUAL) return one.cost < other.cost;
+export function isBetter(a: Candidate, b: Candidate, fps: number): boolean {
+  if (a.blocks !== b.blocks) return b.blocks;
+  if (Math.abs(a.cost - b.cost) > EQUAL) return a.cost < b.cost;
   const offHalf = ({ shutter }: Candidate) => Math.abs(Math.log2(shutter.s * 2 * fps));
   const order = [
-    one.aperture.n - other.aperture.n,
-    offHalf(one) - offHalf(other),
-    one.densityStops - other.densityStops,
-    one.iso - other.iso
+    a.aperture.n - b.aperture.n,
+    offHalf(a) - offHalf(b),
+    a.densityStops - b.densityStops,
+    a.iso - b.iso
   ];
   return (order.find((difference) => Math.abs(difference) > EQUAL) ?? 0) < 0;
 }

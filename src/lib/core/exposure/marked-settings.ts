@@ -41,7 +41,7 @@ export interface Shutter {
   cost: number;
 }
 
-export const byCost = (one: { cost: number }, other: { cost: number }) => one.cost - other.cost;
+export const byCost = (a: { cost: number }, b: { cost: number }) => a.cost - b.cost;
 
 export function aperturesOf(task: ExposureTask): Aperture[] {
   const { set, apertureWidestN, apertureSmallestN, depthN, blurN, blurFirst } = task;

@@ -68,9 +68,9 @@ export function solvedFrom(
   return solved;
 }
 
-function sameNumbers(one: readonly number[], other: readonly number[]): boolean {
-  if (one.length !== other.length) return false;
-  for (let at = 0; at < one.length; at++) if (!Object.is(one[at], other[at])) return false;
+function sameNumbers(a: readonly number[], b: readonly number[]): boolean {
+  if (a.length !== b.length) return false;
+  for (let at = 0; at < a.length; at++) if (!Object.is(a[at], b[at])) return false;
   return true;
 }
 

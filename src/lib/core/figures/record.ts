@@ -110,8 +110,12 @@ export const steps: readonly Step[] = figureOrder.map((id) => {
 });
 
 /** Places of the leaves, and of what is computed, each in the order of the table. */
-export const leafSteps: readonly number[] = steps.flatMap(({ read }, at) => (read ? [at] : []));
-export const derivedSteps: readonly number[] = steps.flatMap(({ read }, at) => (read ? [] : [at]));
+export const leafSteps: readonly number[] = steps.flatMap(({ read }, index) =>
+  read ? [index] : []
+);
+export const derivedSteps: readonly number[] = steps.flatMap(({ read }, index) =>
+  read ? [] : [index]
+);
 
 /** Some figures with all that they are computed from, by their places. */
 export interface FigureSet {

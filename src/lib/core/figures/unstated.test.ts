@@ -150,18 +150,18 @@ function statedPlace(id: FigureId): Place | undefined {
   if (field === undefined) return undefined;
   for (const world of worlds) {
     const { angles } = judged(world);
-    for (const [at, { rig, record }] of angles.entries()) {
+    for (const [index, { rig, record }] of angles.entries()) {
       if (stateOf(record, id) !== known) continue;
       // Whom the question would go to is only known once nobody has stated it.
       for (const part of rig.kit.parts) {
         if ((part.gear as unknown as Record<string, unknown>)[field] === undefined) continue;
         const silent = withoutField(world, part.gear, field);
-        const there = judged(silent).angles[at]!;
+        const there = judged(silent).angles[index]!;
         if (
           stateOf(there.record, id) === unknown &&
           partOfLeaf(there.rig, id)?.lineId === part.line.id
         )
-          return { world, at, gear: part.gear };
+          return { world, at: index, gear: part.gear };
       }
     }
   }
@@ -203,8 +203,10 @@ describe('a figure nobody has stated', () => {
         ({ gear }) =>
           (gear as unknown as Record<string, unknown>)[field] !== undefined &&
           judged(withoutField(world, gear, field)).findings.some(
-            (one) =>
-              isQuestion(one) && one.figure !== undefined && rowOf(one.figure).asks?.field === field
+            (finding) =>
+              isQuestion(finding) &&
+              finding.figure !== undefined &&
+              rowOf(finding.figure).asks?.field === field
           )
       )
     );

@@ -37,7 +37,7 @@ export function shortDays(
     const shared = shareOut(supplies.consumers, supplies.stores);
     const short = shared?.consumers
       .filter(({ share, part }) => share < 1 - ROUNDING && !isToldAlone(part.line.id, day))
-      .sort((one, other) => one.share - other.share);
+      .sort((a, b) => a.share - b.share);
     if (shared && short && short.length > 0) found.push({ day, shared, short });
   }
   return found;

@@ -113,7 +113,7 @@ describe('what is proposed', () => {
     expect(swap.act!(newLine(plan, gear))).toEqual(swapFor(mic.id)(newLine(plan, gear)));
     const add = addOne(context, 'card', ({ cardKind }) => cardKind === 'SD');
     expect(add.label(gear)).toBe(`Add ${gear.model}`);
-    expect(add.parts.every((one) => one.kind === 'card' && one.cardKind === 'SD')).toBe(true);
+    expect(add.parts.every((gear) => gear.kind === 'card' && gear.cardKind === 'SD')).toBe(true);
     expect(leaveOut(mic, 'Plover')).toEqual({
       label: 'Remove Plover from kit',
       act: { type: 'remove line', lineId: mic.id }

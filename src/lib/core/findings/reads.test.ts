@@ -74,10 +74,10 @@ beforeAll(() => {
   for (const project of kits()) {
     const { angles } = judgePlan(project, activePlan(project), shelfOf(project));
     for (const { rig, record } of angles)
-      angleFindings.forEach((row, at) => {
+      angleFindings.forEach((row, index) => {
         const noting = new Proxy(record.states, {
           get(target, key) {
-            read[at]!.add(figureOrder[Number(key)]!);
+            read[index]!.add(figureOrder[Number(key)]!);
             return target[Number(key)];
           }
         });
@@ -89,7 +89,7 @@ beforeAll(() => {
 });
 
 describe('what a row of the finding table says it reads', () => {
-  it.each(angleFindings.map((row, at) => [`${row.code}: ${row.about}`, at] as const))(
+  it.each(angleFindings.map((row, index) => [`${row.code}: ${row.about}`, index] as const))(
     '%s',
     (_, at) => {
       const { reads } = angleFindings[at]!;

@@ -107,8 +107,8 @@ function readOwned(bytes: Uint8Array | undefined): { owned: OwnedPiece[]; faults
   }
   if (!Array.isArray(list) || list.length > MOST_OWNED)
     return refused(`must be a list of at most ${MOST_OWNED} owned pieces`);
-  const faults = list.flatMap((piece: unknown, at) =>
-    ownedPieceFaults(piece, `${INVENTORY_NAME}[${at}]`)
+  const faults = list.flatMap((piece: unknown, index) =>
+    ownedPieceFaults(piece, `${INVENTORY_NAME}[${index}]`)
   );
   return faults.length > 0 ? { owned: [], faults } : { owned: list as OwnedPiece[], faults };
 }

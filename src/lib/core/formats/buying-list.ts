@@ -28,22 +28,25 @@ export interface ShopLines {
 /** Lines by the shop their price was seen in, by name; those without a price come last. */
 export function linesByShop(lines: readonly StatementLine[]): ShopLines[] {
   const byShop = new Map<string, StatementLine[]>();
-  for (const one of lines) {
-    const shop = one.price?.source ?? '';
-    byShop.set(shop, [...(byShop.get(shop) ?? []), one]);
+  for (const statement of lines) {
+    const shop = statement.price?.source ?? '';
+    byShop.set(shop, [...(byShop.get(shop) ?? []), statement]);
   }
   return [...byShop]
     .map(([shop, own]) => ({
       shop: shop || 'no shop known',
       lines: own,
-      togetherMinor: own.reduce((sum, one) => sum + one.firmMinor + one.laterMinor, 0)
+      togetherMinor: own.reduce(
+        (sum, statement) => sum + statement.firmMinor + statement.laterMinor,
+        0
+      )
     }))
-    .sort((one, other) =>
-      one.shop === 'no shop known'
+    .sort((a, b) =>
+      a.shop === 'no shop known'
         ? 1
-        : other.shop === 'no shop known'
+        : b.shop === 'no shop known'
           ? -1
-          : one.shop.localeCompare(other.shop)
+          : a.shop.localeCompare(b.shop)
     );
 }
 
@@ -69,11 +72,11 @@ export function buyingListMarkdown(
       '| Part | Pieces | Each | Together | Left after | Price of |',
       '|---|---:|---:|---:|---:|---|'
     );
-    for (const one of lines) {
-      const name = one.gear ? fullName(one.gear) : one.line.gearId;
-      const together = one.line.step === 'later' ? one.laterMinor : one.firmMinor;
+    for (const statement of lines) {
+      const name = statement.gear ? fullName(statement.gear) : statement.line.gearId;
+      const together = statement.line.step === 'later' ? statement.laterMinor : statement.firmMinor;
       out.push(
-        `| ${markdownText(name)}${one.line.basis === 'used' ? ' (used)' : ''} | ${one.line.quantity} | ${one.unitMinor === undefined ? 'no price' : formatMoney(one.unitMinor, money.currency)} | ${formatMoney(together, money.currency)} | ${one.line.step === 'later' ? '' : formatMoney(one.remainingMinor, money.currency)} | ${one.price ? `${one.price.date}, ${markdownText([one.price.source, conversionWords(one.price)].filter(Boolean).join('; '))}` : ''} |`
+        `| ${markdownText(name)}${statement.line.basis === 'used' ? ' (used)' : ''} | ${statement.line.quantity} | ${statement.unitMinor === undefined ? 'no price' : formatMoney(statement.unitMinor, money.currency)} | ${formatMoney(together, money.currency)} | ${statement.line.step === 'later' ? '' : formatMoney(statement.remainingMinor, money.currency)} | ${statement.price ? `${statement.price.date}, ${markdownText([statement.price.source, conversionWords(statement.price)].filter(Boolean).join('; '))}` : ''} |`
       );
     }
     out.push('');
@@ -110,20 +113,20 @@ export function buyingListCsv(money: MoneyStatement): string {
         'price date',
         'price source'
       ],
-      data: linesToBuy(money).map((one) => [
-        one.line.step,
-        one.gear ? pocketOf(one.gear) : '',
-        one.gear?.maker ?? '',
-        one.gear?.model ?? one.line.gearId,
-        one.line.quantity,
-        one.line.basis,
-        one.line.state,
-        amount(one.unitMinor),
-        amount(one.line.step === 'later' ? one.laterMinor : one.firmMinor),
-        one.line.step === 'later' ? '' : amount(one.remainingMinor),
-        conversionWords(one.price),
-        one.price?.date ?? '',
-        one.price?.source ?? ''
+      data: linesToBuy(money).map((statement) => [
+        statement.line.step,
+        statement.gear ? pocketOf(statement.gear) : '',
+        statement.gear?.maker ?? '',
+        statement.gear?.model ?? statement.line.gearId,
+        statement.line.quantity,
+        statement.line.basis,
+        statement.line.state,
+        amount(statement.unitMinor),
+        amount(statement.line.step === 'later' ? statement.laterMinor : statement.firmMinor),
+        statement.line.step === 'later' ? '' : amount(statement.remainingMinor),
+        conversionWords(statement.price),
+        statement.price?.date ?? '',
+        statement.price?.source ?? ''
       ])
     },
     { escapeFormulae: FORMULA_CELL, newline: '\r\n' }

@@ -120,8 +120,8 @@ export const structuredCells: readonly StructuredCell[] = [
     read(text) {
       const parts = text.split(/[x×]/i).map((part) => part.trim());
       const size = Object.fromEntries(
-        sides.flatMap((side, at) => {
-          const part = parts[at];
+        sides.flatMap((side, index) => {
+          const part = parts[index];
           if (part === undefined || part === '' || part === '?') return [];
           const millimetres = parseNumber(part.replace(/\s*mm$/i, ''));
           return [[side, millimetres]];

@@ -178,8 +178,8 @@ export function* readingGearRows(
   const ids = new Set<string>();
   /** The last number given to an id, so that a thousand equal names are not counted through a thousand times. */
   const numbers = new Map<string, number>();
-  for (const [at, row] of rows.entries()) {
-    if (at % ROWS_AT_ONCE === ROWS_AT_ONCE - 1) yield at / rows.length;
+  for (const [index, row] of rows.entries()) {
+    if (index % ROWS_AT_ONCE === ROWS_AT_ONCE - 1) yield index / rows.length;
     const faults: Fault[] = [];
     const cell = (key: string) => {
       const column = columns.indexOf(key);
@@ -285,7 +285,7 @@ export function* readingGearRows(
     standing('owned', () => (owned = readYesNo(cell('owned'))));
     if (faults.length === 0 && kind) {
       const wanted =
-        cell('id') || slug(`${String(part.maker)} ${String(part.model)}`) || `row-${at + 2}`;
+        cell('id') || slug(`${String(part.maker)} ${String(part.model)}`) || `row-${index + 2}`;
       let id = wanted;
       let number = numbers.get(wanted) ?? 2;
       for (; ids.has(id); number++) id = `${wanted}-${number}`;
@@ -301,7 +301,7 @@ export function* readingGearRows(
         }))
       );
     }
-    if (faults.length > 0) refused.push({ line: at + 2, faults });
+    if (faults.length > 0) refused.push({ line: index + 2, faults });
     else {
       ids.add(String(part.id));
       gear.push(part as unknown as GearItem);

@@ -12,7 +12,7 @@ function outAndIn(items: readonly GearItem[]): { gear: GearItem[]; faults: strin
   const csv = readCsvText(writeShelfCsv(items));
   if (!csv.ok) throw new Error(csv.says);
   const columns = guessColumns(csv.headers);
-  expect(csv.headers.filter((_, at) => columns[at] === undefined)).toEqual([]);
+  expect(csv.headers.filter((_, index) => columns[index] === undefined)).toEqual([]);
   const { gear, refused } = readGearRows(csv.headers, csv.rows, columns, {
     currency: 'GBP',
     day: '2026-11-25',
@@ -50,14 +50,14 @@ describe('the shelf as a spreadsheet', () => {
     const { gear, lines: back } = read(csv.rows);
     expect(gear).toEqual(plain(items));
     // Read back, they are the shelf's own: nothing would be put in their place.
-    gear.forEach((part, at) => expect(sameGear(part, items[at]!)).toBe(true));
+    gear.forEach((part, index) => expect(sameGear(part, items[index]!)).toBe(true));
     expect(sameGear({ ...gear[0]!, massG: 1 }, items[0]!)).toBe(false);
     expect(back).toEqual([
       { gearId: items[0]!.id, quantity: 2, owned: true },
       { gearId: items[1]!.id, quantity: 3, owned: false }
     ]);
     const spoilt = (text: string) =>
-      read([csv.rows[0]!.map((cell, at) => (csv.headers[at] === 'quantity' ? text : cell))]);
+      read([csv.rows[0]!.map((cell, index) => (csv.headers[index] === 'quantity' ? text : cell))]);
     for (const wrong of ['many', '-1', '1.5', '100'])
       expect(spoilt(wrong).refused[0]!.faults[0]!.says).toMatch(/is not a quantity; write 0 to 99/);
     expect(spoilt('4 x').lines[0]!.quantity).toBe(4);

@@ -37,7 +37,7 @@ export function decodeText(bytes: Uint8Array, as?: TextEncoding): DecodedText {
   } catch {
     // It is no UTF-8; what else it may be is found out below.
   }
-  const odd = bytes.slice(0, SAMPLE_BYTES).filter((_, at) => at % 2 === 1);
+  const odd = bytes.slice(0, SAMPLE_BYTES).filter((_, index) => index % 2 === 1);
   const emptyOdd = odd.filter((byte) => byte === 0).length;
   if (odd.length > 0 && emptyOdd > odd.length / 2)
     return { text: decode('utf-16le'), encoding: 'utf-16le', certain: false };

@@ -101,7 +101,7 @@ describe('a satchel file', () => {
       const reading = checkSatchel(spoilt);
       expect(reading.ok).toBe(false);
       if (!reading.ok) {
-        const fault = reading.faults.find((one) => one.field === field);
+        const fault = reading.faults.find((fault) => fault.field === field);
         expect(fault, JSON.stringify(reading.faults)).toBeDefined();
         expect(fault!.says).toMatch(says);
       }

@@ -112,7 +112,7 @@ describe('what is no part', () => {
     ] as const)
       expect(
         checkGear({ ...part, priceNew: { ...price, [field]: wrong } }, 'part').map(
-          (one) => one.field
+          (fault) => fault.field
         ),
         field
       ).toEqual([`part.priceNew.${field}`]);

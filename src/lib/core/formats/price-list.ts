@@ -107,11 +107,11 @@ export function readPriceRows(
   gear: readonly GearItem[],
   defaults: PriceListDefaults
 ): PriceListReading {
-  const byId = new Map(gear.map((one) => [one.id, one]));
-  const byName = new Map(gear.map((one) => [plain(fullName(one)), one]));
+  const byId = new Map(gear.map((gear) => [gear.id, gear]));
+  const byName = new Map(gear.map((gear) => [plain(fullName(gear)), gear]));
   const observations: PriceObservation[] = [];
   const refused: RefusedRow[] = [];
-  for (const [at, row] of rows.entries()) {
+  for (const [index, row] of rows.entries()) {
     const cell = (key: PriceColumn) => {
       const column = columns.indexOf(key);
       return column < 0 ? '' : (row[column] ?? '').trim();
@@ -159,7 +159,7 @@ export function readPriceRows(
       cell('until') === '' ? undefined : dayOrThrow(cell('until'))
     );
     if (faults.length > 0 || !part || !basis || !amount || date === undefined) {
-      refused.push({ line: at + 2, faults });
+      refused.push({ line: index + 2, faults });
       continue;
     }
     observations.push({

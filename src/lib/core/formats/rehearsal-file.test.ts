@@ -25,7 +25,7 @@ function lived(): Project {
     seed: 5,
     daysInARow: 3,
     habits: [...habitIds],
-    chances: chanceIds.map((chance, at) => ({ chance, percent: at })),
+    chances: chanceIds.map((chance, index) => ({ chance, percent: index })),
     sceneOrder: ['shuttle-hands', 'marsh-path']
   };
   const log: DayLog = {

@@ -38,17 +38,17 @@ function cheapestByTrying(
   if (mates(from, to)) return 0;
   if (depth === MOST_PARTS_IN_CHAIN) return undefined;
   let best: number | undefined;
-  for (const one of parts) {
-    const rest = one.lineId === undefined ? parts : parts.filter((other) => other !== one);
-    const [a, b] = one.gear.ports as [Port, Port];
+  for (const part of parts) {
+    const rest = part.lineId === undefined ? parts : parts.filter((other) => other !== part);
+    const [a, b] = part.gear.ports as [Port, Port];
     for (const [entry, exit] of [
       [a, b],
       [b, a]
     ] as const) {
       if (!mates(from, entry)) continue;
       const beyond = cheapestByTrying(exit, to, rest, depth + 1);
-      if (beyond !== undefined && (best === undefined || beyond + one.costMinor < best))
-        best = beyond + one.costMinor;
+      if (beyond !== undefined && (best === undefined || beyond + part.costMinor < best))
+        best = beyond + part.costMinor;
     }
   }
   return best;
@@ -85,7 +85,7 @@ describe('a chain of joining parts', () => {
 
   it('leads a phone’s jack to a wired lapel over two leads of the shelf and says how', () => {
     const joins = catalogue.items
-      .filter((gear) => gear.ports.some((one) => one.role === 'joins'))
+      .filter((gear) => gear.ports.some((port) => port.role === 'joins'))
       .map((gear) => ({ gear, costMinor: gear.priceNew!.likely }));
     const chain = cheapest(audio('3.5 TRRS', 'plug'), audio('USB-C', 'socket'), joins)!;
     expect(chain.parts.map(({ gear }) => gear.model)).toEqual([

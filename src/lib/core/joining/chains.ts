@@ -156,9 +156,9 @@ export function chainsBetween(
   limit: ChainLimit = () => undefined
 ): Chain[] {
   const found: Chain[] = [];
-  for (const one of [from].flat())
+  for (const port of [from].flat())
     for (const other of [to].flat()) {
-      walkChains(one, other, index, limit, Infinity, (chain) => {
+      walkChains(port, other, index, limit, Infinity, (chain) => {
         found.push(chain);
         return Infinity;
       });
@@ -174,9 +174,9 @@ export function cheapestChain(
   limit: ChainLimit
 ): Chain | undefined {
   let best: Chain | undefined;
-  for (const one of from)
+  for (const port of from)
     for (const other of to)
-      walkChains(one, other, index, limit, best?.costMinor ?? Infinity, (chain) => {
+      walkChains(port, other, index, limit, best?.costMinor ?? Infinity, (chain) => {
         if (!best || cheaperFirst(chain, best) < 0) best = chain;
         return best.costMinor;
       });
@@ -191,9 +191,9 @@ export function isJoinedBy(
   limit: ChainLimit
 ): boolean {
   let isJoined = false;
-  for (const one of from)
+  for (const port of from)
     for (const other of to) {
-      walkChains(one, other, index, limit, Infinity, () => {
+      walkChains(port, other, index, limit, Infinity, () => {
         isJoined = true;
         return -Infinity;
       });
@@ -263,8 +263,8 @@ class FoundChain implements Chain {
     const path = this.#path;
     if (path.length === 0) return [];
     const steps = path.map(
-      ({ part, entry }, at) =>
-        `${portWords(at === 0 ? this.#from : path[at - 1]!.exit)} into ${part.gear.model}, ${portWords(entry)}`
+      ({ part, entry }, index) =>
+        `${portWords(index === 0 ? this.#from : path[index - 1]!.exit)} into ${part.gear.model}, ${portWords(entry)}`
     );
     return this.#to.type in endWords
       ? steps

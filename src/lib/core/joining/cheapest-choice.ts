@@ -54,7 +54,7 @@ export function cheapestChoice(
   supplies: ReadonlyMap<string, Supply>
 ): Choice {
   const names = [
-    ...new Set(demands.flatMap(({ options }) => options.flatMap((one) => [...one.keys()])))
+    ...new Set(demands.flatMap(({ options }) => options.flatMap((option) => [...option.keys()])))
   ];
   const numberOf = new Map(names.map((name, number) => [name, number]));
   const stock = names.map((name) => supplies.get(name)?.pieces ?? 0);
@@ -65,9 +65,9 @@ export function cheapestChoice(
   const tasks: Task[] = [];
   demands.forEach(({ occasion, options }, demand) => {
     const scarce = undominated(
-      options.map((uses, at): Option => {
+      options.map((uses, index): Option => {
         const counted = [...uses].map(([name, count]) => [numberOf.get(name)!, count] as const);
-        return { at, uses: counted.filter(([part]) => !plenty[part]) };
+        return { at: index, uses: counted.filter(([part]) => !plenty[part]) };
       })
     );
     if (scarce[0]?.uses.length === 0) chosen[demand] = scarce[0].at;
@@ -80,7 +80,7 @@ export function cheapestChoice(
     const best = new GroupSearch(group, stock, price).run();
     gapMinor += best.gap;
     if (!best.options) continue;
-    group.forEach(({ demand }, at) => (chosen[demand] = best.options![at]!.at));
+    group.forEach(({ demand }, index) => (chosen[demand] = best.options![index]!.at));
     for (const [part, count] of best.bought) bought.set(names[part]!, count);
   }
   let costMinor = 0;
@@ -128,20 +128,20 @@ function undominated(options: readonly Option[]): Option[] {
 
 /** Tasks that share a part stand in one group, occasion by occasion. */
 function groupsOf(tasks: readonly Task[]): Task[][] {
-  const leader = tasks.map((_, at) => at);
+  const leader = tasks.map((_, index) => index);
   const find = (at: number): number => (leader[at] === at ? at : (leader[at] = find(leader[at]!)));
   const seenBy = new Map<number, number>();
-  tasks.forEach(({ options }, at) => {
+  tasks.forEach(({ options }, index) => {
     for (const { uses } of options)
       for (const [part] of uses) {
         const other = seenBy.get(part);
-        if (other === undefined) seenBy.set(part, at);
-        else leader[find(at)] = find(other);
+        if (other === undefined) seenBy.set(part, index);
+        else leader[find(index)] = find(other);
       }
   });
   const groups = new Map<number, Task[]>();
-  tasks.forEach((task, at) => {
-    const first = find(at);
+  tasks.forEach((task, index) => {
+    const first = find(index);
     const group = groups.get(first);
     if (group) group.push(task);
     else groups.set(first, [task]);

@@ -26,9 +26,9 @@ function closable(joints: readonly Joint[], pieces: readonly JoiningPart[]): boo
   const walk = (at: Port, left: readonly JoiningPart[], depth: number): boolean => {
     if (joint.to.some((to) => mates(at, to)) && closable(rest, left)) return true;
     if (depth === MOST_PARTS_IN_CHAIN) return false;
-    return left.some((one, index) => {
+    return left.some((part, index) => {
       const others = left.filter((_, other) => other !== index);
-      const [a, b] = one.gear.ports as [Port, Port];
+      const [a, b] = part.gear.ports as [Port, Port];
       return (
         (mates(at, a) && walk(b, others, depth + 1)) || (mates(at, b) && walk(a, others, depth + 1))
       );
@@ -44,11 +44,11 @@ function cheapestByTrying(
   shelf: readonly JoiningPart[]
 ): number | undefined {
   let purchases: { pieces: JoiningPart[]; cost: number }[] = [{ pieces: [], cost: 0 }];
-  for (const one of shelf) {
+  for (const part of shelf) {
     purchases = purchases.flatMap(({ pieces, cost }) =>
       [0, 1, 2].map((count) => ({
-        pieces: [...pieces, ...Array.from({ length: count }, () => ({ ...one }))],
-        cost: cost + count * one.costMinor
+        pieces: [...pieces, ...Array.from({ length: count }, () => ({ ...part }))],
+        cost: cost + count * part.costMinor
       }))
     );
   }
@@ -69,14 +69,14 @@ describe('closing every joint', () => {
     const occasions = fc
       .array(fc.array(joint, { minLength: 1, maxLength: 2 }), { minLength: 1, maxLength: 2 })
       .map((list) =>
-        list.map((joints, a) => joints.map((one, b): Joint => ({ ...one, id: `${a}.${b}` })))
+        list.map((joints, a) => joints.map((joint, b): Joint => ({ ...joint, id: `${a}.${b}` })))
       );
     const shelf = fc
       .array(fc.tuple(fc.integer({ min: 1, max: 20 }), port, port), { maxLength: 3 })
-      .map((list) => list.map(([cost, a, b], at) => part(`s${at}`, cost, a, b)));
+      .map((list) => list.map(([cost, a, b], index) => part(`s${index}`, cost, a, b)));
     const bag = fc
       .array(fc.tuple(port, port), { maxLength: 2 })
-      .map((list) => list.map(([a, b], at) => part(`b${at}`, 0, a, b, `l${at}`)));
+      .map((list) => list.map(([a, b], index) => part(`b${index}`, 0, a, b, `l${index}`)));
     fc.assert(
       fc.property(occasions, bag, shelf, (joints, inBag, forSale) => {
         const closing = closeAll(joints, inBag, forSale);

@@ -85,8 +85,8 @@ export function closeAll(
   });
 
   const choice = cheapestChoice(demands, supplies);
-  demands.forEach(({ joint, found }, at) => {
-    const chosen = choice.chosen[at];
+  demands.forEach(({ joint, found }, index) => {
+    const chosen = choice.chosen[index];
     if (chosen !== undefined) chains.set(joint.id, found[chosen]!);
     // Each could be closed alone, but the bag's single pieces do not go round and nothing is for sale.
     else open.set(joint.id, 'the parts that would join it are needed elsewhere at the same time');

@@ -9,14 +9,14 @@ const ends = (id: string) => {
   if (!gear) throw new Error(`no ${id} on the shelf`);
   return joiningEnds(gear);
 };
-const reaches = (id: string, end: typeof ENERGY) => ends(id).some((one) => mates(one, end));
+const reaches = (id: string, end: typeof ENERGY) => ends(id).some((port) => mates(port, end));
 
 describe('the ends of a chain', () => {
   it('a battery, a block and a bank end in energy', () => {
     for (const kind of ['battery', 'mains adapter', 'power bank'] as const)
       for (const gear of catalogue.ofKind(kind))
         expect(
-          joiningEnds(gear).some((one) => mates(one, ENERGY)),
+          joiningEnds(gear).some((port) => mates(port, ENERGY)),
           gear.model
         ).toBe(true);
   });
@@ -41,7 +41,7 @@ describe('the ends of a chain', () => {
     expect(reaches('quillfeather-sd-128-v30', COMPUTER)).toBe(false);
     expect(reaches('nibsworth-reader-sd', COMPUTER)).toBe(true);
     const card = ends('quillfeather-sd-128-v30')[0]!;
-    expect(ends('nibsworth-reader-sd').some((one) => mates(one, card))).toBe(true);
+    expect(ends('nibsworth-reader-sd').some((port) => mates(port, card))).toBe(true);
   });
 
   it('a computer without a slot of its own takes no card', () => {
@@ -52,7 +52,7 @@ describe('the ends of a chain', () => {
   it('a body, a lens and a lamp are what is joined, not what joins', () => {
     for (const kind of ['lens', 'lamp', 'microphone'] as const)
       for (const gear of catalogue.ofKind(kind).slice(0, 10))
-        for (const one of joiningEnds(gear)) expect(one.role, gear.model).toBe('joins');
+        for (const port of joiningEnds(gear)) expect(port.role, gear.model).toBe('joins');
   });
 
   it('are found once for a part', () => {

@@ -19,7 +19,7 @@ import { settingsOf } from './settings';
 import { verdictsUnderSchools, weighedAs, findingWeightRanges } from './verdicts';
 
 const project = demoProject();
-const judged = (one: Project) => judgePlan(one, activePlan(one), shelfOf(one));
+const judged = (project: Project) => judgePlan(project, activePlan(project), shelfOf(project));
 const judgement = judged(project);
 
 /** The demo with a figure of a part unsaid. */
@@ -45,9 +45,9 @@ describe('questions to ask', () => {
   });
 
   it('say what either answer would do, those first that move a stop', () => {
-    const one = silent('orrowby-linnet', 'drawW');
-    (one.ownGear[0] as unknown as Record<string, unknown>).inputNoiseDbV = undefined;
-    const questions = questionsOf(one, shelfOf(one), judged(one));
+    const project = silent('orrowby-linnet', 'drawW');
+    (project.ownGear[0] as unknown as Record<string, unknown>).inputNoiseDbV = undefined;
+    const questions = questionsOf(project, shelfOf(project), judged(project));
     const draw = questions.find(({ leaf }) => leaf === 'bodyDraw')!;
     expect(questions[0]).toBe(draw);
     expect(draw.movesStop).toBe(true);
@@ -67,8 +67,8 @@ describe('questions to ask', () => {
       ['dunmarrow-plover', 'sensitivityDbvPerPa'],
       ['pellamund-17-f-1-5', 'minimumFocusDistanceM']
     ] as const) {
-      const one = silent(gearId, field);
-      const questions = questionsOf(one, shelfOf(one), judged(one));
+      const project = silent(gearId, field);
+      const questions = questionsOf(project, shelfOf(project), judged(project));
       const rank = questions.map(
         ({ movesStop, movesBest }) => Number(movesStop) * 2 + Number(movesBest)
       );
@@ -82,12 +82,12 @@ describe('questions to ask', () => {
   });
 
   it('are answered by an entry on the part, and then asked no more', () => {
-    const one = silent('orrowby-linnet', 'drawW');
-    const [question] = questionsOf(one, shelfOf(one), judged(one));
+    const project = silent('orrowby-linnet', 'drawW');
+    const [question] = questionsOf(project, shelfOf(project), judged(project));
     expect(question!.field).toMatchObject({ key: 'drawW', gearId: 'orrowby-linnet' });
     const answered = applyAct(
-      one,
-      answerAct(shelfOf(one).byId.get('orrowby-linnet')!, 'drawW', 5.9)
+      project,
+      answerAct(shelfOf(project).byId.get('orrowby-linnet')!, 'drawW', 5.9)
     );
     expect(questionsOf(answered, shelfOf(answered), judged(answered))).toEqual([]);
     expect(judged(answered).merit.meritHundredths).toBe(judgement.merit.meritHundredths);

@@ -116,7 +116,7 @@ function walk(project: Project, looked: readonly Pocket[] = pockets) {
 
 describe('the demo with the brief pushed to its ends', () => {
   // Each answer with one of the pockets, in turn: all with all of them take five minutes.
-  it.each(pushed.map(([name, push], at) => [name, push, at] as const))(
+  it.each(pushed.map(([name, push], index) => [name, push, index] as const))(
     'is judged whole, remedies and pockets: %s',
     (_, push, at) => {
       const project = demoProject();

@@ -13,7 +13,7 @@ import { closeJoints } from './close-joints';
 import { judgePlan } from './judge-plan';
 
 const project = demoProject();
-const judged = (one: Project) => judgePlan(one, activePlan(one), catalogue);
+const judged = (project: Project) => judgePlan(project, activePlan(project), catalogue);
 
 describe.each(pockets)('the %s pocket', (pocket) => {
   const candidates = judgeCandidates(project, catalogue, pocket);
@@ -50,7 +50,7 @@ describe.each(pockets)('the %s pocket', (pocket) => {
   });
 
   it('promises of each what taking it then does', () => {
-    for (const candidate of candidates.filter((one) => one.act).slice(0, 12)) {
+    for (const candidate of candidates.filter((candidate) => candidate.act).slice(0, 12)) {
       const after = judged(applyAct(project, candidate.act!));
       expect(after.money.firmMinor, candidate.gear.id).toBe(candidate.firmMinor);
       expect(after.money.remainingMinor, candidate.gear.id).toBe(candidate.remainingMinor);
@@ -75,7 +75,7 @@ describe.each(['body', 'lens', 'sound', 'light', 'support'] as const)(
   (pocket) => {
     const taken = (way: WayOfTaking) =>
       judgeCandidates(project, catalogue, pocket, way).filter(({ act }) => act);
-    const lines = (one: Project) => activePlan(one).lines;
+    const lines = (project: Project) => activePlan(project).lines;
     const keepsPromise = ({ act, firmMinor, merit }: Candidate) => {
       const changed = applyAct(project, act!);
       const after = judged(changed);
@@ -109,10 +109,10 @@ describe.each(['body', 'lens', 'sound', 'light', 'support'] as const)(
       const [first] = project.scenes;
       for (const candidate of taken({ how: 'use in scene', sceneId: first!.id }).slice(0, 8)) {
         const { changed } = keepsPromise(candidate);
-        const lineOf = (one: Project) =>
-          lines(one).find(({ gearId }) => gearId === candidate.gear.id)!.id;
-        const rigs = (one: Project, here: boolean) =>
-          activePlan(one).rigs.filter(({ sceneId }) => (sceneId === first!.id) === here);
+        const lineOf = (project: Project) =>
+          lines(project).find(({ gearId }) => gearId === candidate.gear.id)!.id;
+        const rigs = (project: Project, here: boolean) =>
+          activePlan(project).rigs.filter(({ sceneId }) => (sceneId === first!.id) === here);
         expect(JSON.stringify(rigs(changed, true))).toContain(lineOf(changed));
         expect(rigs(changed, false)).toEqual(rigs(project, false));
       }
@@ -131,8 +131,8 @@ describe('all joints at once', () => {
 });
 
 describe('merit', () => {
-  const axisOf = (one: Project, sceneId: string, axis: Axis) =>
-    judged(one).merit.scenes.find((scene) => scene.sceneId === sceneId)!.axes[axis]!.low;
+  const axisOf = (project: Project, sceneId: string, axis: Axis) =>
+    judged(project).merit.scenes.find((scene) => scene.sceneId === sceneId)!.axes[axis]!.low;
   const withScene = (
     sceneId: string,
     change: (scene: Project['scenes'][number], project: Project) => void
@@ -162,7 +162,7 @@ describe('merit', () => {
       axisOf(
         withScene('loom-lesson', (scene, copy) => {
           activePlan(copy).lines = activePlan(copy).lines.filter(
-            (one) => !one.gearId.includes('ray-65')
+            (line) => !line.gearId.includes('ray-65')
           );
           scene.lightSource = 'window';
           scene.lightDimLx = scene.lightBrightLx = lx;

@@ -231,7 +231,7 @@ function judgeAsked(asking: Asking, gear: GearItem): Candidate {
   const completed = completeKit(trackJudgement(project, before), changed, shelf);
   const { acts, judgement: after } = completed;
   const replacedCost = replaced
-    ? (before.money.lines.find((one) => one.line.id === replaced.id)?.firmMinor ?? 0)
+    ? (before.money.lines.find((statement) => statement.line.id === replaced.id)?.firmMinor ?? 0)
     : 0;
   const changes = whatChanges(before, after);
   const emptied = new Set(

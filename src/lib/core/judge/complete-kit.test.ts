@@ -50,7 +50,7 @@ function closing(project: Project, judgement: Judgement, open: Finding): Act | u
     return first?.parts[0] ? { type: 'add line', line: newLine(plan, first.parts[0]) } : undefined;
   }
   const angle = judgement.angles.find(
-    (one) => one.scene.id === open.sceneId && one.angle.id === open.angleId
+    (angle) => angle.scene.id === open.sceneId && angle.angle.id === open.angleId
   )!;
   if (open.code === 'W6') return morePieces({ shelf, project, plan }, [angle.rig])[0]?.act;
   for (const purpose of purposes[open.code]!) {
@@ -77,10 +77,11 @@ function completedByTrying(before: Judgement, changed: Project) {
   let judgement = judgedBesideComing(project);
   for (let round = 0; round < ROUNDS; round++) {
     const open = judgement.findings.find(
-      (one) =>
-        ((one.row.scope !== 'plan' && one.code in purposes) || one.comesAlong === true) &&
-        !tried.has(one.key) &&
-        !keys.has(one.key)
+      (finding) =>
+        ((finding.row.scope !== 'plan' && finding.code in purposes) ||
+          finding.comesAlong === true) &&
+        !tried.has(finding.key) &&
+        !keys.has(finding.key)
     );
     if (!open) break;
     tried.add(open.key);
@@ -94,7 +95,12 @@ function completedByTrying(before: Judgement, changed: Project) {
 }
 
 const said = ({ findings, merit, money }: Judgement) => ({
-  findings: findings.map((one) => [one.key, one.severity, one.title(), one.why()]),
+  findings: findings.map((finding) => [
+    finding.key,
+    finding.severity,
+    finding.title(),
+    finding.why()
+  ]),
   merit,
   lines: money.lines.map(({ line: { gearId, quantity } }) => `${quantity} ${gearId}`),
   firm: money.firmMinor
@@ -119,7 +125,7 @@ describe('a kit completed after a change', () => {
     expect(quick.acts, gear.id).toEqual(slow.acts);
     expect(said(quick.judgement), gear.id).toEqual(said(slow.judgement));
     expect(quick.project).toEqual(
-      quick.acts.reduce((project, one) => applyAct(project, one), changed)
+      quick.acts.reduce((project, act) => applyAct(project, act), changed)
     );
   };
 
@@ -129,7 +135,7 @@ describe('a kit completed after a change', () => {
 
   it('and whatever it comes in place of', () => {
     fc.assert(
-      fc.property(anyPart, fc.nat(lines.length - 1), (gear, at) => compare(gear, at)),
+      fc.property(anyPart, fc.nat(lines.length - 1), (gear, index) => compare(gear, index)),
       { numRuns: 60 }
     );
   });

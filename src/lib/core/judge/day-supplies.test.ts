@@ -23,7 +23,9 @@ function twoTalks(minutes: number, sameDay: boolean): Project {
   return project;
 }
 const ofPlan = (project: Project, code: string) =>
-  judged(project).findings.filter((one) => one.code === code && one.row.scope === 'plan');
+  judged(project).findings.filter(
+    (finding) => finding.code === code && finding.row.scope === 'plan'
+  );
 const bodyId = 'orrowby-linnet-ii';
 /** Watt-hours of the body in the calm kit: what came with it, and the loose battery. */
 function batteriesOf(project: Project): number {

@@ -18,7 +18,7 @@ function views(project: Project, where?: DisputeView['where']): Map<DisputeId, D
 }
 
 const side = (view: DisputeView | undefined, name: string) =>
-  view!.sides.find((one) => one.name === name)!;
+  view!.sides.find((side) => side.name === name)!;
 const withScenes = (
   change: (scene: Project['scenes'][number]) => Partial<Project['scenes'][number]>
 ) => ({
@@ -73,13 +73,14 @@ describe('where practitioners disagree', () => {
         expect(judged.money.firmMinor - before.money.firmMinor).toBe(otherWay.costMinor);
         expect(judged.merit.onceSettledHundredths).toBe(otherWay.meritAfterHundredths);
         for (const { code, title } of otherWay.breaks)
-          expect(judged.findings.some((one) => one.code === code && one.title() === title)).toBe(
-            true
-          );
+          expect(
+            judged.findings.some((finding) => finding.code === code && finding.title() === title)
+          ).toBe(true);
         for (const { code, title } of otherWay.settles)
           expect(
             judged.findings.some(
-              (one) => one.code === code && one.title() === title && one.severity === 'stop'
+              (finding) =>
+                finding.code === code && finding.title() === title && finding.severity === 'stop'
             )
           ).toBe(false);
       }

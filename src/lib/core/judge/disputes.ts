@@ -96,10 +96,10 @@ export function disputesOf(
       id,
       question: row.question,
       where: row.where,
-      sides: row.sides.map((side, at) => ({
+      sides: row.sides.map((side, index) => ({
         ...side,
-        stands: standing[at]!,
-        otherWay: gone(at) ? undefined : otherWay(context, row, at)
+        stands: standing[index]!,
+        otherWay: gone(index) ? undefined : otherWay(context, row, index)
       }))
     });
   }

@@ -50,7 +50,7 @@ describe('an evaluation', () => {
     const days = evaluate(shared, activePlan(shared), catalogue).days;
     expect(days.map(({ sceneIds }) => sceneIds.length)).toEqual([2, 1]);
     const [both] = days;
-    const taken = both!.energyWh!.supplies.flatMap((one) => Object.values(one.taken));
+    const taken = both!.energyWh!.supplies.flatMap((supply) => Object.values(supply.taken));
     const had = both!.energyWh!.supplies.reduce((sum, { amount }) => sum + amount!, 0);
     expect(taken.reduce((sum, one) => sum + one, 0)).toBeLessThanOrEqual(had + 1e-6);
     expect(both!.energyWh!.consumers[0]!.got).toBeCloseTo(had, 6);
@@ -67,10 +67,10 @@ describe('an evaluation', () => {
         expect(after.money.firmMinor - evaluation.money.firmMinor, label).toBe(costMinor);
         // One title may stand in several scenes; the remedy is for one of them.
         const standing = (findings: readonly { title: string }[]) =>
-          findings.filter((one) => one.title === title).length;
+          findings.filter((finding) => finding.title === title).length;
         if (mends)
           expect(
-            standing(after.findings.map((one) => ({ title: one.title() }))),
+            standing(after.findings.map((finding) => ({ title: finding.title() }))),
             label
           ).toBeLessThan(standing(evaluation.findings));
       }

@@ -73,17 +73,17 @@ export function evaluationOf(project: Project, plan: Plan, shelf: Shelf, judgeme
       costPerVideoMinor: costPerVideo(project, money)?.eachMinor,
       range: rangeOf(money),
       pockets: money.pockets,
-      lines: money.lines.map((one) => ({
-        lineId: one.line.id,
-        gearId: one.line.gearId,
-        pocket: one.pocket,
-        unitMinor: one.unitMinor,
-        quantity: one.line.quantity,
-        firmMinor: one.firmMinor,
-        taxMinor: one.taxMinor || undefined,
-        runningMinor: one.runningMinor,
-        remainingMinor: one.remainingMinor,
-        handRemainingMinor: one.line.handRemainingMinor
+      lines: money.lines.map((statement) => ({
+        lineId: statement.line.id,
+        gearId: statement.line.gearId,
+        pocket: statement.pocket,
+        unitMinor: statement.unitMinor,
+        quantity: statement.line.quantity,
+        firmMinor: statement.firmMinor,
+        taxMinor: statement.taxMinor || undefined,
+        runningMinor: statement.runningMinor,
+        remainingMinor: statement.remainingMinor,
+        handRemainingMinor: statement.line.handRemainingMinor
       }))
     },
     scenes: judgement.angles.map(({ scene, angle, record, rig }) => ({
@@ -241,13 +241,13 @@ export function evaluate(project: Project, plan: Plan, shelf: Shelf) {
   const evaluation = evaluationOf(project, plan, shelf, judgement);
   return {
     ...evaluation,
-    scenes: evaluation.scenes.map((scene, at) => ({
+    scenes: evaluation.scenes.map((scene, index) => ({
       ...scene,
-      exposure: exposureWords(judgement.angles[at]!)
+      exposure: exposureWords(judgement.angles[index]!)
     })),
-    findings: evaluation.findings.map((finding, at) => ({
+    findings: evaluation.findings.map((finding, index) => ({
       ...finding,
-      remedies: remediesFor(asked, shelf, judgement, judgement.findings[at]!).map(
+      remedies: remediesFor(asked, shelf, judgement, judgement.findings[index]!).map(
         ({ label, act, costMinor, brings, mends, unblocks }) => ({
           label,
           act,

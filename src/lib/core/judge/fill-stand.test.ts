@@ -72,7 +72,7 @@ describe('a stand a person has chosen for a lamp', () => {
       if (!activePlan(p).lines.some(({ gearId }) => gearId === LIGHT)) add(p, LIGHT);
       add(p, STRONG);
       const idOf = (gearId: string | undefined) =>
-        activePlan(p).lines.find((one) => one.gearId === gearId)?.id;
+        activePlan(p).lines.find((line) => line.gearId === gearId)?.id;
       const at = { lineId: idOf(lamp(p))!, distanceM: 0.8, angleDeg: 45 };
       activePlan(p).rigs[0]!.lamps = [
         { ...at, ...(said.key ? { standLineId: idOf(said.key)! } : {}) },
@@ -99,7 +99,7 @@ describe('a stand a person has chosen for a lamp', () => {
     const project = withStands({ key: STRONG, fill: undefined });
     const lineId = activePlan(project).lines.find(({ gearId }) => gearId === STRONG)!.id;
     const without = applyAct(project, { type: 'remove line', lineId });
-    expect(activePlan(without).rigs[0]!.lamps!.some((one) => 'standLineId' in one)).toBe(false);
+    expect(activePlan(without).rigs[0]!.lamps!.some((lamp) => 'standLineId' in lamp)).toBe(false);
     expect(standsIn(without)[0]).toBe(LIGHT);
     activePlan(project).rigs[0]!.lamps![0]!.standLineId = activePlan(project).lines[0]!.id;
     expect(standsIn(project)[0]).toBe(LIGHT);

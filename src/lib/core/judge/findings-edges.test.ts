@@ -30,14 +30,16 @@ const edge = <V>(one: Edge<V>) => one as Edge<unknown>;
 const scene = (project: Project) => project.scenes[0]!;
 const angle = (project: Project) => scene(project).angles[0]!;
 const lineOf = (project: Project, gearId: string) =>
-  activePlan(project).lines.find((one) => one.gearId === gearId)!;
+  activePlan(project).lines.find((line) => line.gearId === gearId)!;
 
 function severityOf(project: Project, code: string, about = ''): Said {
   const found = judged(project).findings.filter(
-    (one) => one.code === code && (one.about ?? '').includes(about)
+    (finding) => finding.code === code && (finding.about ?? '').includes(about)
   );
   const said: Said[] = ['stop', 'warn', 'note'];
-  return said.find((severity) => found.some((one) => one.severity === severity)) ?? 'nothing';
+  return (
+    said.find((severity) => found.some((finding) => finding.severity === severity)) ?? 'nothing'
+  );
 }
 
 const bodyModes = (
@@ -414,7 +416,7 @@ interface Sweep {
 }
 
 const range = (from: number, to: number, step: number): number[] =>
-  Array.from({ length: Math.floor((to - from) / step) + 1 }, (_, at) => from + at * step);
+  Array.from({ length: Math.floor((to - from) / step) + 1 }, (_, index) => from + index * step);
 
 const sweeps: readonly Sweep[] = [
   {

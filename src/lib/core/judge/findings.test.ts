@@ -66,13 +66,14 @@ describe.each(Object.entries(causes))('%s', (name, spoil) => {
         remedy.costMinor
       );
       const before = new Map(
-        judgement.findings.map((one) => [one.key, severityRank(one.severity)])
+        judgement.findings.map((finding) => [finding.key, severityRank(finding.severity)])
       );
       const newStops = after.findings.filter(
-        (one) => one.severity === 'stop' && (before.get(one.key) ?? -1) < severityRank('stop')
+        (finding) =>
+          finding.severity === 'stop' && (before.get(finding.key) ?? -1) < severityRank('stop')
       );
       expect(
-        newStops.map((one) => one.title()),
+        newStops.map((finding) => finding.title()),
         remedy.label
       ).toEqual([]);
     }

@@ -22,7 +22,9 @@ function onLegsWithoutHead(...heads: string[]): Project {
 }
 const rigOf = (project: Project) => judged(project).angles[0]!;
 const found = (project: Project, code: string, about = '') =>
-  judged(project).findings.find((one) => one.code === code && (one.about ?? '') === about);
+  judged(project).findings.find(
+    (finding) => finding.code === code && (finding.about ?? '') === about
+  );
 const asHead = (project: Project, change: (gear: GearOf<'head'>) => void) =>
   ownCopy<GearOf<'head'>>(project, BALL, change);
 
@@ -105,9 +107,9 @@ describe('what a head may bear', () => {
     const project = onLegsWithoutHead(BALL);
     asHead(project, (gear) => delete gear.ratedAtMm);
     const { findings } = judged(project);
-    expect(findings.some((one) => one.code === 'Q1' && one.figure === 'headRatedHeight')).toBe(
-      true
-    );
+    expect(
+      findings.some((finding) => finding.code === 'Q1' && finding.figure === 'headRatedHeight')
+    ).toBe(true);
     expect(found(project, 'S1', 'head')).toBeUndefined();
   });
 
@@ -115,7 +117,9 @@ describe('what a head may bear', () => {
     const project = onLegsWithoutHead(BALL);
     asHead(project, (gear) => (gear.payloadKg = 0.5));
     const judgement = judged(project);
-    const finding = judgement.findings.find((one) => one.code === 'S1' && one.about === 'head')!;
+    const finding = judgement.findings.find(
+      (finding) => finding.code === 'S1' && finding.about === 'head'
+    )!;
     const [remedy] = remediesFor(project, shelfOf(project), judgement, finding);
     expect(remedy?.label).toMatch(/^Swap to /);
     const mended = applyAct(project, remedy!.act);

@@ -50,8 +50,13 @@ export function completeJudgement(evaluation: PlanEvaluation): Judgement {
   const findings = worstFirst(found);
 
   const weights = weightsOf(project);
-  const merits = project.scenes.map((scene, at) =>
-    meritOfScene(scene.id, scores[at]!, weights, !findings.some((one) => stops(one, scene)))
+  const merits = project.scenes.map((scene, index) =>
+    meritOfScene(
+      scene.id,
+      scores[index]!,
+      weights,
+      !findings.some((finding) => stops(finding, scene))
+    )
   );
   let stopped = 0;
   while (stopped < findings.length && findings[stopped]!.severity === 'stop') stopped += 1;
@@ -63,8 +68,8 @@ export function worstFirst(found: readonly Finding[]): Finding[] {
   const sorted = found.filter(({ hides }) => hides === true);
   for (let rank = MOST_SEVERE; rank >= 0; rank--)
     for (let at = 0; at < found.length; at++) {
-      const one = found[at]!;
-      if (one.rank === rank && one.hides !== true) sorted.push(one);
+      const finding = found[at]!;
+      if (finding.rank === rank && finding.hides !== true) sorted.push(finding);
     }
   return sorted;
 }
@@ -88,8 +93,9 @@ function findingsOf(
   const { angles, differences } = evaluation;
   const found = differences
     ? angles.map(
-        (_, at) =>
-          differences[at]?.found(evaluation, at) ?? foundFromNothing(evaluation, at, at + 1)[0]!
+        (_, index) =>
+          differences[index]?.found(evaluation, index) ??
+          foundFromNothing(evaluation, index, index + 1)[0]!
       )
     : foundFromNothing(evaluation, 0, angles.length);
   const findings: Finding[] = [];

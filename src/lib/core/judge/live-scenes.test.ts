@@ -33,7 +33,7 @@ describe('a scene that only goes out live', () => {
     for (const code of ['T1', 'T2', 'T3', 'T4', 'B4', 'A7', 'B11'] as const)
       expect(found, code).not.toContain(code);
     const { findings, angles } = judged(project);
-    expect(findings.map((one) => one.title())).not.toContain('Nothing to record on');
+    expect(findings.map((finding) => finding.title())).not.toContain('Nothing to record on');
     const { record } = angles[0]!;
     expect([record.sizeNeeded, record.recordLimit, record.recordings, record.copies]).toEqual([
       undefined,
@@ -47,7 +47,9 @@ describe('a scene that only goes out live', () => {
     const project = live(true);
     expect(codes(project)).toContain('B4');
     without(project, 'quillfeather-sd-128-v30');
-    expect(judged(project).findings.map((one) => one.title())).toContain('Nothing to record on');
+    expect(judged(project).findings.map((finding) => finding.title())).toContain(
+      'Nothing to record on'
+    );
   });
 
   it('leaves the cards to the scenes that are recorded', () => {
@@ -55,14 +57,16 @@ describe('a scene that only goes out live', () => {
     const recorded = { ...structuredClone(project.scenes[0]!), id: 'later', live: false };
     project.scenes.push({ ...recorded, longestTakeMin: 5, recordedMin: 20 });
     without(project, 'quillfeather-sd-128-v30');
-    const missing = judged(project).findings.find((one) => one.title() === 'Nothing to record on');
+    const missing = judged(project).findings.find(
+      (finding) => finding.title() === 'Nothing to record on'
+    );
     expect(missing?.sceneIds).toEqual(['later']);
   });
 });
 
 describe('the chain of a live scene', () => {
   const found = (project: Project, code: string) =>
-    judged(project).findings.some((one) => one.code === code);
+    judged(project).findings.some((finding) => finding.code === code);
 
   it('is held by a clamp or a cage, and is nobody’s worry where nothing goes out', () => {
     const project = live();

@@ -45,7 +45,9 @@ describe('a scene without a face', () => {
       ];
       expect(sentences.length).toBeGreaterThan(4);
       // That there is none to follow is true.
-      for (const sentence of sentences.filter((one) => !one.startsWith('No face is there')))
+      for (const sentence of sentences.filter(
+        (sentence) => !sentence.startsWith('No face is there')
+      ))
         expect(sentence).not.toMatch(/\bfaces?\b|\bnose\b|\bears\b/);
     }
   );

@@ -8,7 +8,7 @@ import { calmKit, judged, line, ownCopy, swap, walkOutside, without } from './te
 import { causes } from './tests/causes';
 
 const found = (project: Project, code: string) =>
-  judged(project).findings.find((one) => one.code === code);
+  judged(project).findings.find((finding) => finding.code === code);
 
 describe('a video output that is used once', () => {
   const liveWithMonitor = (): Project => {
@@ -67,7 +67,7 @@ describe('a piece that joins one place at a time', () => {
     return project;
   };
   const more = (project: Project, gearId: string) => {
-    activePlan(project).lines.find((one) => one.gearId === gearId)!.quantity = 2;
+    activePlan(project).lines.find((line) => line.gearId === gearId)!.quantity = 2;
     return project;
   };
 

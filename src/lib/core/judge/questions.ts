@@ -101,8 +101,8 @@ export function* askingQuestions(
       one.ends.map((end) => judged(new Map([...others, [one, end]])))
     ) as [Judgement[], Judgement[]];
     const pairs = [amongWorse, amongBetter];
-    const effects = one.ends.map((end, at) =>
-      effectOf(answerWords(one, end, project), amongBetter[at]!, standing)
+    const effects = one.ends.map((end, index) =>
+      effectOf(answerWords(one, end, project), amongBetter[index]!, standing)
     );
     questions.push({
       key: one.finding.key,
@@ -127,7 +127,7 @@ export function* askingQuestions(
     const best = yield* bestAtEnds(project, shelf, one);
     if (!best || best[0] === best[1]) continue;
     question.movesBest = true;
-    question.effects.forEach((effect, at) => (effect.best = best[at]));
+    question.effects.forEach((effect, index) => (effect.best = best[index]));
   }
   return questions.sort(mostTellingFirst);
 }
@@ -171,8 +171,8 @@ function answerOf({ row }: Open, value: number): string | number | boolean | und
   return row.unit === 'yes/no' ? value > 0 : value * (row.asks.perUnit ?? 1);
 }
 
-const onceSettledIsBetter = (one: KitMerit, other: KitMerit): boolean =>
-  compareKits(one, other) === 0 && one.onceSettledHundredths > other.onceSettledHundredths;
+const onceSettledIsBetter = (a: KitMerit, b: KitMerit): boolean =>
+  compareKits(a, b) === 0 && a.onceSettledHundredths > b.onceSettledHundredths;
 
 function openQuestion(finding: Finding, { kit }: Judgement, shelf: Shelf): Open | undefined {
   if (!isQuestion(finding) || finding.figure === undefined) return undefined;

@@ -28,10 +28,10 @@ describe('a remedy', () => {
           finding
         )) {
           const acts = flat(act);
-          const added = acts.flatMap((one) => (one.type === 'add line' ? one.line.gearId : []));
-          for (const one of acts)
-            if (one.type === 'remove line') {
-              const gone = activePlan(project).lines.find(({ id }) => id === one.lineId);
+          const added = acts.flatMap((act) => (act.type === 'add line' ? act.line.gearId : []));
+          for (const act of acts)
+            if (act.type === 'remove line') {
+              const gone = activePlan(project).lines.find(({ id }) => id === act.lineId);
               expect(added, label).not.toContain(gone?.gearId);
             }
           if (['M1', 'M2', 'M3', 'M6'].includes(finding.code))

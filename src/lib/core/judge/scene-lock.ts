@@ -35,7 +35,7 @@ export function lockedFiguresOf(judged: AngleJudgement): LockedFigure[] {
   };
   lamp('key', rig.keyLamp);
   lamp('fill', rig.fillLamp);
-  for (const [at, one] of rig.furtherLamps.entries()) lamp(`${one.role} ${at + 1}`, one);
+  for (const [index, one] of rig.furtherLamps.entries()) lamp(`${one.role} ${index + 1}`, one);
   tell('light of the place', `${scene.lightDimLx} to ${scene.lightBrightLx} lx`);
   tell('noise of the place', `${scene.noiseDbA} dB(A)`);
   tell('room', scene.room?.feel);
@@ -53,7 +53,7 @@ export function lockOf(
 ): SceneLock {
   const { scene, angle } = judged;
   const rig = activePlan(project).rigs.find(
-    (one) => one.sceneId === scene.id && one.angleId === angle.id
+    (rig) => rig.sceneId === scene.id && rig.angleId === angle.id
   );
   return {
     sceneId: scene.id,

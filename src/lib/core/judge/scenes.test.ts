@@ -50,7 +50,7 @@ const figure = (project: Project, id: FigureId, at = 0) =>
 describe('every kind of scene', () => {
   it.each(sceneStyles)('%s can be filmed with a kit from the shelf', (style) => {
     const project = cheaplyFilmed(style);
-    expect(stops(project).map((one) => one.title())).toEqual([]);
+    expect(stops(project).map((finding) => finding.title())).toEqual([]);
     expect(judged(project).merit.mustDoWorking).toBe(1);
   });
 });
@@ -173,7 +173,7 @@ describe('light that stays on', () => {
     const finding = judged(mixed).findings.find(({ code }) => code === 'G3')!;
     const remedies = remediesFor(mixed, catalogue, judged(mixed), finding);
     expect(remedies.map(({ label }) => label)).toContain('That light can be switched off');
-    for (const { act, mends } of remedies.filter((one) => one.mends)) {
+    for (const { act, mends } of remedies.filter((remedy) => remedy.mends)) {
       expect(mends).toBe(true);
       expect(judged(applyAct(mixed, act)).findings.map(({ code }) => code)).not.toContain('G3');
     }

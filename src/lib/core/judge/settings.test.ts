@@ -6,7 +6,7 @@ import { calmKit, judged, line, ownCopy, setRig, swap, walkOutside } from './tes
 import { settingsOf } from './settings';
 
 function settings(project: Project, at = 0) {
-  return new Map(settingsOf(judged(project).angles[at]!).map((one) => [one.name, one]));
+  return new Map(settingsOf(judged(project).angles[at]!).map((setting) => [setting.name, setting]));
 }
 const scene = (project: Project) => project.scenes[0]!;
 function changed(change: (project: Project) => void) {

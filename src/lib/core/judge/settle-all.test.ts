@@ -167,9 +167,9 @@ describe('remedies', () => {
   it('stand by what the kit gains for their price, those that mend first', () => {
     for (const { remedies } of offered)
       for (let at = 1; at < remedies.length; at++) {
-        const [one, next] = [remedies[at - 1]!, remedies[at]!];
-        if (one.mends === next.mends && one.brings.length === next.brings.length)
-          expect(one.gainPerMoney).toBeGreaterThanOrEqual(next.gainPerMoney);
+        const [remedy, next] = [remedies[at - 1]!, remedies[at]!];
+        if (remedy.mends === next.mends && remedy.brings.length === next.brings.length)
+          expect(remedy.gainPerMoney).toBeGreaterThanOrEqual(next.gainPerMoney);
       }
   });
 

@@ -125,7 +125,7 @@ export function* settlingAll(
     // A weakness is left only where nothing takes all of it away.
     const remedies = (
       mending.length > 0 ? mending : offered.filter(({ unblocks }) => unblocks)
-    ).sort((one, other) => one.costMinor - other.costMinor);
+    ).sort((a, b) => a.costMinor - b.costMinor);
     if (remedies.length === 0)
       open.push({ ...begun!, givenUp: new Set([...givenUp, finding.key]) });
     for (const [turning, { act, label, costMinor }] of remedies.entries()) {
@@ -141,17 +141,15 @@ export function* settlingAll(
     yield;
   }
   const as = (
-    compare: (one: SettlingWay, other: SettlingWay) => number,
+    compare: (a: SettlingWay, b: SettlingWay) => number,
     mostMinor = Infinity
   ): SettlingWay =>
     ways
       .filter(({ costMinor }) => costMinor <= mostMinor)
-      .reduce((best, one) => ((unblocksMore(one, best) || compare(one, best)) < 0 ? one : best));
-  const cheapest = as(
-    (one, other) => one.costMinor - other.costMinor || other.meritHundredths - one.meritHundredths
-  );
-  const fewest = as((one, other) => one.changes - other.changes || one.costMinor - other.costMinor);
-  const best = as((one, other) => other.meritHundredths - one.meritHundredths);
+      .reduce((best, way) => ((unblocksMore(way, best) || compare(way, best)) < 0 ? way : best));
+  const cheapest = as((a, b) => a.costMinor - b.costMinor || b.meritHundredths - a.meritHundredths);
+  const fewest = as((a, b) => a.changes - b.changes || a.costMinor - b.costMinor);
+  const best = as((a, b) => b.meritHundredths - a.meritHundredths);
   return {
     ...cheapest,
     workingBefore: before.merit.mustDoWorking,
@@ -166,8 +164,8 @@ export function* settlingAll(
 }
 
 /** Negative where the first unblocks more. */
-const unblocksMore = (one: SettlingWay, other: SettlingWay): number =>
-  other.workingAfter - one.workingAfter || one.left.length - other.left.length;
+const unblocksMore = (a: SettlingWay, b: SettlingWay): number =>
+  b.workingAfter - a.workingAfter || a.left.length - b.left.length;
 
 function wayOf(
   start: Project,
@@ -177,7 +175,7 @@ function wayOf(
   stops: number
 ): SettlingWay {
   const needed = withoutNeedless(start, shelf, chosen, stops);
-  const project = needed.reduce((one, { act }) => applyAct(one, act), start);
+  const project = needed.reduce((project, { act }) => applyAct(project, act), start);
   const after = judged(project, shelf);
   const acts = needed.map(({ act }) => act);
   return {
@@ -192,7 +190,7 @@ function wayOf(
 }
 
 const changesOf = (act: Act): number =>
-  act.type === 'batch' ? act.acts.reduce((sum, one) => sum + changesOf(one), 0) : 1;
+  act.type === 'batch' ? act.acts.reduce((sum, act) => sum + changesOf(act), 0) : 1;
 
 /** A later step may have made an earlier one needless: each that can go without a stop coming back is left out. */
 function withoutNeedless<S extends { act: Act }>(

@@ -99,25 +99,25 @@ function tried(
     (severityRank(rest.severity) < severityRank(finding.severity) || comesNearer(finding, rest));
   if (rest && !eased) return undefined;
   const severityBefore = new Map(
-    before.findings.map((one) => [one.key, severityRank(one.severity)])
+    before.findings.map((finding) => [finding.key, severityRank(finding.severity)])
   );
   // What was hidden behind the finding was there before: it comes to light, and is settled next.
   const wasHidden = ({ sceneId, sceneIds = [] }: Finding) =>
     finding.hides === true &&
     [sceneId, ...sceneIds].some((id) => id !== undefined && finding.sceneIds?.includes(id));
   const brings = after.findings.filter(
-    (one) =>
-      severityRank(one.severity) > (severityBefore.get(one.key) ?? -1) &&
-      !isQuestion(one) &&
-      !wasHidden(one)
+    (finding) =>
+      severityRank(finding.severity) > (severityBefore.get(finding.key) ?? -1) &&
+      !isQuestion(finding) &&
+      !wasHidden(finding)
   );
   const limit = severityRank(finding.severity);
   // Going over a limit is told as a cost; a new stop is never offered.
   if (
     brings.some(
-      (one) =>
-        one.severity === 'stop' ||
-        (severityRank(one.severity) > limit && one.row.family !== 'money')
+      (finding) =>
+        finding.severity === 'stop' ||
+        (severityRank(finding.severity) > limit && finding.row.family !== 'money')
     )
   )
     return undefined;
@@ -146,7 +146,7 @@ function tried(
       ...new Set(
         brings
           .filter(({ severity, row }) => severity !== 'note' && !(row.family === 'money' && isOver))
-          .map((one) => one.title())
+          .map((finding) => finding.title())
       )
     ],
     mends: rest === undefined,
@@ -211,17 +211,17 @@ function* remediesOf(
   // Without a body or a lens nothing is told apart by what it mends: all of them are compared.
   const mostCompared = finding.hides === true ? Infinity : MOST_COMPARED;
   for (const gear of proposal.parts
-    .filter((one) => !isGrounded(project, one))
+    .filter((gear) => !isGrounded(project, gear))
     .slice(0, MOST_TRIED)) {
     const line = newLine(plan, gear, 1, basisFor(project, gear));
     const act: Act = proposal.act ? proposal.act(line) : { type: 'add line', line };
     // A part in its own place is no change.
-    if (plan.lines.some((one) => one.gearId === gear.id && removes(act, one.id))) continue;
+    if (plan.lines.some((line) => line.gearId === gear.id && removes(act, line.id))) continue;
     all.push(...found({ label: proposal.label(gear), act }));
     if (all.filter(({ remedy }) => remedy.mends).length >= mostCompared) break;
     yield;
   }
-  all.sort((one, other) => helpsMore(other.remedy, one.remedy));
+  all.sort((a, b) => helpsMore(b.remedy, a.remedy));
   if (finding.hides !== true) return all.slice(0, 1);
   const cheapest = least(
     all.filter(({ remedy }) => remedy.mends),
@@ -234,14 +234,14 @@ function* remediesOf(
 }
 
 /** What mends before what unblocks before what eases, then by what the whole kit gains for its cost. */
-const helpsMore = (one: Remedy, other: Remedy): number =>
-  Number(one.mends) - Number(other.mends) ||
-  Number(one.unblocks) - Number(other.unblocks) ||
-  one.gainPerMoney - other.gainPerMoney;
+const helpsMore = (a: Remedy, b: Remedy): number =>
+  Number(a.mends) - Number(b.mends) ||
+  Number(a.unblocks) - Number(b.unblocks) ||
+  a.gainPerMoney - b.gainPerMoney;
 
 const removes = (act: Act, lineId: string): boolean =>
   act.type === 'batch'
-    ? act.acts.some((one) => removes(one, lineId))
+    ? act.acts.some((act) => removes(act, lineId))
     : act.type === 'remove line' && act.lineId === lineId;
 
 /** Any other part of the kinds that a finding names, in the place of the one it names and beside it. */
@@ -275,7 +275,7 @@ function choosingAnew(
   { sceneId, angleId, sceneName }: Finding
 ): (SettingProposal & Attempt) | undefined {
   const rig = activePlan(project).rigs.find(
-    (one) => one.sceneId === sceneId && one.angleId === angleId
+    (rig) => rig.sceneId === sceneId && rig.angleId === angleId
   );
   const act = rig && chooseBestInRig(rig);
   return act && { label: `Use the best of the kit in ${sceneName}`, act, alone: true };
@@ -301,7 +301,7 @@ function contextOf(
     };
   }
   const angle = judgement.angles.find(
-    (one) => one.scene.id === finding.sceneId && one.angle.id === finding.angleId
+    (angle) => angle.scene.id === finding.sceneId && angle.angle.id === finding.angleId
   );
   return angle && { rig: angle.rig, figures: angle.record, shelf, plan, project };
 }
@@ -363,7 +363,7 @@ export function* lookingForRemedies(
     }
   // What is told is judged once more with every part at its best, as it will be once it is taken.
   const remedies: Remedy[] = [];
-  for (const { attempt } of found.sort((one, other) => bestFirst(one.remedy, other.remedy))) {
+  for (const { attempt } of found.sort((a, b) => bestFirst(a.remedy, b.remedy))) {
     const remedy = tried(project, shelf, judgement, finding, attempt, 'best');
     yield;
     if (remedy) remedies.push(remedy);
@@ -373,9 +373,9 @@ export function* lookingForRemedies(
 }
 
 /** What mends before what unblocks before what eases, what brings nothing new before what does, then by what the kit gains for its cost. */
-const bestFirst = (one: Remedy, other: Remedy): number =>
-  Number(other.mends) - Number(one.mends) ||
-  Number(other.unblocks) - Number(one.unblocks) ||
-  one.brings.length - other.brings.length ||
-  other.gainPerMoney - one.gainPerMoney ||
-  one.costMinor - other.costMinor;
+const bestFirst = (a: Remedy, b: Remedy): number =>
+  Number(b.mends) - Number(a.mends) ||
+  Number(b.unblocks) - Number(a.unblocks) ||
+  a.brings.length - b.brings.length ||
+  b.gainPerMoney - a.gainPerMoney ||
+  a.costMinor - b.costMinor;

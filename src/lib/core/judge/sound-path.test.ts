@@ -129,12 +129,12 @@ describe('the voice', () => {
       gear.ports.push({ family: 'card', type: 'microSD', end: 'socket', role: 'card' });
     });
     const severity = (code: string) =>
-      judged(withSlot).findings.find((one) => one.code === code)?.severity;
+      judged(withSlot).findings.find((finding) => finding.code === code)?.severity;
     expect([severity('T5'), severity('P7')]).toEqual(['stop', 'stop']);
     // Beside a camera that hears, neither stops anything.
     const beside = calmKit();
     beside.ownGear = [withSlot.ownGear.at(-1)!];
     const there = judged(beside).findings.filter(({ code }) => code === 'T5' || code === 'P7');
-    expect(there.map((one) => one.severity)).toEqual(['note', 'note']);
+    expect(there.map((finding) => finding.severity)).toEqual(['note', 'note']);
   });
 });

@@ -27,7 +27,7 @@ const worlds: [string, Project][] = [
 
 const withGear = (project: Project, gear: readonly GearItem[]): Project => ({
   ...project,
-  ownGear: [...project.ownGear.filter(({ id }) => !gear.some((one) => one.id === id)), ...gear]
+  ownGear: [...project.ownGear.filter(({ id }) => !gear.some((gear) => gear.id === id)), ...gear]
 });
 const judge = (project: Project) => judgePlan(project, activePlan(project), shelfOf(project));
 /** What the kit is worth at least, were all that stops it settled. */

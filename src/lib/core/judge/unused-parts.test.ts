@@ -58,10 +58,10 @@ describe('the order of the parts in a kit', () => {
         ...project,
         plans: [{ ...plan, lines: [...plan.lines].reverse() }]
       };
-      const [one, other] = [meritOf(project), meritOf(turned)];
+      const [merit, other] = [meritOf(project), meritOf(turned)];
       expect([other.stops, other.onceSettledHundredths], `kit ${seed}`).toEqual([
-        one.stops,
-        one.onceSettledHundredths
+        merit.stops,
+        merit.onceSettledHundredths
       ]);
     }
   });

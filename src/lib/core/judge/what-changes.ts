@@ -18,17 +18,15 @@ function onceEach(findings: readonly Finding[]): FindingChange[] {
 }
 
 /** Findings of one judgement that the other lacks or has milder; what is only good to know is left out. */
-function worseIn(one: Judgement, other: Judgement): FindingChange[] {
+function worseIn(a: Judgement, b: Judgement): FindingChange[] {
   const isWorse = (finding: Finding): boolean => {
     if (finding.severity === 'note') return false;
     // One that stands as it was is taken over as it is, which is told apart sooner than its key.
-    if (other.findings.includes(finding)) return false;
-    const there = other.findings.find(
-      (one) => one.code === finding.code && one.key === finding.key
-    );
+    if (b.findings.includes(finding)) return false;
+    const there = b.findings.find((one) => one.code === finding.code && one.key === finding.key);
     return there === undefined || there.rank < finding.rank;
   };
-  return onceEach(one.findings.filter(isWorse));
+  return onceEach(a.findings.filter(isWorse));
 }
 
 /** What a change settles and what it breaks. */

@@ -136,7 +136,8 @@ describe.each(jobs)('%s within %i by %s', (style, limitMinor, school) => {
     expect(reading.ok).toBe(true);
     if (!reading.ok) return;
     const read = projectFromSatchel(reading.file, catalogue);
-    const bytes = (one: Project) => JSON.stringify(evaluate(one, activePlan(one), shelfOf(one)));
+    const bytes = (project: Project) =>
+      JSON.stringify(evaluate(project, activePlan(project), shelfOf(project)));
     expect(bytes(read)).toBe(bytes(project));
   });
 

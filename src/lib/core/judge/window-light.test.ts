@@ -76,7 +76,7 @@ describe('a window', () => {
     const finding = judgement.findings.find(({ code }) => code === 'G9')!;
     const remedies = remediesFor(project, shelfOf(project), judgement, finding);
     expect(remedies.length).toBeGreaterThan(0);
-    for (const { act, mends } of remedies.filter((one) => one.mends)) {
+    for (const { act, mends } of remedies.filter((remedy) => remedy.mends)) {
       expect(mends).toBe(true);
       expect(shadowSide(applyAct(project, act))).toBeUndefined();
     }

@@ -58,7 +58,7 @@ describe.each(Object.keys(causes))('what is said of %s', (name) => {
 describe('the tables', () => {
   it('name every figure and every row of findings in words of their own', () => {
     const names = figureOrder.map((id) => figureTable[id].name);
-    expect(names.filter((name, at) => names.indexOf(name) !== at)).toEqual([]);
+    expect(names.filter((name, index) => names.indexOf(name) !== index)).toEqual([]);
     for (const name of names) expect(name).toMatch(/^(?:[^A-Z]|ISO|ND).+[^.]$/);
     for (const { code, about } of findingTable) {
       expect(code).toMatch(/^[A-Z]\d+$/);

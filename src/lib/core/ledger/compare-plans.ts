@@ -67,7 +67,8 @@ export function comparePlans(
   const lines = rows.filter(({ lines: of }) => new Set(of.map(choiceOf)).size > 1);
   // The same thing said with another figure is the same thing: only what some plans lack altogether differs.
   const found = compared.map(
-    ({ judgement }) => new Map(judgement.findings.filter(tells).map((one) => [one.key, one]))
+    ({ judgement }) =>
+      new Map(judgement.findings.filter(tells).map((finding) => [finding.key, finding]))
   );
   const findings = [...new Set(found.flatMap((of) => [...of.keys()]))]
     .map((key): DifferingFinding => {
@@ -80,7 +81,7 @@ export function comparePlans(
       };
     })
     .filter(({ stands }) => new Set(stands).size > 1)
-    .sort((one, other) => (one.severity === other.severity ? 0 : one.severity === 'stop' ? -1 : 1));
+    .sort((a, b) => (a.severity === b.severity ? 0 : a.severity === 'stop' ? -1 : 1));
   return { plans: compared, lines, findings, alike: rows.length - lines.length };
 }
 

@@ -13,7 +13,7 @@ export function shootEvenings({ scenes }: Pick<Project, 'scenes'>, today: string
   for (const { filmedOn, day, name } of scenes) {
     const date =
       filmedOn ??
-      scenes.find((one) => day !== undefined && one.day === day && one.filmedOn)?.filmedOn;
+      scenes.find((scene) => day !== undefined && scene.day === day && scene.filmedOn)?.filmedOn;
     if (date !== undefined) byDate.set(date, [...(byDate.get(date) ?? []), name]);
   }
   return [...byDate]
@@ -25,5 +25,5 @@ export function shootEvenings({ scenes }: Pick<Project, 'scenes'>, today: string
       { day: date, what: `film ${names.join(' and ')}; in the evening copy the cards twice` }
     ])
     .filter(({ day }) => day >= today)
-    .sort((one, other) => (one.day < other.day ? -1 : one.day > other.day ? 1 : 0));
+    .sort((a, b) => (a.day < b.day ? -1 : a.day > b.day ? 1 : 0));
 }

@@ -14,8 +14,8 @@ const shelf = shelfOf(demo);
 const TODAY = '2026-11-29';
 const bought = (project: Project, ...lineIds: string[]) =>
   lineIds.reduce(
-    (one, lineId) =>
-      applyAct(one, {
+    (project, lineId) =>
+      applyAct(project, {
         type: 'change line',
         lineId,
         patch: { state: 'bought', paidOn: '2026-05-29' }
@@ -43,10 +43,10 @@ const of = (projects: Project[], records: OwnedPiece[] = []) =>
 
 describe('the inventory', () => {
   it('holds what plans say is owned or bought, once over all projects', () => {
-    const one = bought(demo, 'line-3', 'line-4');
+    const project = bought(demo, 'line-3', 'line-4');
     const other = { ...bought(demo, 'line-4'), id: 'second', name: 'Second loom' };
     const owned = activePlan(demo).lines.filter(({ state }) => state === 'owned');
-    const { rows, replacementMinor } = of([one, other]);
+    const { rows, replacementMinor } = of([project, other]);
     expect(rows).toHaveLength(new Set(owned.map(({ gearId }) => gearId)).size + 2);
     const row = rows.find(({ gearId }) => gearId === lens.gearId)!;
     expect(row.quantity).toBe(1);
@@ -111,10 +111,10 @@ describe('the inventory', () => {
 
 describe('evenings of filming', () => {
   it('lie before and on each date, and scenes of one day share them', () => {
-    const scenes = demo.scenes.map((scene, at) => ({
+    const scenes = demo.scenes.map((scene, index) => ({
       ...scene,
-      day: at < 2 ? 1 : undefined,
-      filmedOn: at === 0 ? '2026-12-05' : at === 2 ? '2026-11-29' : undefined
+      day: index < 2 ? 1 : undefined,
+      filmedOn: index === 0 ? '2026-12-05' : index === 2 ? '2026-11-29' : undefined
     }));
     const names = scenes.map(({ name }) => name);
     expect(shootEvenings({ scenes }, TODAY)).toEqual([

@@ -148,7 +148,7 @@ export function inventoryOf(
             ]
           };
     })
-    .sort((one, other) => one.name.localeCompare(other.name));
+    .sort((a, b) => a.name.localeCompare(b.name));
   return {
     rows: fitted,
     replacementMinor: fitted.reduce((sum, { replacementMinor = 0 }) => sum + replacementMinor, 0),

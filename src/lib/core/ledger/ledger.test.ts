@@ -264,7 +264,7 @@ describe('the list by shop', () => {
     const money = statementOf(project, activePlan(project), shelfOf(project));
     const lines = linesToBuy(money);
     const shops = linesByShop(lines);
-    expect(shops.flatMap((one) => one.lines)).toHaveLength(lines.length);
+    expect(shops.flatMap((shop) => shop.lines)).toHaveLength(lines.length);
     expect(shops.reduce((sum, { togetherMinor }) => sum + togetherMinor, 0)).toBe(money.firmMinor);
     const names = shops.map(({ shop }) => shop);
     expect(names.at(-1)).toBe('no shop known');

@@ -3,8 +3,8 @@ import { catalogue } from '$lib/catalogue/load-catalogue';
 import { withObservation } from '../money/price-history';
 import { breaksAt, observationOf, quoteOf, shops } from './shops';
 
-const days = Array.from({ length: 120 }, (_, at) =>
-  new Date(Date.UTC(2026, 10, 1) + at * 86_400_000).toISOString().slice(0, 10)
+const days = Array.from({ length: 120 }, (_, index) =>
+  new Date(Date.UTC(2026, 10, 1) + index * 86_400_000).toISOString().slice(0, 10)
 );
 const plover = catalogue.byId.get('dunmarrow-plover')!;
 

@@ -83,9 +83,9 @@ describe('steps of any plan', () => {
           }
         }
         const saved = savingsByMonth(project, buying, TODAY);
-        for (const [at, { day, minor }] of saved.entries()) {
-          expect(minor).toBe(project.inHandMinor! + at * project.savedPerMonthMinor!);
-          expect(at === 0 ? day : day.slice(-3)).toBe(at === 0 ? TODAY : '-01');
+        for (const [index, { day, minor }] of saved.entries()) {
+          expect(minor).toBe(project.inHandMinor! + index * project.savedPerMonthMinor!);
+          expect(index === 0 ? day : day.slice(-3)).toBe(index === 0 ? TODAY : '-01');
         }
         const days = moneyDays(money, buying, TODAY, String).map(({ day }) => day);
         expect(days).toEqual([...days].sort());

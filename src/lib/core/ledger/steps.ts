@@ -35,9 +35,12 @@ export function buyingSteps(
   let together = 0;
   return steps.map((step, at): BuyingStep => {
     const lines = money.lines.filter(
-      (one) => one.line.step === step && one.line.state !== 'owned' && one.line.state !== 'returned'
+      (statement) =>
+        statement.line.step === step &&
+        statement.line.state !== 'owned' &&
+        statement.line.state !== 'returned'
     );
-    const toPayMinor = lines.reduce((sum, one) => sum + toPay(one), 0);
+    const toPayMinor = lines.reduce((sum, statement) => sum + toPay(statement), 0);
     together += toPayMinor;
     const plan = activePlan(project);
     const byThen = {
@@ -131,5 +134,5 @@ export function moneyDays(
   }));
   return [...claims, ...deals, ...incomes, ...reached]
     .filter(({ day }) => day >= today)
-    .sort((one, other) => (one.day < other.day ? -1 : one.day > other.day ? 1 : 0));
+    .sort((a, b) => (a.day < b.day ? -1 : a.day > b.day ? 1 : 0));
 }

@@ -119,7 +119,7 @@ export function sumAxis(axis: Axis, rig: PlacedRig, record: FigureRecord): AxisS
 /** What points by figure come to on an axis, one of each figure that is judged there. */
 export function sumOfPoints(axis: Axis, points: readonly number[]): number {
   const sum = new Sum();
-  for (const one of points) sum.add(one);
+  for (const point of points) sum.add(point);
   return sum.points(axis);
 }
 

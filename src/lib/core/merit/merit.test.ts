@@ -54,7 +54,7 @@ describe('curves', () => {
       for (const { points, figure } of axisCurves[axis]) {
         const values = points.map(([, value]) => value);
         expect(Math.max(...values), figure).toBeLessThanOrEqual(MOST_RISE);
-        const steps = values.slice(1).map((value, at) => value - values[at]!);
+        const steps = values.slice(1).map((value, index) => value - values[index]!);
         expect(steps.every((step) => step >= 0) || steps.every((step) => step <= 0), figure).toBe(
           true
         );

@@ -16,8 +16,8 @@ import { wantsOfAxis } from './axis-scores';
 
 /** One of each form of each kind: whatever a scene asks for is there. */
 const oneOfEach = catalogue.items.filter(
-  (gear, at, all) =>
-    all.findIndex((one) => one.kind === gear.kind && formOf(one) === formOf(gear)) === at
+  (gear, index, all) =>
+    all.findIndex((one) => one.kind === gear.kind && formOf(one) === formOf(gear)) === index
 );
 function formOf(gear: object): unknown {
   return 'form' in gear ? gear.form : undefined;
@@ -46,8 +46,8 @@ function unmet(style: SceneStyle, how: Partial<Scene>, cameraPlace: CameraPlace)
   const { rig, record } = judgePlan(project, plan, shelfOf(project)).angles[0]!;
   return axes.flatMap((axis) => {
     const counts = wantsOfAxis(axis, rig);
-    return axisCurves[axis].flatMap(({ figure }, at) =>
-      counts[at] === true && record.states[figureIndex[figure]] === absent ? [figure] : []
+    return axisCurves[axis].flatMap(({ figure }, index) =>
+      counts[index] === true && record.states[figureIndex[figure]] === absent ? [figure] : []
     );
   });
 }

@@ -102,7 +102,7 @@ export function meritOfScene(
     own.push(weights[axis]);
   }
   const low = combine({ axes: judged, points: lows, weights: own });
-  const isCertain = lows.every((points, at) => points === highs[at]);
+  const isCertain = lows.every((points, index) => points === highs[index]);
   return {
     sceneId,
     low: low.merit,

@@ -97,9 +97,9 @@ export function chanceOver(ranges: readonly PriceRange[], limitMinor: number): n
   for (let k = b.chances.length - 1; k >= 0; k--) tails[k] = tails[k + 1]! + b.chances[k]!;
   const tail = (k: number) => (k <= 0 ? tails[0]! : k >= tails.length ? 0 : tails[k]!);
   let chance = 0;
-  a.chances.forEach((share, at) => {
+  a.chances.forEach((share, index) => {
     // Bins of the second sum that pass the limit with this one; the one astride it by its part beyond.
-    const middle = (a.from + at + b.from) * step + fixed;
+    const middle = (a.from + index + b.from) * step + fixed;
     const first = Math.floor((limitMinor - step / 2 - middle) / step) + 1;
     const beyond = Math.min(1, Math.max(0, (middle + first * step + step / 2 - limitMinor) / step));
     const astride = tail(first) - tail(first + 1);

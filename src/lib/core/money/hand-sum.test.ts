@@ -12,10 +12,10 @@ function statement(
   rows: readonly [cost: number, written?: number][]
 ) {
   let running = 0;
-  const lines = rows.map(([cost, written], at): StatementLine => {
+  const lines = rows.map(([cost, written], index): StatementLine => {
     running += cost;
     return {
-      line: { id: `line-${at}`, handRemainingMinor: written } as unknown as PlanLine,
+      line: { id: `line-${index}`, handRemainingMinor: written } as unknown as PlanLine,
       firmMinor: minor(cost),
       remainingMinor: minor(limit - reserve - running)
     } as StatementLine;
@@ -23,8 +23,8 @@ function statement(
   return { lines, limitMinor: minor(limit), spendableMinor: minor(limit - reserve) };
 }
 const slipsOf = (...given: Parameters<typeof statement>) =>
-  handSumOf(statement(...given))?.slips.map(({ one, expectedMinor, claimedMinor }) => [
-    one.line.id,
+  handSumOf(statement(...given))?.slips.map(({ one: statement, expectedMinor, claimedMinor }) => [
+    statement.line.id,
     expectedMinor,
     claimedMinor
   ]);

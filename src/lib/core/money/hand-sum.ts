@@ -37,20 +37,20 @@ export function handSumOf({
   let last: HandSum['last'] | undefined;
   let from: number | undefined;
   let cost = 0;
-  for (const one of lines) {
-    cost += one.firmMinor;
-    const claimed = one.line.handRemainingMinor;
+  for (const statement of lines) {
+    cost += statement.firmMinor;
+    const claimed = statement.line.handRemainingMinor;
     if (claimed === undefined) continue;
     const begins: number = from ?? (claimed + cost === limitMinor ? limitMinor : spendableMinor);
     if (claimed !== begins - cost)
       slips.push({
-        one,
+        one: statement,
         fromMinor: minor(begins),
         costMinor: minor(cost),
         expectedMinor: minor(begins - cost),
         claimedMinor: minor(claimed)
       });
-    last = { one, claimedMinor: minor(claimed), trulyMinor: one.remainingMinor };
+    last = { one: statement, claimedMinor: minor(claimed), trulyMinor: statement.remainingMinor };
     from = claimed;
     cost = 0;
   }

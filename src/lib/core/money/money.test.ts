@@ -93,7 +93,7 @@ describe('the running account', () => {
     plan.lines[1]!.state = 'owned';
     plan.lines[2]!.state = 'returned';
     const after = statementOf(project, plan, shelf);
-    const taken = before.lines.slice(0, 3).reduce((sum, one) => sum + one.firmMinor, 0);
+    const taken = before.lines.slice(0, 3).reduce((sum, statement) => sum + statement.firmMinor, 0);
     expect(before.firmMinor - after.firmMinor).toBe(taken);
     expect(after.laterMinor).toBe(before.lines[0]!.firmMinor);
   });

@@ -75,7 +75,7 @@ describe('a price in another currency', () => {
   it('is of no matter where everything is in one currency', () => {
     expect(pricedFor(demoProject(), catalogue)).toBe(catalogue);
     const money = statementOf(demoProject(), activePlan(demoProject()), catalogue);
-    for (const { price: one } of money.lines) expect(conversionWords(one)).toBe('');
+    for (const { price: price } of money.lines) expect(conversionWords(price)).toBe('');
   });
 
   it('comes through the satchel file, the spreadsheet and an edit as it was stated', () => {
@@ -133,7 +133,7 @@ describe('a spreadsheet of prices in several currencies', () => {
     const faults = refused.map(
       ({ line, faults: of }) => `${line} ${of.map(({ says }) => says).join()}`
     );
-    const needsMore = faults.filter((one) => !one.includes('its row says'));
+    const needsMore = faults.filter((fault) => !fault.includes('its row says'));
     expect(needsMore).toEqual([]);
     expect(prices).toEqual([
       ['one', 64900, 'EUR'],

@@ -62,11 +62,14 @@ export function priceHistory(
 ): PricePoint[] {
   const stated = statedSight(gear, basis);
   const seen = (project.priceObservations ?? []).filter(
-    (one) => one.gearId === gear.id && one.basis === basis && !(stated && sameSight(one, stated))
+    (observation) =>
+      observation.gearId === gear.id &&
+      observation.basis === basis &&
+      !(stated && sameSight(observation, stated))
   );
   return [...seen, ...(stated ? [stated] : [])]
-    .sort((one, other) => (one.date < other.date ? -1 : one.date > other.date ? 1 : 0))
-    .map((one) => inOwnMoney(one, project));
+    .sort((a, b) => (a.date < b.date ? -1 : a.date > b.date ? 1 : 0))
+    .map((observation) => inOwnMoney(observation, project));
 }
 
 /** A price seen lately that is as low as somebody asked to be told of. */
@@ -97,7 +100,7 @@ export function ringingAlerts(
         const holds = dealEnds === undefined ? age <= OFFER_LASTS_DAYS : dealEnds >= today;
         return age >= 0 && holds && ownMinor !== undefined && ownMinor <= alert.atMostMinor;
       })
-      .sort((one, other) => one.ownMinor! - other.ownMinor!)[0];
+      .sort((a, b) => a.ownMinor! - b.ownMinor!)[0];
     return cheapest ? [{ alert, seen: cheapest }] : [];
   });
 }

@@ -60,7 +60,7 @@ export function rateInto(
   { currency, rates }: Pick<Project, 'currency' | 'rates'>,
   from: string
 ): Rate | undefined {
-  const own = rates?.find((one) => one.currency === from);
+  const own = rates?.find((rate) => rate.currency === from);
   return own ? { ...own, rough: false } : roughRate(from, currency);
 }
 

@@ -18,7 +18,7 @@ export function* comingIn(
   { inHandMinor = 0, savedPerMonthMinor = 0, incomes = [] }: ComingIn,
   today: string
 ): Generator<Saved, void> {
-  const once = [...incomes].sort((one, other) => (one.date < other.date ? -1 : 1));
+  const once = [...incomes].sort((a, b) => (a.date < b.date ? -1 : 1));
   let at = 0;
   let minor = inHandMinor;
   // What was to come by today is in hand already, or never came.

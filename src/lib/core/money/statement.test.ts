@@ -29,7 +29,7 @@ const anyLine: fc.Arbitrary<PlanLine> = fc
   .map((line) => ({ ...line, id: '', locked: false }) as PlanLine);
 const anyPlan: fc.Arbitrary<Plan> = fc
   .array(anyLine, { maxLength: 18 })
-  .map((lines) => ({ ...plan, lines: lines.map((line, at) => ({ ...line, id: `l${at}` })) }));
+  .map((lines) => ({ ...plan, lines: lines.map((line, index) => ({ ...line, id: `l${index}` })) }));
 
 /** What a line costs, counted on fingers: the discount rounded half away from zero, then the shipping. */
 function counted(line: PlanLine, unit: number | undefined): number {
@@ -56,7 +56,7 @@ describe('the account of any plan', () => {
         let back = 0;
         let resale = 0;
         const byPocket = Object.fromEntries(pockets.map((pocket) => [pocket, 0]));
-        any.lines.forEach((line, at) => {
+        any.lines.forEach((line, index) => {
           const price = priceIn(line);
           const there = line.state !== 'returned' && line.step !== 'later';
           expect(isInKit(line)).toBe(there);
@@ -70,7 +70,7 @@ describe('the account of any plan', () => {
             resale += line.resaleMinor ?? 0;
           }
           byPocket[pocketOf(catalogue.byId.get(line.gearId)!)]! += cost;
-          expect(money.lines[at]).toMatchObject({
+          expect(money.lines[index]).toMatchObject({
             firmMinor: cost,
             runningMinor: firm,
             remainingMinor: 375_000 - firm,

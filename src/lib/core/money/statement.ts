@@ -223,7 +223,7 @@ export function statementOf(project: Project, plan: Plan, shelf: Shelf): MoneySt
     unpriced,
     afterCashBackMinor: minor(running - cashBack),
     afterResaleMinor: minor(running - cashBack - resale),
-    taxMinor: minor(lines.reduce((sum, one) => sum + one.taxMinor, 0)),
+    taxMinor: minor(lines.reduce((sum, statement) => sum + statement.taxMinor, 0)),
     lowestMinor: minor(lowest),
     worstMinor: minor(worst)
   };

@@ -72,8 +72,12 @@ describe('tax', () => {
               patch: { taxPercent, taxAdded, shippingMinor }
             });
           const money = moneyOf(project);
-          expect(money.firmMinor).toBe(money.lines.reduce((sum, one) => sum + one.firmMinor, 0));
-          expect(money.taxMinor).toBe(money.lines.reduce((sum, one) => sum + one.taxMinor, 0));
+          expect(money.firmMinor).toBe(
+            money.lines.reduce((sum, statement) => sum + statement.firmMinor, 0)
+          );
+          expect(money.taxMinor).toBe(
+            money.lines.reduce((sum, statement) => sum + statement.taxMinor, 0)
+          );
           for (const { range, firmMinor } of money.lines) {
             expect(range.low).toBeLessThanOrEqual(firmMinor);
             expect(range.high).toBeGreaterThanOrEqual(firmMinor);

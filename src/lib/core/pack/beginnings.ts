@@ -56,9 +56,9 @@ function promisingBodies(frame: PackFrame, bare: Project): Set<GearItem> {
     worth: judged(withBody(frame, bare, body), frame.shelf).merit.onceSettledHundredths,
     minor: frame.priceOf(body)!
   }));
-  const best = [...begun].sort((one, other) => other.worth - one.worth || one.minor - other.minor);
+  const best = [...begun].sort((a, b) => b.worth - a.worth || a.minor - b.minor);
   const chosen = new Set<GearItem>();
-  const cheapest = [...begun].sort((one, other) => one.minor - other.minor)[0];
+  const cheapest = [...begun].sort((a, b) => a.minor - b.minor)[0];
   if (cheapest) chosen.add(cheapest.body);
   const mounts = new Set<string>();
   for (const { body } of best) {

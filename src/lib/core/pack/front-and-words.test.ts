@@ -37,7 +37,7 @@ describe('kits nothing beats', () => {
     expect(front.add(kit(100, merit(4000)))).toBe(true);
     expect(front.add(kit(200, merit(3900)))).toBe(false);
     expect(front.add(kit(200, merit(5000)))).toBe(true);
-    expect(front.all.map(({ kit: one }) => one.priceMinor)).toEqual([100, 200]);
+    expect(front.all.map(({ kit: kit }) => kit.priceMinor)).toEqual([100, 200]);
     expect(front.bestFor(199)!.priceMinor).toBe(100);
     expect(front.bestFor(99)).toBeUndefined();
   });
@@ -90,7 +90,7 @@ describe('what may change', () => {
       ['line-6', { step: 'next' }]
     ] as const;
     const project = changes.reduce(
-      (one, [lineId, patch]) => applyAct(one, { type: 'change line', lineId, patch }),
+      (project, [lineId, patch]) => applyAct(project, { type: 'change line', lineId, patch }),
       demo
     );
     const { lines } = activePlan(bareProject(frameOf(project, shelf, noRules)));

@@ -56,9 +56,9 @@ export function goodEnoughOf<K extends PackedKit>(
     ({ merit }) =>
       merit.mustDoWorking === most.merit.mustDoWorking && merit.stops === most.merit.stops
   );
-  return as.find((kit, at) =>
+  return as.find((kit, index) =>
     as
-      .slice(at + 1)
+      .slice(index + 1)
       .every(
         (dearer) =>
           ((pointsOf(dearer) - pointsOf(kit)) / 100) * pointMayCost <
@@ -87,9 +87,9 @@ export function frontSteps(
     if (kit !== best && kit !== goodEnough && !isLargeEnough) continue;
     shown.push(kit);
   }
-  return shown.map((kit, at) => ({
+  return shown.map((kit, index) => ({
     ...kit,
-    changes: at === 0 ? undefined : changesBetween(shown[at - 1]!.lines, kit.lines, shelf),
+    changes: index === 0 ? undefined : changesBetween(shown[index - 1]!.lines, kit.lines, shelf),
     isGoodEnough: kit === goodEnough,
     isBestForBudget: kit === best
   }));

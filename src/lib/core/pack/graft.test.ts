@@ -24,9 +24,9 @@ const [angle] = before.angles;
 const bodyId = angle!.rig.body!.gear.id;
 
 const lines = [bodyId, 'quillfeather-ray-110-90-cm-dome', 'dunmarrow-plover'].map(
-  (gearId, at): PlanLine => ({
+  (gearId, index): PlanLine => ({
     ...activePlan(begun).lines[0]!,
-    id: `rig-${at}`,
+    id: `rig-${index}`,
     gearId,
     quantity: 1
   })

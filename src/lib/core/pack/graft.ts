@@ -50,12 +50,12 @@ export function grafted(
   for (const { gearId } of rig.lines) wanted.set(gearId, (wanted.get(gearId) ?? 0) + 1);
   let now = project;
   for (const id of new Set(linesOf(angle))) {
-    const line = activePlan(now).lines.find((one) => one.id === id);
+    const line = activePlan(now).lines.find((line) => line.id === id);
     if (line && !elsewhere.has(id) && !frame.isFixed(line) && !wanted.has(line.gearId))
       now = applyAct(now, { type: 'remove line', lineId: id });
   }
   for (const [gearId, quantity] of wanted) {
-    const there = activePlan(now).lines.find((one) => one.gearId === gearId);
+    const there = activePlan(now).lines.find((line) => line.gearId === gearId);
     const gear = frame.shelf.byId.get(gearId)!;
     if (!there) {
       const line = newLine(activePlan(now), gear, quantity);
@@ -119,7 +119,7 @@ export function broughtWithin(project: Project, frame: PackFrame): Project | und
     const lossPerMinor = ({ judgement: { merit, money } }: (typeof without)[number]) =>
       Math.max(0, meritHundredths - merit.meritHundredths) /
       (spent - Math.max(mostMinor, money.firmMinor));
-    const next = least(without, (one, other) => lossPerMinor(one) - lossPerMinor(other));
+    const next = least(without, (a, b) => lossPerMinor(a) - lossPerMinor(b));
     if (!next) return undefined;
     ({ kit: now, judgement } = next);
   }

@@ -48,7 +48,7 @@ export const changedLines = (before: Lines, after: Lines, shelf: Shelf): number 
 /** What is said of an angle, without whose it is. */
 function saidOf({ rigs }: Pick<Plan, 'rigs'>, sceneId: string, angleId: string) {
   const said: Partial<Rig> = {
-    ...rigs.find((one) => one.sceneId === sceneId && one.angleId === angleId)
+    ...rigs.find((rig) => rig.sceneId === sceneId && rig.angleId === angleId)
   };
   delete said.sceneId;
   delete said.angleId;

@@ -93,10 +93,10 @@ function chooseRungs(chain: readonly Link[]): Link[] {
         return { link, room };
       })
       .filter((one) => one !== undefined)
-      .sort((one, other) => other.room - one.room)[0];
+      .sort((a, b) => b.room - a.room)[0];
     if (!between) break;
     rungs.push(between.link);
-    rungs.sort((one, other) => one.kit.priceMinor - other.kit.priceMinor);
+    rungs.sort((a, b) => a.kit.priceMinor - b.kit.priceMinor);
   }
   return rungs;
 }
@@ -120,7 +120,7 @@ export function ladderOf(
     const below = rungs[at - 1];
     const had = new Set(below?.kit.lines.map(({ gearId }) => gearId));
     const { merit, priceMinor, lines } = link.kit;
-    const best = front.filter((one) => one.priceMinor <= priceMinor).at(-1);
+    const best = front.filter((kit) => kit.priceMinor <= priceMinor).at(-1);
     const filmsMore = best && best.merit.mustDoWorking > merit.mustDoWorking;
     const togetherMinor = priceMinor - link.paidMinor;
     return {

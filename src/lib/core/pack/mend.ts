@@ -90,19 +90,18 @@ export function* mending(
     const reached = new Map<string, PackedKit>();
     for (const kit of beam) {
       const from = withKit(project, kit);
-      for (const one of neighboursOf(from, judged(from, shelf), frame)) {
+      for (const neighbour of neighboursOf(from, judged(from, shelf), frame)) {
         now.judged += 1;
-        const next = kitOf(one.project, one.judgement);
+        const next = kitOf(neighbour.project, neighbour.judgement);
         reached.set(keyOf(next), next);
-        if (filmsAll(next.merit) && mayBeTaken(one.project, one.judgement)) take(now, mended(next));
+        if (filmsAll(next.merit) && mayBeTaken(neighbour.project, neighbour.judgement))
+          take(now, mended(next));
       }
       yield { ...now };
     }
     const kits = [...reached.values()].sort(nearer);
     const changed = new Map(kits.map((kit) => [kit, changedLines(lines, kit.lines, shelf)]));
-    const fewer = [...kits].sort(
-      (one, other) => unblocksMore(one, other) || changed.get(one)! - changed.get(other)!
-    );
+    const fewer = [...kits].sort((a, b) => unblocksMore(a, b) || changed.get(a)! - changed.get(b)!);
     beam = [...new Set([...kits.slice(0, BEAM), ...fewer.slice(0, BEAM)])];
     const best = beam[0];
     if (best && compareWorth(best.merit, now.nearest.merit) > 0) now.nearest = mended(best);
@@ -118,14 +117,14 @@ const keyOf = ({ lines }: PackedKit): string =>
     .join('|');
 
 /** More that works, fewer stops. */
-const unblocksMore = (one: PackedKit, other: PackedKit): number =>
-  other.merit.mustDoWorking - one.merit.mustDoWorking || one.merit.stops - other.merit.stops;
+const unblocksMore = (a: PackedKit, b: PackedKit): number =>
+  b.merit.mustDoWorking - a.merit.mustDoWorking || a.merit.stops - b.merit.stops;
 
 /** Of what unblocks as much, less money. */
-const nearer = (one: PackedKit, other: PackedKit): number =>
-  unblocksMore(one, other) ||
-  one.priceMinor - other.priceMinor ||
-  other.merit.onceSettledHundredths - one.merit.onceSettledHundredths;
+const nearer = (a: PackedKit, b: PackedKit): number =>
+  unblocksMore(a, b) ||
+  a.priceMinor - b.priceMinor ||
+  b.merit.onceSettledHundredths - a.merit.onceSettledHundredths;
 
 function take(now: Mending, kit: MendedKit): void {
   const { fewestLines, leastMoney } = now;

@@ -69,7 +69,7 @@ describe('kits one change away', () => {
 
   it('change nothing in the brief, and are judged as they would be anew, or not quite as well', () => {
     for (const { project } of all) expect(project.scenes).toBe(one.scenes);
-    for (const { project, judgement } of all.filter((_, at) => at % 25 === 0)) {
+    for (const { project, judgement } of all.filter((_, index) => index % 25 === 0)) {
       const anew = judged(project, shelf);
       expect(anew.money.firmMinor).toBe(judgement.money.firmMinor);
       // Only what is new is tried in its job; placed anew everything may be better.
@@ -106,7 +106,7 @@ describe('a microphone that can hang from a boom arm', () => {
     );
     expect(came.length).toBeGreaterThan(3);
     for (const gear of came) {
-      expect(gear.filter((one) => isBoomArm(one)).length).toBe(1);
+      expect(gear.filter((gear) => isBoomArm(gear)).length).toBe(1);
       expect(gear.some(({ kind }) => kind === 'cable')).toBe(true);
       expect(gear.length).toBeGreaterThanOrEqual(3);
     }

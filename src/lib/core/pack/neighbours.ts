@@ -61,7 +61,7 @@ export function* neighboursOf(
   const tracked = trackJudgement(project, before);
   const spent = before.money.firmMinor;
   const costOf = (line: PlanLine) =>
-    before.money.lines.find((one) => one.line.id === line.id)?.firmMinor ?? 0;
+    before.money.lines.find((statement) => statement.line.id === line.id)?.firmMinor ?? 0;
   const made = (act: Act, gearId?: string, replaced?: string): Neighbour => {
     const { project: after, judgement } = completeKit(tracked, applyAct(project, act), shelf, {
       howToPlace: 'as before'

@@ -17,8 +17,8 @@ export interface PackedKit {
 }
 
 /** How kits compare; those that do nothing yet are told apart by what they would be worth. */
-export const compareWorth = (one: KitMerit, other: KitMerit): number =>
-  compareKits(one, other) || one.onceSettledHundredths - other.onceSettledHundredths;
+export const compareWorth = (a: KitMerit, b: KitMerit): number =>
+  compareKits(a, b) || a.onceSettledHundredths - b.onceSettledHundredths;
 
 /** Every scene that must work does. */
 export const filmsAll = ({ mustDoWorking, mustDoScenes }: KitMerit): boolean =>

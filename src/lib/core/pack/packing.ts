@@ -269,7 +269,9 @@ class Search {
     const most = this.#perScene.map((all) =>
       Math.max(
         0,
-        ...all.filter((one) => those.has(one.bodyId)).map((one) => bestWithin(one.alone, mostMinor))
+        ...all
+          .filter((bound) => those.has(bound.bodyId))
+          .map((bound) => bestWithin(bound.alone, mostMinor))
       )
     );
     return 100 * worthOf(this.frame.project, most) > best.merit.meritHundredths;
@@ -297,10 +299,10 @@ class Search {
       const project = withKit(frame.project, best);
       const before = judged(project, frame.shelf);
       const tracked = trackJudgement(project, before);
-      for (const [at, { id }] of project.scenes.entries()) {
+      for (const [index, { id }] of project.scenes.entries()) {
         const angle = before.angles.find(({ scene }) => scene.id === id)!;
         const now = before.merit.scenes.find(({ sceneId }) => sceneId === id)?.low ?? 0;
-        const pairs = this.#perScene[at]!.find(
+        const pairs = this.#perScene[index]!.find(
           ({ bodyId }) => bodyId === angle.rig.body?.gear.id
         )?.pairs;
         for (const pair of pairs?.slice(0, MOST_GRAFTS) ?? [])
@@ -387,11 +389,11 @@ class Search {
     const sliceOf = (priceMinor: number) =>
       Math.min(SLICES - 1, Math.floor((SLICES * priceMinor) / Math.max(1, mostMinor)));
     const bestBySlice = new Map<number, FrontKit>();
-    for (const one of this.#front.all) bestBySlice.set(sliceOf(one.kit.priceMinor), one);
+    for (const kit of this.#front.all) bestBySlice.set(sliceOf(kit.kit.priceMinor), kit);
     for (let turn = 0; turn < SLICES; turn++) {
       // From the dear end down: what is good there is good with less.
-      const one = bestBySlice.get(SLICES - 1 - ((look + turn) % SLICES));
-      if (one && !one.isExpanded) return one;
+      const kit = bestBySlice.get(SLICES - 1 - ((look + turn) % SLICES));
+      if (kit && !kit.isExpanded) return kit;
     }
     return undefined;
   }

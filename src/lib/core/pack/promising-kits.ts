@@ -54,7 +54,7 @@ export function promisingKits(frame: PackFrame, perScene: SceneBounds): Project[
           rigs.map((rig) => rig?.merit ?? 0)
         )
       }))
-      .sort((one, other) => other.worth - one.worth)
+      .sort((a, b) => b.worth - a.worth)
       .slice(0, BODIES_OF_A_SPEND)
       .map(({ rigs }) => rigs);
     for (const rigs of [...withOne, perScene.map(best)]) {

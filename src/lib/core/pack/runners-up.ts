@@ -26,13 +26,13 @@ export interface RunnerUp {
 /** Where a kit is weaker than another, by the axis that falls furthest. */
 function largestFall(before: KitMerit, after: KitMerit, { scenes }: Project): RunnerUp['most'] {
   let most: RunnerUp['most'];
-  for (const [at, scene] of before.scenes.entries())
+  for (const [index, scene] of before.scenes.entries())
     for (const axis of axes) {
       const had = scene.axes[axis]?.low;
-      const has = after.scenes[at]?.axes[axis]?.low;
+      const has = after.scenes[index]?.axes[axis]?.low;
       if (had === undefined || has === undefined) continue;
       if (had - has > (most?.points ?? 0.5))
-        most = { axis, scene: scenes[at]?.name ?? '', points: had - has };
+        most = { axis, scene: scenes[index]?.name ?? '', points: had - has };
     }
   return most;
 }
@@ -57,7 +57,7 @@ export function runnersUp(frame: PackFrame, kit: Pick<PackedKit, 'lines' | 'rigs
     const { merit } = judgement;
     if (known && compareWorth(merit, known.merit) <= 0) continue;
     const lost = merit.scenes.findIndex(
-      ({ works }, at) => !works && before.merit.scenes[at]!.works
+      ({ works }, index) => !works && before.merit.scenes[index]!.works
     );
     best.set(pocket, {
       merit,

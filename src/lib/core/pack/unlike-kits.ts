@@ -56,14 +56,14 @@ export class UnlikeKits {
   chosen(first: PackedKit | undefined): PackedKit[] {
     if (!first || !filmsAll(first.merit)) return [];
     const others = [...this.#bestByHeart.values()].sort(
-      (one, other) => compareWorth(other.merit, one.merit) || one.priceMinor - other.priceMinor
+      (a, b) => compareWorth(b.merit, a.merit) || a.priceMinor - b.priceMinor
     );
     const chosen: { kit: PackedKit; heart: string[] }[] = [];
     for (const kit of [first, ...others]) {
       if (chosen.length === MOST_KITS) break;
       const heart = this.#heartOf(kit.lines);
       const isUnlike = chosen.every(
-        (one) => heart.filter((parts, at) => parts !== one.heart[at]).length >= DIFFER_IN
+        (one) => heart.filter((parts, index) => parts !== one.heart[index]).length >= DIFFER_IN
       );
       if (!isUnlike) continue;
       const project = withKit(this.frame.project, kit);
@@ -71,6 +71,6 @@ export class UnlikeKits {
       if (filmsAll(now.merit) && keepsLimits(project, now))
         chosen.push({ kit: kitOf(project, now), heart });
     }
-    return chosen.map(({ kit }) => kit).sort((one, other) => compareWorth(other.merit, one.merit));
+    return chosen.map(({ kit }) => kit).sort((a, b) => compareWorth(b.merit, a.merit));
   }
 }

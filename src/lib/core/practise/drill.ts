@@ -66,12 +66,12 @@ function dialsOf(task: ExposureTask): Dials {
   return {
     apertures: aperturesOf(free)
       .map(({ n }) => n)
-      .sort((one, other) => one - other),
+      .sort((a, b) => a - b),
     shutters: shuttersOf(free)
       .map(({ s }) => s)
-      .sort((one, other) => other - one),
+      .sort((a, b) => b - a),
     isos: isoSteps.filter((iso) => iso >= task.isoLowest * 0.99 && iso <= task.isoHighest * 1.01),
-    densities: [...densities].sort((one, other) => one - other),
+    densities: [...densities].sort((a, b) => a - b),
     kelvins: kelvinSteps
   };
 }

@@ -183,7 +183,7 @@ export function markAttempt(drill: Drill, settings: Settings): Marks {
     `The light on the face is ${figureWords(drill.lightK, 'K')}; you set ${figureWords(settings.whiteBalanceK, 'K')}. From ${MIRED_DIFFERENCE.seen} mired on it is seen.`
   );
   const lossStops = Math.max(0, candidate.cost - candidate.wrong + wrong + balanceCost - best.cost);
-  faults.sort((one, other) => other.cost - one.cost);
+  faults.sort((a, b) => b.cost - a.cost);
   return {
     offStops,
     flickerPercent: candidate.flickerPercent,

@@ -145,7 +145,7 @@ describe('marks', () => {
 describe('the histogram', () => {
   it('holds the whole picture, and moves to the ends as it is over or under', () => {
     for (const off of [-6, -2, 0, 2, 6])
-      expect(histogramOf(off).bins.reduce((sum, one) => sum + one, 0)).toBeCloseTo(1, 1);
+      expect(histogramOf(off).bins.reduce((sum, bin) => sum + bin, 0)).toBeCloseTo(1, 1);
     expect(histogramOf(0).clippedPercent).toBeLessThan(6);
     expect(histogramOf(4).clippedPercent).toBeGreaterThan(50);
     expect(histogramOf(-10).crushedPercent).toBeGreaterThan(50);
@@ -167,7 +167,7 @@ describe('the schedule', () => {
     const now = Date.UTC(2026, 10, 29);
     const attempts = [attempt(now - day, 100), attempt(now - day, 20, 'mixed light')];
     const states = skillStates(attempts, now);
-    const due = (skill: Attempt['skill']) => states.find((one) => one.skill === skill)!.dueAt;
+    const due = (skill: Attempt['skill']) => states.find((state) => state.skill === skill)!.dueAt;
     expect(due('mixed light')).toBeLessThan(due('the meter'));
     expect(nextSkill(states, new Set(['the meter', 'mixed light']))!.skill).toBe('mixed light');
     expect(nextSkill(states, new Set(['the meter']))!.skill).toBe('the meter');
@@ -177,7 +177,7 @@ describe('the schedule', () => {
   it('leads on after two good ones in a row, and back after a failed one', () => {
     const level = (...scores: number[]) =>
       skillStates(
-        scores.map((score, at) => attempt(at * day, score)),
+        scores.map((score, index) => attempt(index * day, score)),
         10 * day
       )[0]!.level;
     expect(level(80)).toBe(1);

@@ -37,9 +37,7 @@ const scheduler = fsrs({ enable_fuzz: false });
  */
 export function skillStates(attempts: readonly Attempt[], now: number): SkillState[] {
   return skills.map((skill): SkillState => {
-    const own = attempts
-      .filter((one) => one.skill === skill)
-      .sort((one, other) => one.at - other.at);
+    const own = attempts.filter((attempt) => attempt.skill === skill).sort((a, b) => a.at - b.at);
     let card: Card | undefined;
     let level: Level = 1;
     let row = 0;
@@ -64,5 +62,5 @@ export function nextSkill(
   const weakness = ({ attempts }: SkillState) => attempts.at(-1)?.score ?? -1;
   return states
     .filter(({ skill }) => possible.has(skill))
-    .sort((one, other) => one.dueAt - other.dueAt || weakness(one) - weakness(other))[0];
+    .sort((a, b) => a.dueAt - b.dueAt || weakness(a) - weakness(b))[0];
 }

@@ -28,7 +28,8 @@ export class AWeighting {
       highPass(second, third, sampleRate),
       lowPass(fourth, sampleRate)
     ];
-    const gain = 1 / sections.reduce((all, one) => all * gainAt(one, UNITY_AT_HZ, sampleRate), 1);
+    const gain =
+      1 / sections.reduce((all, section) => all * gainAt(section, UNITY_AT_HZ, sampleRate), 1);
     const [head, ...rest] = sections;
     this.sections = [
       { ...head!, b: head!.b.map((one) => one * gain) as [number, number, number] },

@@ -68,16 +68,16 @@ export function align(
 
 /** Lays one stretch of the first exactly on the second, near where it is thought to lie. */
 function exactLag(
-  one: Float64Array,
-  other: Float64Array,
+  a: Float64Array,
+  b: Float64Array,
   start: number,
   window: number,
   lag: number,
   slack: number
 ): { lag: number; likeness: number } | undefined {
-  const ours = one.subarray(start, start + window);
+  const ours = a.subarray(start, start + window);
   const begin = Math.max(0, start - lag - slack);
-  const theirs = other.subarray(begin, Math.max(begin, start - lag + window + slack));
+  const theirs = b.subarray(begin, Math.max(begin, start - lag + window + slack));
   const found = bestLag(ours, theirs, window / 2);
   return found && { lag: found.lag + start - begin, likeness: found.likeness };
 }

@@ -13,8 +13,8 @@ function clip(
     state = (state * 1_103_515_245 + 12_345) % 2 ** 31;
     return state / 2 ** 30 - 1;
   };
-  return Float32Array.from({ length: Math.round(seconds * rate) }, (_, at) => {
-    const after = at / rate - (clapS ?? Infinity);
+  return Float32Array.from({ length: Math.round(seconds * rate) }, (_, index) => {
+    const after = index / rate - (clapS ?? Infinity);
     return noise * random() + (after >= 0 ? size * random() * Math.exp(-after / 0.05) : 0);
   });
 }
@@ -39,7 +39,7 @@ describe('a clap', () => {
     const loud = clip(1.2, { size: 0.8 });
     expect(
       clapAtS(
-        two.map((sample, at) => sample + loud[at]!),
+        two.map((sample, index) => sample + loud[index]!),
         RATE
       )
     ).toBeCloseTo(1.2, 2);
@@ -47,7 +47,7 @@ describe('a clap', () => {
     expect(clapAtS(clip(undefined), RATE)).toBeUndefined();
     const swells = Float32Array.from(
       { length: 2 * RATE },
-      (_, at) => (at / (2 * RATE)) * Math.sin((2 * Math.PI * 440 * at) / RATE)
+      (_, index) => (index / (2 * RATE)) * Math.sin((2 * Math.PI * 440 * index) / RATE)
     );
     expect(clapAtS(swells.subarray(RATE / 10), RATE)).toBeUndefined();
     expect(clapAtS(new Float32Array(0), RATE)).toBeUndefined();

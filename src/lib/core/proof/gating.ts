@@ -16,13 +16,13 @@ export const decibels = (meanSquare: number): number =>
 
 /** The quarter of some stretches that is quietest, one at least. */
 export function quietest<T>(stretches: readonly T[], powerOf: (one: T) => number): T[] {
-  const sorted = [...stretches].sort((one, other) => powerOf(one) - powerOf(other));
+  const sorted = [...stretches].sort((a, b) => powerOf(a) - powerOf(b));
   return sorted.slice(0, Math.ceil(sorted.length * QUIET_SHARE));
 }
 
 /** The third that is loudest. */
 export function loudest<T>(stretches: readonly T[], powerOf: (one: T) => number): T[] {
-  const sorted = [...stretches].sort((one, other) => powerOf(other) - powerOf(one));
+  const sorted = [...stretches].sort((a, b) => powerOf(b) - powerOf(a));
   return sorted.slice(0, Math.ceil(sorted.length * LOUD_SHARE));
 }
 

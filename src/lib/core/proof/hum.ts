@@ -30,7 +30,7 @@ export class HumMeter {
   private readonly spectrum = this.fft.createComplexArray();
   private readonly window = Float64Array.from(
     { length: SIZE },
-    (_, at) => 0.5 - 0.5 * Math.cos((2 * Math.PI * at) / SIZE)
+    (_, index) => 0.5 - 0.5 * Math.cos((2 * Math.PI * index) / SIZE)
   );
   private readonly block = new Float64Array(SIZE);
   private readonly windowed = new Float64Array(SIZE);

@@ -7,20 +7,20 @@ const RATE = 48_000;
 const sine = (hz: number, size: number, seconds: number, phase = 0, rate = RATE) =>
   Float32Array.from(
     { length: Math.round(seconds * rate) },
-    (_, at) => size * Math.sin((2 * Math.PI * hz * at) / rate + phase)
+    (_, index) => size * Math.sin((2 * Math.PI * hz * index) / rate + phase)
   );
 const sum = (...all: Float32Array[]) =>
-  Float32Array.from(all[0]!, (_, at) => all.reduce((total, one) => total + one[at]!, 0));
+  Float32Array.from(all[0]!, (_, index) => all.reduce((total, one) => total + one[index]!, 0));
 /** Noise from the far digits of a sine: nothing the analyser uses, and it never comes round again. */
 function noise(size: number, seconds: number, seed: number): Float32Array {
-  return Float32Array.from({ length: Math.round(seconds * RATE) }, (_, at) => {
-    const far = Math.sin((at + 1) * (12.9898 + seed * 0.01371)) * 43_758.5453;
+  return Float32Array.from({ length: Math.round(seconds * RATE) }, (_, index) => {
+    const far = Math.sin((index + 1) * (12.9898 + seed * 0.01371)) * 43_758.5453;
     return size * (2 * (far - Math.floor(far)) - 1);
   });
 }
 /** Two seconds on, one off. */
 const phrases = (samples: Float32Array) =>
-  samples.map((sample, at) => (at % (3 * RATE) < 2 * RATE ? sample : 0));
+  samples.map((sample, index) => (index % (3 * RATE) < 2 * RATE ? sample : 0));
 
 describe('levels', () => {
   it('of a full sine are −3.01 dBFS, its peak nothing', () => {
@@ -114,8 +114,8 @@ describe('hum', () => {
 describe('a clap', () => {
   it.each([0.2, 0.5, 1.1])('that takes %s s to fall by 60 dB is timed', (seconds) => {
     // By energy: 10^(−6·t/T) in steps of 5 ms, over a floor.
-    const powers = Array.from({ length: 500 }, (_, at) =>
-      at < 100 ? 1e-9 : 1e-9 + 10 ** ((-6 * (at - 100) * 0.005) / seconds)
+    const powers = Array.from({ length: 500 }, (_, index) =>
+      index < 100 ? 1e-9 : 1e-9 + 10 ** ((-6 * (index - 100) * 0.005) / seconds)
     );
     const found = decayOf(powers)!;
     expect(found.atS).toBeCloseTo(0.5, 3);
@@ -133,8 +133,8 @@ describe('two recordings', () => {
   const from = (startS: number, seconds: number, ppm = 0) => {
     // Read at another speed, between samples along a line.
     const rate = 1 / (1 + ppm / 1e6);
-    return Float32Array.from({ length: Math.round(seconds * RATE) }, (_, at) => {
-      const place = startS * RATE + at * rate;
+    return Float32Array.from({ length: Math.round(seconds * RATE) }, (_, index) => {
+      const place = startS * RATE + index * rate;
       const low = Math.floor(place);
       const share = place - low;
       return (shared[low] ?? 0) * (1 - share) + (shared[low + 1] ?? 0) * share;

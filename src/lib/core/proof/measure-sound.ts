@@ -85,9 +85,9 @@ export class SoundMeter {
 
   /** @param channels equally long stretches, full scale at 1 */
   push(channels: readonly Float32Array[]): void {
-    for (const [at, samples] of channels.entries()) {
-      this.peaks[at]!.push(samples);
-      this.countClipped(at, samples);
+    for (const [index, samples] of channels.entries()) {
+      this.peaks[index]!.push(samples);
+      this.countClipped(index, samples);
     }
     const length = channels[0]?.length ?? 0;
     for (let from = 0; from < length; from += BLOCK)
@@ -191,8 +191,8 @@ export class SoundMeter {
 
   private peakBut(decay: Decay | undefined): number {
     let most = 0;
-    for (const [at, peak] of this.momentPeaks.values().entries()) {
-      const fromClapS = decay ? at * MOMENT_S - decay.atS : Infinity;
+    for (const [index, peak] of this.momentPeaks.values().entries()) {
+      const fromClapS = decay ? index * MOMENT_S - decay.atS : Infinity;
       if (peak > most && !(fromClapS > -CLAP_S && fromClapS < CLAP_S)) most = peak;
     }
     return most;

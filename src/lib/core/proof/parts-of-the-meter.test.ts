@@ -9,7 +9,10 @@ import { TruePeak } from './true-peak';
 
 const RATE = 48_000;
 const sine = (hz: number, size: number, frames: number, rate = RATE) =>
-  Float64Array.from({ length: frames }, (_, at) => size * Math.sin((2 * Math.PI * hz * at) / rate));
+  Float64Array.from(
+    { length: frames },
+    (_, index) => size * Math.sin((2 * Math.PI * hz * index) / rate)
+  );
 
 describe('the A curve', () => {
   it('comes out the same in pieces as at once', () => {
@@ -77,7 +80,7 @@ describe('the true peak', () => {
       peak.push(
         Float32Array.from(
           { length: 600 },
-          (_, at) => 0.8 * Math.sin((2 * Math.PI * (at + off)) / 6)
+          (_, index) => 0.8 * Math.sin((2 * Math.PI * (index + off)) / 6)
         )
       );
       expect(Math.abs(20 * Math.log10(peak.peak / 0.8))).toBeLessThan(0.35);
@@ -97,8 +100,8 @@ describe('thirds of an octave', () => {
       expect(voiceDb[own]).toBe(Math.max(...voiceDb));
       // A² ÷ 2.
       expect(voiceDb[own]).toBeCloseTo(10 * Math.log10(0.125), 0);
-      for (const [at, level] of voiceDb.entries())
-        if (Math.abs(at - own) > 2) expect(level).toBeLessThan(voiceDb[own]! - 30);
+      for (const [index, level] of voiceDb.entries())
+        if (Math.abs(index - own) > 2) expect(level).toBeLessThan(voiceDb[own]! - 30);
     }
   );
 
@@ -171,10 +174,10 @@ describe('hum by itself', () => {
 
 describe('a clap over noise', () => {
   const fall = (seconds: number, noise: number, again = Infinity) =>
-    Array.from({ length: 500 }, (_, at) =>
-      at < 100
+    Array.from({ length: 500 }, (_, index) =>
+      index < 100
         ? noise
-        : noise + 10 ** ((-6 * (at - 100) * DECAY_STEP_S) / seconds) + (at >= again ? 0.2 : 0)
+        : noise + 10 ** ((-6 * (index - 100) * DECAY_STEP_S) / seconds) + (index >= again ? 0.2 : 0)
     );
 
   it('is timed while it stands far enough out, and left alone where it does not', () => {

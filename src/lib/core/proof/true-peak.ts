@@ -5,20 +5,20 @@ const TAPS = 12;
 const BLOCK = 256;
 
 /** Points between samples by a windowed sinc: at a quarter, a half and three quarters of the way. */
-const phases: readonly Float64Array[] = Array.from({ length: OVERSAMPLING - 1 }, (_, at) => {
-  const shift = (at + 1) / OVERSAMPLING;
+const phases: readonly Float64Array[] = Array.from({ length: OVERSAMPLING - 1 }, (_, index) => {
+  const shift = (index + 1) / OVERSAMPLING;
   const taps = Float64Array.from({ length: TAPS }, (_unused, tap) => {
     const x = tap - (TAPS / 2 - 1) - shift;
     const sinc = x === 0 ? 1 : Math.sin(Math.PI * x) / (Math.PI * x);
     // A cosine-squared window as wide as the taps.
     return sinc * Math.cos((Math.PI * x) / (TAPS + 1)) ** 2;
   });
-  const sum = taps.reduce((all, one) => all + one, 0);
-  return taps.map((one) => one / sum);
+  const sum = taps.reduce((all, tap) => all + tap, 0);
+  return taps.map((tap) => tap / sum);
 });
 /** No point between can be higher than its neighbours by more than this. */
 const MOST_GAIN = Math.max(
-  ...phases.map((taps) => taps.reduce((all, one) => all + Math.abs(one), 0))
+  ...phases.map((taps) => taps.reduce((all, tap) => all + Math.abs(tap), 0))
 );
 
 /** The highest point of one channel, between its samples too: four times as many are looked at. */

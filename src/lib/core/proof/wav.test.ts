@@ -14,7 +14,7 @@ async function samplesIn(bytes: Uint8Array) {
 /** A file put together by hand, a chunk at a time. */
 function file(fmt: number[], data: number[], { before = [] as number[], size = data.length } = {}) {
   const u32 = (n: number) => [n & 255, (n >> 8) & 255, (n >> 16) & 255, (n >>> 24) & 255];
-  const text = (words: string) => [...words].map((one) => one.charCodeAt(0));
+  const text = (words: string) => [...words].map((word) => word.charCodeAt(0));
   const body = [
     ...text('WAVE'),
     ...before,
@@ -101,7 +101,11 @@ describe('a WAV file', () => {
 
   it.each<[string, Uint8Array, RegExp]>([
     ['nothing', new Uint8Array(3), /too short/],
-    ['a picture', Uint8Array.from([137, 80, 78, 71, 13, 10, 26, 10, 0, 0, 0, 0, 0]), /no WAV file/],
+    [
+      'a picture',
+      Uint8Array.from([137, 80, 78, 71, 13, 10, 26, 10, 0, 0, 0, 0, 0]),
+      /not a WAV file/
+    ],
     [
       'sound cut short',
       file(format(1, 1, 16), [0, 1, 2, 3], { size: 48_000 }),
@@ -130,8 +134,8 @@ describe('a WAV file', () => {
           const { channels: back, info } = await samplesIn(wavOf(channels, 44_100, bits));
           expect(info).toMatchObject({ channels: count, sampleRate: 44_100, bits });
           for (const channel of back)
-            for (const [at, sample] of channel.entries())
-              expect(Math.abs(sample - samples[at]!)).toBeLessThanOrEqual(
+            for (const [index, sample] of channel.entries())
+              expect(Math.abs(sample - samples[index]!)).toBeLessThanOrEqual(
                 bits === 32 ? 0 : 2 ** (1 - bits) * 1.01
               );
         }
@@ -141,7 +145,11 @@ describe('a WAV file', () => {
   });
 
   it('with any bytes spoilt is read or refused, and never throws anything else', async () => {
-    const whole = wavOf([Float32Array.from({ length: 40 }, (_, at) => Math.sin(at))], 48_000, 16);
+    const whole = wavOf(
+      [Float32Array.from({ length: 40 }, (_, index) => Math.sin(index))],
+      48_000,
+      16
+    );
     await fc.assert(
       fc.asyncProperty(
         fc.array(fc.tuple(fc.nat(60), fc.nat(255)), { minLength: 1, maxLength: 6 }),

@@ -61,7 +61,9 @@ export function readPartList(text: string, own: string): ListedPart[] {
     throw new MeasureError(
       `The list has ${written.length} lines; at most ${LIST_MOST_LINES} are read at once. Paste it in pieces.`
     );
-  return lines.flatMap((line, at) => (line.trim() === '' ? [] : [readLine(line, at + 1, own)]));
+  return lines.flatMap((line, index) =>
+    line.trim() === '' ? [] : [readLine(line, index + 1, own)]
+  );
 }
 
 function readLine(text: string, line: number, own: string): ListedPart {

@@ -197,8 +197,8 @@ export function readSpecification(
         throw error;
       }
       if (value === undefined) continue;
-      keys.forEach((one, at) =>
-        offer(one, pairs[key] ? (value as unknown[])[at] : value, from, to)
+      keys.forEach((one, index) =>
+        offer(one, pairs[key] ? (value as unknown[])[index] : value, from, to)
       );
       taken.push({ from, to });
       break;

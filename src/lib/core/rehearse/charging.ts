@@ -32,15 +32,15 @@ export function chargeInBays(
   const inBay = new Set<number>();
   for (const { type, watts } of plan.bays) {
     let emptiest = -1;
-    for (const [at, piece] of plan.pieces.entries()) {
-      if (piece.isBuiltIn || piece.type !== type || inBay.has(at)) continue;
-      if (!alsoInserted && state.holder[at]! >= 0 && at !== first) continue;
-      if (state.held[at]! >= state.full[at]! - CRUMB) continue;
-      if (at === first) {
-        emptiest = at;
+    for (const [index, piece] of plan.pieces.entries()) {
+      if (piece.isBuiltIn || piece.type !== type || inBay.has(index)) continue;
+      if (!alsoInserted && state.holder[index]! >= 0 && index !== first) continue;
+      if (state.held[index]! >= state.full[index]! - CRUMB) continue;
+      if (index === first) {
+        emptiest = index;
         break;
       }
-      if (emptiest < 0 || state.share(at) < state.share(emptiest)) emptiest = at;
+      if (emptiest < 0 || state.share(index) < state.share(emptiest)) emptiest = index;
     }
     if (emptiest < 0) continue;
     inBay.add(emptiest);
@@ -89,10 +89,10 @@ export function chargeOvernight(
 /** Of the loose batteries of a type that are not full, the emptiest that is not taken; −1 for none. */
 function emptiestOf(state: DayState, type: string, taken: ReadonlySet<number>): number {
   let emptiest = -1;
-  for (const [at, piece] of state.plan.pieces.entries()) {
-    if (piece.isBuiltIn || piece.type !== type || taken.has(at)) continue;
-    if (state.held[at]! >= state.full[at]! - CRUMB) continue;
-    if (emptiest < 0 || state.share(at) < state.share(emptiest)) emptiest = at;
+  for (const [index, piece] of state.plan.pieces.entries()) {
+    if (piece.isBuiltIn || piece.type !== type || taken.has(index)) continue;
+    if (state.held[index]! >= state.full[index]! - CRUMB) continue;
+    if (emptiest < 0 || state.share(index) < state.share(emptiest)) emptiest = index;
   }
   return emptiest;
 }
@@ -129,9 +129,9 @@ export function chargeAtHome(
   forgotten?: ReadonlySet<number>
 ): void {
   chargeOvernight(state, minutes, awakeMin, forgotten);
-  for (const [at, { isBuiltIn }] of plan.pieces.entries())
-    if (isBuiltIn && !forgotten?.has(at))
-      state.fill(at, (state.full[at]! * minutes) / 60 / BUILT_IN_CHARGING_H);
+  for (const [index, { isBuiltIn }] of plan.pieces.entries())
+    if (isBuiltIn && !forgotten?.has(index))
+      state.fill(index, (state.full[index]! * minutes) / 60 / BUILT_IN_CHARGING_H);
   for (const [bank, { wattHours }] of plan.banks.entries())
     state.fillBank(bank, (wattHours * minutes) / 60 / BANK_CHARGING_H);
 }

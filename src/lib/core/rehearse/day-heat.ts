@@ -23,9 +23,9 @@ export class DayHeat {
     luck: DayLuck,
     private readonly witness: Witness | undefined
   ) {
-    this.#slowness = plan.warming.map((_, at) => luck.slowness(at));
+    this.#slowness = plan.warming.map((_, index) => luck.slowness(index));
     this.#timeConstants = plan.warming.map(
-      ({ quickMin, slowMin }, at) => quickMin * (slowMin / quickMin) ** this.#slowness[at]!
+      ({ quickMin, slowMin }, index) => quickMin * (slowMin / quickMin) ** this.#slowness[index]!
     );
   }
 
@@ -56,7 +56,7 @@ export class DayHeat {
 
   cool(minutes: number, airC: number): void {
     const { heatC } = this.state;
-    for (const [at, timeConstantMin] of this.#timeConstants.entries())
-      heatC[at] = heatAfter(heatC[at]!, { endC: airC, timeConstantMin }, minutes);
+    for (const [index, timeConstantMin] of this.#timeConstants.entries())
+      heatC[index] = heatAfter(heatC[index]!, { endC: airC, timeConstantMin }, minutes);
   }
 }

@@ -90,7 +90,7 @@ describe('a day as planned and the judge', () => {
     onOneDay(droversRoad()),
     lanternlightDesk(),
     calmKit(),
-    ...Array.from({ length: 40 }, (_, at) => anyProject(new Chances(at + 1)))
+    ...Array.from({ length: 40 }, (_, index) => anyProject(new Chances(index + 1)))
   ];
 
   it('agree: where the judge has too little energy or space for the day, takes are lost to it', () => {
@@ -99,13 +99,13 @@ describe('a day as planned and the judge', () => {
       const { angles } = judged(project);
       const days = daysOf(angles);
       const supplies = suppliesOfDays(angles.map(({ rig }) => rig));
-      for (const [at, day] of days.entries()) {
+      for (const [index, day] of days.entries()) {
         const plan = dayPlanOf(project, angles, day);
         const air = new Set(day.scenes.map(({ temperatureC }) => temperatureC));
         const { lost } = runDay({ ...plan, endsAtMin: 99_999 });
         const least = (taken: (typeof supplies)[number]['energy']) =>
           Math.min(Infinity, ...(taken.shared?.consumers.map(({ share }) => share) ?? []));
-        const { energy, cards } = supplies[at]!;
+        const { energy, cards } = supplies[index]!;
         // Several airs: the judge counts the coldest for all.
         if (least(energy) < 0.999 && air.size === 1 && energy.unknown.length === 0) {
           short += 1;
@@ -163,8 +163,8 @@ describe('what would have saved a day', () => {
     expect(list.filter(({ label }) => label === 'Another order of scenes')).toHaveLength(1);
     const bought = list.slice(free.length);
     expect(bought.length).toBeGreaterThan(2);
-    for (const [at, { savedPerMajor }] of bought.entries())
-      if (at > 0) expect(savedPerMajor!).toBeLessThanOrEqual(bought[at - 1]!.savedPerMajor!);
+    for (const [index, { savedPerMajor }] of bought.entries())
+      if (index > 0) expect(savedPerMajor!).toBeLessThanOrEqual(bought[index - 1]!.savedPerMajor!);
     for (const { savedPer100Days } of list) expect(savedPer100Days).toBeGreaterThanOrEqual(0.5);
     expect(together!.habits[0]).toBe('charged while there is a socket');
     expect(together!.whole.share).toBeGreaterThan(0.3);

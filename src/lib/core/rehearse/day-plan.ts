@@ -50,11 +50,11 @@ export const daysOf = (angles: readonly AngleJudgement[]): FilmingDay[] =>
 
 /** The scenes of a day in the order they are filmed in. */
 export function inOrder(scenes: readonly Scene[], order: readonly string[] = []): Scene[] {
-  const place = new Map(order.map((id, at) => [id, at]));
+  const place = new Map(order.map((id, index) => [id, index]));
   return [...scenes].sort(
-    (one, other) =>
-      (place.get(one.id) ?? order.length) - (place.get(other.id) ?? order.length) ||
-      scenes.indexOf(one) - scenes.indexOf(other)
+    (a, b) =>
+      (place.get(a.id) ?? order.length) - (place.get(b.id) ?? order.length) ||
+      scenes.indexOf(a) - scenes.indexOf(b)
   );
 }
 
@@ -78,7 +78,7 @@ export function dayPlanOf(
   const scenes = inOrder(day.scenes, rehearsal?.sceneOrder).map((scene) =>
     plannedScene(
       scene,
-      judged.filter((one) => one.scene === scene),
+      judged.filter((angle) => angle.scene === scene),
       { ...energy, recordings, warming, unsaid }
     )
   );
@@ -136,7 +136,7 @@ function plannedScene(
   const takes = takesOf(scene);
   const deviceAt = (part: KitPart): number =>
     plan.devices.findIndex(({ lineId }) => lineId === part.line.id);
-  const filming = judged.flatMap((one) => filmingOf(one, takes, deviceAt, plan));
+  const filming = judged.flatMap((angle) => filmingOf(angle, takes, deviceAt, plan));
   const [first] = judged;
   const rig = first?.rig;
   const minutes = rig ? recordedMinOf(scene, rig.angle) / takes : 0;

@@ -39,7 +39,9 @@ export class DayState {
     this.inserted = new Int32Array(devices.length).fill(-1);
     this.holder = new Int32Array(pieces.length).fill(-1);
     this.bankWh = Float64Array.from(banks, ({ wattHours }) => wattHours);
-    this.bankShareWh = devices.map((one) => Float64Array.from(one.banks, ({ shareWh }) => shareWh));
+    this.bankShareWh = devices.map((device) =>
+      Float64Array.from(device.banks, ({ shareWh }) => shareWh)
+    );
     this.freeGb = new Float64Array(cards.length);
     this.cardIn = new Int32Array(recordings.length).fill(-1);
     this.cardHolder = new Int32Array(cards.length).fill(-1);
@@ -83,8 +85,8 @@ export class DayState {
   minutesLeft(device: number, watts: number, cold: number): number {
     if (watts <= 0) return Infinity;
     let wattHours = 0;
-    for (const [at, { bank }] of this.plan.devices[device]!.banks.entries())
-      wattHours += Math.min(this.bankWh[bank]!, this.bankShareWh[device]![at]!) * BANK_BY_PLUG;
+    for (const [index, { bank }] of this.plan.devices[device]!.banks.entries())
+      wattHours += Math.min(this.bankWh[bank]!, this.bankShareWh[device]![index]!) * BANK_BY_PLUG;
     const piece = this.inserted[device]!;
     if (piece >= 0) wattHours += this.held[piece]! * cold;
     return (60 * wattHours) / watts;
@@ -94,11 +96,11 @@ export class DayState {
   drain(device: number, watts: number, minutes: number, cold: number): void {
     const { books } = this;
     let needed = (watts * minutes) / 60;
-    for (const [at, { bank }] of this.plan.devices[device]!.banks.entries()) {
-      const there = Math.min(this.bankWh[bank]!, this.bankShareWh[device]![at]!);
+    for (const [index, { bank }] of this.plan.devices[device]!.banks.entries()) {
+      const there = Math.min(this.bankWh[bank]!, this.bankShareWh[device]![index]!);
       const takes = Math.min(there, needed / BANK_BY_PLUG);
       this.bankWh[bank]! -= takes;
-      this.bankShareWh[device]![at]! -= takes;
+      this.bankShareWh[device]![index]! -= takes;
       needed -= takes * BANK_BY_PLUG;
       books.usedWh += takes * BANK_BY_PLUG;
       books.lostWh += takes * (1 - BANK_BY_PLUG);
@@ -127,8 +129,9 @@ export class DayState {
     this.bankWh[bank]! += takes;
     this.books.chargedWh += takes;
     for (const [device, { banks }] of this.plan.devices.entries())
-      for (const [at, one] of banks.entries())
-        if (one.bank === bank) this.bankShareWh[device]![at]! += (takes * one.shareWh) / wattHours;
+      for (const [index, one] of banks.entries())
+        if (one.bank === bank)
+          this.bankShareWh[device]![index]! += (takes * one.shareWh) / wattHours;
     return takes;
   }
 
@@ -163,9 +166,7 @@ export class DayState {
 
   /** Batteries by how full they are, the emptiest first. */
   emptiestFirst(): number[] {
-    return [...this.plan.pieces.keys()].sort(
-      (one, other) => this.share(one) - this.share(other) || one - other
-    );
+    return [...this.plan.pieces.keys()].sort((a, b) => this.share(a) - this.share(b) || a - b);
   }
 
   share(piece: number): number {
@@ -200,4 +201,4 @@ function moveInto(taker: number, best: number, inside: Int32Array, holder: Int32
   return true;
 }
 
-const sum = (values: Float64Array): number => values.reduce((all, one) => all + one, 0);
+const sum = (values: Float64Array): number => values.reduce((all, value) => all + value, 0);

@@ -36,7 +36,7 @@ export function energyPlan(day: FilmingDay, learned: Learned, unsaid: string[]):
   );
   const shared = shareOut(
     known,
-    stores.filter((one) => !unstated.includes(one))
+    stores.filter((store) => !unstated.includes(store))
   );
   const pieces: Piece[] = [];
   const placesOf = new Map<Store, number[]>();

@@ -95,7 +95,7 @@ export function dayStory({
     lineId: first.lineId,
     cause: first.cause
   }));
-  lost.sort((one, other) => other.lost - one.lost || one.atMin - other.atMin);
+  lost.sort((a, b) => b.lost - a.lost || a.atMin - b.atMin);
   const told: DaySentence[] = [];
   const swaps = events.filter(({ kind }) => kind === 'swap');
   for (const name of new Set(swaps.map((one) => one.name))) {
@@ -176,13 +176,13 @@ const upper = (name: string): string => name.charAt(0).toUpperCase() + name.slic
 /** Takes lost to one thing belong together, as long as nothing else comes between. */
 function lostTogether(lost: readonly LostTake[]): { first: LostTake; takes: number }[] {
   const groups: { first: LostTake; takes: number }[] = [];
-  for (const one of lost) {
+  for (const take of lost) {
     const same = groups.find(
       ({ first }) =>
-        first.cause === one.cause && first.lineId === one.lineId && first.day === one.day
+        first.cause === take.cause && first.lineId === take.lineId && first.day === take.day
     );
     if (same) same.takes += 1;
-    else groups.push({ first: one, takes: 1 });
+    else groups.push({ first: take, takes: 1 });
   }
   return groups;
 }

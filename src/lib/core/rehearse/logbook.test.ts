@@ -117,7 +117,7 @@ describe('a page of the logbook', () => {
       takesLost: 0
     });
     const of = (chance: string) =>
-      draft.tallies.find((one) => one.chance === chance)?.opportunities;
+      draft.tallies.find((tally) => tally.chance === chance)?.opportunities;
     expect(of('setting left wrong')).toBe(3);
     // Microphone on two scenes, lamp on two.
     expect(of('switch left off')).toBe(4);
@@ -169,7 +169,8 @@ describe('a page of the logbook', () => {
     expect(lessonsOf(after).batteries[0]!.health).toBeCloseTo(1, 9);
     expect(takeOverBattery(after, lessonsOf(after).batteries[0]!, now)).toBeUndefined();
     expect(after.logbook![1]).toEqual(project.logbook[1]);
-    const energy = (one: Project) => figureOf(judged(one).angles[0]!.record, 'batteriesEnergy');
+    const energy = (project: Project) =>
+      figureOf(judged(project).angles[0]!.record, 'batteriesEnergy');
     expect(energy(after)).toBeLessThan(energy(project)!);
     // The battery that came with a camera is written down on the camera.
     const body = { ...shelf.byId.get('orrowby-linnet')!, includedBatteryWh: 8 } as GearItem;

@@ -163,16 +163,16 @@ export function takeOverBattery(
         answerAct(gear, field, wattHours),
         ...logbook
           .filter(({ batteries }) =>
-            batteries.some((one) => one.lineId === lineId && one.minutes !== undefined)
+            batteries.some((battery) => battery.lineId === lineId && battery.minutes !== undefined)
           )
           .map((log): Act => ({
             type: 'put day log',
             log: {
               ...log,
-              batteries: log.batteries.map((one) =>
-                one.lineId === lineId && one.minutes !== undefined
-                  ? { ...one, reckonedMin: Math.max(0.1, one.reckonedMin * anew) }
-                  : one
+              batteries: log.batteries.map((battery) =>
+                battery.lineId === lineId && battery.minutes !== undefined
+                  ? { ...battery, reckonedMin: Math.max(0.1, battery.reckonedMin * anew) }
+                  : battery
               )
             }
           }))
@@ -333,7 +333,7 @@ export function wearOf(
       isAgeSinceFirstDay: bought === undefined
     };
   });
-  return aged.sort((one, other) => other.hours - one.hours || one.name.localeCompare(other.name));
+  return aged.sort((a, b) => b.hours - a.hours || a.name.localeCompare(b.name));
 }
 
 /** The days of a year, month by month, for a look at all of it. */
@@ -347,7 +347,7 @@ export interface LogYear {
 export function yearOf(logbook: readonly DayLog[], year: number): LogYear {
   const ofYear = logbook
     .filter(({ date }) => date.startsWith(`${year}-`))
-    .sort((one, other) => (one.date < other.date ? -1 : 1));
+    .sort((a, b) => (a.date < b.date ? -1 : 1));
   return {
     year,
     months: Array.from({ length: 12 }, (_, month) => ({
@@ -414,7 +414,7 @@ export function logbookMarkdown(projectName: string, logbook: readonly DayLog[])
 }
 
 const inTime = (logbook: readonly DayLog[]): DayLog[] =>
-  [...logbook].sort((one, other) => (one.date < other.date ? -1 : one.date > other.date ? 1 : 0));
+  [...logbook].sort((a, b) => (a.date < b.date ? -1 : a.date > b.date ? 1 : 0));
 
 export const happenedWords = ({ tallies }: Pick<DayLog, 'tallies'>): string =>
   tallies

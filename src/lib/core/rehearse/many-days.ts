@@ -122,7 +122,7 @@ class Tally {
     const mean = days > 0 ? lostTakes / days : 0;
     const variance = days > 1 ? (this.squares - days * mean * mean) / (days - 1) : 0;
     const half = Z * Math.sqrt(Math.max(0, variance) / Math.max(1, days));
-    const sorted = [...this.lostOf].sort((one, other) => one - other);
+    const sorted = [...this.lostOf].sort((a, b) => a - b);
     return {
       seed: this.seed,
       days,
@@ -135,10 +135,10 @@ class Tally {
       blames: [...this.blames.values()]
         .map((one) => ({ ...one }))
         .sort(
-          (one, other) =>
-            other.takes - one.takes ||
-            one.cause.localeCompare(other.cause) ||
-            (one.lineId ?? '').localeCompare(other.lineId ?? '')
+          (a, b) =>
+            b.takes - a.takes ||
+            a.cause.localeCompare(b.cause) ||
+            (a.lineId ?? '').localeCompare(b.lineId ?? '')
         ),
       settling: [...this.settling],
       middleDay: Math.max(0, this.lostOf.indexOf(sorted[Math.floor((days - 1) / 2)] ?? 0)),

@@ -24,7 +24,7 @@ import { battery, day, device, filming, noChance, scene } from './tests/made-day
 
 const demos = { demoProject, droversRoad, lanternlightDesk, calmKit };
 const together = (project: Project): Project => {
-  for (const one of project.scenes) one.day = 1;
+  for (const scene of project.scenes) scene.day = 1;
   return project;
 };
 function planOf(project: Project) {
@@ -80,7 +80,7 @@ describe('every chance', () => {
       const found = new Set(
         Array.from({ length: 20 }, (_, on) => runDay(sure, { seed: 1, day: on }))
           .flatMap(({ lost }) => lost)
-          .map((one) => one.cause)
+          .map((take) => take.cause)
       );
       if (cause === undefined) {
         for (const one of found) expect(['battery empty', 'no time left']).toContain(one);
@@ -159,9 +159,9 @@ describe('every figure nobody states', () => {
       const project = together(demos[name]());
       for (const gear of partsOf(project)) {
         const fields = statableFields(gear);
-        for (const [at, field] of fields.entries())
-          for (const gone of [[field], [field, fields[at + 1] ?? field]])
-            runsWithout(project, new Map([[gear, gone]]), at);
+        for (const [index, field] of fields.entries())
+          for (const gone of [[field], [field, fields[index + 1] ?? field]])
+            runsWithout(project, new Map([[gear, gone]]), index);
       }
     },
     60_000

@@ -319,11 +319,11 @@ const anyDay = fc
       days: one.days,
       hasSocketAtNight: one.hasSocketAtNight,
       copyGbPerMin: one.copyGbPerMin,
-      pieces: one.capacities.map((capacity, at) => battery(at, capacity)),
+      pieces: one.capacities.map((capacity, index) => battery(index, capacity)),
       banks: [{ lineId: 'bank', name: 'Bank', wattHours: one.bankWh }],
       devices: [
         device({
-          pieces: one.capacities.map((_, at) => at),
+          pieces: one.capacities.map((_, index) => index),
           banks: [{ bank: 0, shareWh: one.bankWh }]
         }),
         device({
@@ -331,15 +331,15 @@ const anyDay = fc
           name: 'Mic',
           key: keyOf('mic'),
           canBeLeftOn: true,
-          pieces: one.capacities.map((_, at) => at)
+          pieces: one.capacities.map((_, index) => index)
         })
       ],
-      cards: [20, 8].map((gigabytes, at) => ({
+      cards: [20, 8].map((gigabytes, index) => ({
         lineId: 'card',
-        name: `Card ${at}`,
+        name: `Card ${index}`,
         gigabytes,
         isBuiltIn: false,
-        key: at + 100
+        key: index + 100
       })),
       recordings: [{ lineId: 'camera', name: 'Camera', cards: [0, 1] }],
       scenes: [
@@ -415,10 +415,10 @@ describe('any day', () => {
           now = toMin;
         }
         for (const { points } of shown.strips)
-          for (const [at, [minute, level]] of points.entries()) {
+          for (const [index, [minute, level]] of points.entries()) {
             expect(level).toBeGreaterThanOrEqual(0);
             expect(level).toBeLessThanOrEqual(1);
-            if (at > 0) expect(minute).toBeGreaterThanOrEqual(points[at - 1]![0]);
+            if (index > 0) expect(minute).toBeGreaterThanOrEqual(points[index - 1]![0]);
           }
       }),
       { numRuns: 100 }
@@ -429,7 +429,7 @@ describe('any day', () => {
     fc.assert(
       fc.property(anyDay, fc.nat(1000), (plan, on) => {
         const { lost, takes } = runDay(plan, { seed: 2, day: on });
-        const ids = lost.map((one) => `${one.day} ${one.scene} ${one.take}`);
+        const ids = lost.map((take) => `${take.day} ${take.scene} ${take.take}`);
         expect(new Set(ids).size).toBe(ids.length);
         expect(lost.length).toBeLessThanOrEqual(takes);
       }),

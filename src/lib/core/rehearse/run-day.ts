@@ -86,9 +86,9 @@ class DayRun {
       if (this.day > 0) this.night();
       this.hadLunch = plan.lunchMin === 0;
       let carriedBack = 0;
-      for (const [at, scene] of plan.scenes.entries()) {
-        this.pass('carried', Math.max(carriedBack, scene.carryMin), at, -1);
-        this.playScene(scene, at);
+      for (const [index, scene] of plan.scenes.entries()) {
+        this.pass('carried', Math.max(carriedBack, scene.carryMin), index, -1);
+        this.playScene(scene, index);
         takes += scene.takes;
         carriedBack = scene.carryMin;
       }
@@ -113,14 +113,14 @@ class DayRun {
   /** Batteries full, cards empty, each in its place: but for what was forgotten in the evening. */
   private leaveHome(): void {
     const { plan, state } = this;
-    for (const [at, { capacity, key }] of plan.pieces.entries()) {
-      state.full[at] = capacity * this.luck.spread('battery spread', key);
-      state.held[at] =
-        state.full[at]! *
+    for (const [index, { capacity, key }] of plan.pieces.entries()) {
+      state.full[index] = capacity * this.luck.spread('battery spread', key);
+      state.held[index] =
+        state.full[index]! *
         (this.luck.happens('battery not charged', key, 0) ? NOT_CHARGED_SHARE : 1);
     }
-    for (const [at, { gigabytes, isBuiltIn, key }] of plan.cards.entries())
-      state.freeGb[at] =
+    for (const [index, { gigabytes, isBuiltIn, key }] of plan.cards.entries())
+      state.freeGb[index] =
         gigabytes *
         (!isBuiltIn && this.luck.happens('card not emptied', key, 0) ? NOT_EMPTIED_SHARE : 1);
     for (const device of plan.devices.keys()) state.insertBest(device);
@@ -238,7 +238,7 @@ class DayRun {
     if (this.isSetWrong)
       return this.lose(at, take, 'setting left wrong', undefined, undefined, began);
     let first: Fault | undefined;
-    for (const one of faults) if (!first || one.after < first.after) first = one;
+    for (const fault of faults) if (!first || fault.after < first.after) first = fault;
     if (first) {
       const { cause, lineId, name, after } = first;
       return this.lose(at, take, cause, lineId, name, began + after);
@@ -457,10 +457,10 @@ class DayRun {
     copyOvernight(state, minutes, awakeMin, forgotten('card not emptied', plan.cards));
     for (const device of plan.devices.keys()) state.insertBest(device);
     for (const recording of plan.recordings.keys()) state.insertCard(recording);
-    for (const [at, { lineId, name }] of plan.pieces.entries())
-      if (state.share(at) < READY_SHARE) this.tell('not full', lineId, name);
-    for (const [at, { lineId, name, gigabytes }] of plan.cards.entries())
-      if (state.freeGb[at]! < READY_SHARE * gigabytes) this.tell('not emptied', lineId, name);
+    for (const [index, { lineId, name }] of plan.pieces.entries())
+      if (state.share(index) < READY_SHARE) this.tell('not full', lineId, name);
+    for (const [index, { lineId, name, gigabytes }] of plan.cards.entries())
+      if (state.freeGb[index]! < READY_SHARE * gigabytes) this.tell('not emptied', lineId, name);
   }
 
   /** Home again: everything goes to the socket while the files are copied. */

@@ -59,44 +59,45 @@ export function showDay(plan: DayPlan, luck?: Luck): ShownDay {
     levels: (atMin, state) => {
       for (const [device, level] of points.devices.entries())
         level.add(atMin, shareIn(state, device));
-      for (const [at, level] of points.cards.entries()) {
-        const card = state.cardIn[at]!;
+      for (const [index, level] of points.cards.entries()) {
+        const card = state.cardIn[index]!;
         level.add(atMin, card < 0 ? 0 : state.freeGb[card]! / plan.cards[card]!.gigabytes);
       }
       for (const [bank, level] of points.banks.entries())
         level.add(atMin, state.bankWh[bank]! / Math.max(1e-9, plan.banks[bank]!.wattHours));
-      for (const [at, level] of points.heat.entries()) level.add(atMin, coolness(state.heatC[at]!));
+      for (const [index, level] of points.heat.entries())
+        level.add(atMin, coolness(state.heatC[index]!));
     },
     heat: (atMin, warming, celsius) => points.heat[warming]!.add(atMin, coolness(celsius))
   });
   const strips: Strip[] = [
-    ...plan.devices.map((device, at): Strip => ({
+    ...plan.devices.map((device, index): Strip => ({
       kind: 'battery',
       lineId: device.lineId,
       name: device.name,
-      detail: batteriesWords(plan, at),
-      points: points.devices[at]!.points
+      detail: batteriesWords(plan, index),
+      points: points.devices[index]!.points
     })),
-    ...plan.recordings.map(({ lineId, name, cards }, at): Strip => ({
+    ...plan.recordings.map(({ lineId, name, cards }, index): Strip => ({
       kind: 'card',
       lineId,
       name,
       detail: cards.map((card) => `${Math.round(plan.cards[card]!.gigabytes)} GB`).join(' + '),
-      points: points.cards[at]!.points
+      points: points.cards[index]!.points
     })),
-    ...plan.banks.map(({ lineId, name, wattHours }, at): Strip => ({
+    ...plan.banks.map(({ lineId, name, wattHours }, index): Strip => ({
       kind: 'bank',
       lineId,
       name,
       detail: `${Math.round(wattHours)} Wh on its label`,
-      points: points.banks[at]!.points
+      points: points.banks[index]!.points
     })),
-    ...plan.warming.map(({ lineId, name }, at): Strip => ({
+    ...plan.warming.map(({ lineId, name }, index): Strip => ({
       kind: 'heat',
       lineId,
       name,
       detail: `room left up to ${BODY_HEAT_LIMIT_C} °C`,
-      points: points.heat[at]!.points
+      points: points.heat[index]!.points
     }))
   ];
   const first = segments[0]?.fromMin ?? plan.startsAtMin;

@@ -129,12 +129,12 @@ export function* lookingForSavings(
   return { list: [...list], together, isDone: true };
 }
 
-function better(one: Saving, other: Saving): number {
+function better(a: Saving, b: Saving): number {
   const isFree = (saving: Saving) => (saving.costMinor <= 0 ? 0 : 1);
   return (
-    isFree(one) - isFree(other) ||
-    (other.savedPerMajor ?? other.savedPer100Days) - (one.savedPerMajor ?? one.savedPer100Days) ||
-    one.label.localeCompare(other.label)
+    isFree(a) - isFree(b) ||
+    (b.savedPerMajor ?? b.savedPer100Days) - (a.savedPerMajor ?? a.savedPer100Days) ||
+    a.label.localeCompare(b.label)
   );
 }
 
@@ -215,10 +215,10 @@ function freeAttempts(project: Project, plan: DayPlan, before: ManyDays): Attemp
   for (const order of otherOrders(plan.scenes.map(({ id }) => id)))
     attempts.push({
       label: ORDER_LABEL,
-      detail: order.map((id) => plan.scenes.find((one) => one.id === id)!.name).join(', then '),
+      detail: order.map((id) => plan.scenes.find((scene) => scene.id === id)!.name).join(', then '),
       act: rehearsing(project, { sceneOrder: order })
     });
-  const blamed = (cause: Blame['cause']) => before.blames.some((one) => one.cause === cause);
+  const blamed = (cause: Blame['cause']) => before.blames.some((blame) => blame.cause === cause);
   if (blamed('no time left'))
     attempts.push({
       label: 'Begin an hour earlier',
@@ -260,18 +260,18 @@ function otherOrders(ids: readonly string[]): string[][] {
   const orders =
     ids.length <= MOST_PERMUTED
       ? permutations(ids)
-      : ids.slice(1).map((_, at) => {
+      : ids.slice(1).map((_, index) => {
           const order = [...ids];
-          [order[at], order[at + 1]] = [order[at + 1]!, order[at]!];
+          [order[index], order[index + 1]] = [order[index + 1]!, order[index]!];
           return order;
         });
-  return orders.filter((order) => order.some((id, at) => id !== ids[at]));
+  return orders.filter((order) => order.some((id, index) => id !== ids[index]));
 }
 
 function permutations(ids: readonly string[]): string[][] {
   if (ids.length < 2) return [[...ids]];
-  return ids.flatMap((id, at) =>
-    permutations([...ids.slice(0, at), ...ids.slice(at + 1)]).map((rest) => [id, ...rest])
+  return ids.flatMap((id, index) =>
+    permutations([...ids.slice(0, index), ...ids.slice(index + 1)]).map((rest) => [id, ...rest])
   );
 }
 
@@ -324,7 +324,7 @@ function paidAttempts(
   const starved = before.blames.filter(({ cause }) => cause === 'battery empty');
   const types = new Set<string>();
   for (const { lineId } of starved) {
-    const device = plan.devices.find((one) => one.lineId === lineId);
+    const device = plan.devices.find((device) => device.lineId === lineId);
     for (const piece of device?.pieces ?? []) {
       const { type } = plan.pieces[piece]!;
       if (type !== undefined) types.add(type);
@@ -337,7 +337,7 @@ function paidAttempts(
       shelf,
       project,
       'battery',
-      (gear) => gear.batteryType === type && !has.some((one) => one.gear.id === gear.id)
+      (gear) => gear.batteryType === type && !has.some((part) => part.gear.id === gear.id)
     );
     for (const gear of others.slice(0, MOST_TRIED)) addNew(gear, wattHours(gear));
     if (!plan.bays.some((bay) => bay.type === type))
@@ -351,7 +351,7 @@ function paidAttempts(
   }
   if (starved.length > 0)
     for (const gear of cheapestOf(shelf, project, 'power bank', (one) => one.energyWh !== undefined)
-      .filter(({ id }) => !kit.of('power bank').some((one) => one.gear.id === id))
+      .filter(({ id }) => !kit.of('power bank').some((part) => part.gear.id === id))
       .slice(0, MOST_TRIED * 2))
       addNew(gear, wattHours(gear));
   if (before.blames.some(({ cause }) => cause === 'card full' || cause === 'file lost'))

@@ -75,32 +75,35 @@ describe('worked examples', () => {
     expect(exported.filter((name) => !shown.has(name))).toEqual([]);
   });
 
-  it.each(examples.map((one) => [one.call, one.says] as const))('%s is %s', (call, says) => {
-    const result = run(call);
-    if (typeof result === 'boolean') {
-      expect(String(result)).toBe(says);
-      return;
+  it.each(examples.map((example) => [example.call, example.says] as const))(
+    '%s is %s',
+    (call, says) => {
+      const result = run(call);
+      if (typeof result === 'boolean') {
+        expect(String(result)).toBe(says);
+        return;
+      }
+      if (typeof result === 'string') {
+        expect(`'${result}'`).toBe(says);
+        return;
+      }
+      // A fraction such as 1/100 is read as one number.
+      const fraction = /^1\/(\d+)/.exec(says);
+      if (fraction) {
+        expect(result).toBeCloseTo(1 / Number(fraction[1]), 9);
+        return;
+      }
+      const told = numbersIn(says.split(',').length > 2 ? says : says.split(':')[0]!);
+      const got = numbersOf(result);
+      const pairs = typeof result === 'number' ? told.slice(0, 1) : numbersIn(says);
+      expect(pairs.length).toBeGreaterThan(0);
+      for (const { value, within } of pairs)
+        expect(
+          got.some((one) => Math.abs(one - value) <= within),
+          `${String(got)} for ${value}`
+        ).toBe(true);
     }
-    if (typeof result === 'string') {
-      expect(`'${result}'`).toBe(says);
-      return;
-    }
-    // A fraction such as 1/100 is read as one number.
-    const fraction = /^1\/(\d+)/.exec(says);
-    if (fraction) {
-      expect(result).toBeCloseTo(1 / Number(fraction[1]), 9);
-      return;
-    }
-    const told = numbersIn(says.split(',').length > 2 ? says : says.split(':')[0]!);
-    const got = numbersOf(result);
-    const pairs = typeof result === 'number' ? told.slice(0, 1) : numbersIn(says);
-    expect(pairs.length).toBeGreaterThan(0);
-    for (const { value, within } of pairs)
-      expect(
-        got.some((one) => Math.abs(one - value) <= within),
-        `${String(got)} for ${value}`
-      ).toBe(true);
-  });
+  );
 });
 
 describe('a number that is none', () => {
@@ -108,8 +111,8 @@ describe('a number that is none', () => {
     const inputs = run(
       `[${call.slice(call.indexOf('(') + 1, call.lastIndexOf(')'))}]`
     ) as unknown[];
-    return inputs.flatMap((input, at) =>
-      typeof input === 'number' ? [[name, at, inputs] as [string, number, unknown[]]] : []
+    return inputs.flatMap((input, index) =>
+      typeof input === 'number' ? [[name, index, inputs] as [string, number, unknown[]]] : []
     );
   });
 

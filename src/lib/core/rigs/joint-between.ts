@@ -51,8 +51,8 @@ export function between(
   limit: (from: GearItem) => ChainLimit = anything
 ): Connection | MissingPort {
   const joints = jointsOf(kit);
-  for (const one of joints)
-    if (one.from === from && one.to === to && one.purpose === purpose) return one.need;
+  for (const joint of joints)
+    if (joint.from === from && joint.to === to && joint.purpose === purpose) return joint.need;
   const need = joint(purpose, from, fromRole, to, toRole, limit(from.gear));
   joints.push({ purpose, from, to, need });
   return need;

@@ -45,14 +45,8 @@ export function makeKit(plan: Plan, shelf: Shelf): Kit {
 }
 
 /** By what the parts are: the order in which they were chosen changes nothing of what is said of them. */
-const byGear = (one: KitPart, other: KitPart): number =>
-  one.gear.id < other.gear.id
-    ? -1
-    : one.gear.id > other.gear.id
-      ? 1
-      : one.line.id < other.line.id
-        ? -1
-        : 1;
+const byGear = (a: KitPart, b: KitPart): number =>
+  a.gear.id < b.gear.id ? -1 : a.gear.id > b.gear.id ? 1 : a.line.id < b.line.id ? -1 : 1;
 
 class PackedKit implements Kit {
   readonly memory = freshMemory();

@@ -131,21 +131,21 @@ function bestHolder(
   if (holders.length < 2) return holders[0];
   const neededKg = payloadNeededKg((lamp.gear.massG ?? 0) / 1000);
   return [...holders].sort(
-    (one, other) =>
-      Number(carries(one.gear, lamp.gear) === 'stop') -
-        Number(carries(other.gear, lamp.gear) === 'stop') ||
-      Number(goesOn(rig, lamp, other)) - Number(goesOn(rig, lamp, one)) ||
-      byLoad(one.gear, other.gear, neededKg)
+    (a, b) =>
+      Number(carries(a.gear, lamp.gear) === 'stop') -
+        Number(carries(b.gear, lamp.gear) === 'stop') ||
+      Number(goesOn(rig, lamp, b)) - Number(goesOn(rig, lamp, a)) ||
+      byLoad(a.gear, b.gear, neededKg)
   )[0];
 }
 
 const goesOn = (rig: PlacedRig, lamp: KitPart, holder: KitPart): boolean =>
   isJoined(lampHeld(rig, 'lamp held', lamp, holder), rig.kit);
 
-function byLoad(one: SupportGear, other: SupportGear, neededKg: number): number {
-  const [bears, otherBears] = [one.payloadKg ?? 0, other.payloadKg ?? 0];
+function byLoad(a: SupportGear, b: SupportGear, neededKg: number): number {
+  const [bears, otherBears] = [a.payloadKg ?? 0, b.payloadKg ?? 0];
   const enough = bears >= neededKg;
   if (enough !== otherBears >= neededKg) return enough ? -1 : 1;
-  const [massG, otherMassG] = [one.massG ?? Infinity, other.massG ?? Infinity];
+  const [massG, otherMassG] = [a.massG ?? Infinity, b.massG ?? Infinity];
   return enough ? (massG === otherMassG ? 0 : massG - otherMassG) : otherBears - bears;
 }

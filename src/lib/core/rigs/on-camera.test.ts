@@ -77,7 +77,7 @@ describe('a screen that something blocks', () => {
     const labels = remediesFor(project, shelfOf(project), judgement, told).map(
       ({ label }) => label
     );
-    for (const label of labels.filter((one) => one.includes('HDMI')))
+    for (const label of labels.filter((label) => label.includes('HDMI')))
       expect(label).toContain('ball');
   });
 });

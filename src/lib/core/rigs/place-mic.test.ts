@@ -33,7 +33,11 @@ describe('where a microphone may go', () => {
     activePlan(project).lines.push(line('brackenholt-stand-boom'));
     expect(micPlacesFor(kitOf(project), scene!, onCamera)).toEqual(['shoe', 'boom arm']);
     activePlan(project).lines.push(line('nibsworth-side-arm-shoe'));
-    expect(micPlacesFor(kitOf(project), scene!, onCamera)).toEqual(['shoe', 'side arm', 'boom arm']);
+    expect(micPlacesFor(kitOf(project), scene!, onCamera)).toEqual([
+      'shoe',
+      'side arm',
+      'boom arm'
+    ]);
     expect(micPlacesFor(kitOf(project), scene!, mic('dunmarrow-burr'))).toEqual(['lavalier']);
   });
 

@@ -17,7 +17,7 @@ function rigOf(sceneId: string, change: (project: Project) => void = () => {}) {
   const project = structuredClone(demoProject());
   change(project);
   return judgePlan(project, activePlan(project), catalogue).angles.find(
-    (one) => one.scene.id === sceneId
+    (angle) => angle.scene.id === sceneId
   )!.rig;
 }
 const pack =
@@ -121,10 +121,10 @@ describe('where a new part goes', () => {
       'pellamund-24-f-1-5',
       'pellamund-33-f-1-5'
     )(project);
-    const scene = project.scenes.find((one) => one.id === 'loom-lesson')!;
+    const scene = project.scenes.find((scene) => scene.id === 'loom-lesson')!;
     scene.angles.push({ ...scene.angles[0]!, id: 'b', name: 'side' });
     const [first, second] = judgePlan(project, activePlan(project), catalogue).angles.filter(
-      (one) => one.scene === scene
+      (angle) => angle.scene === scene
     );
     expect(first!.rig.body!.line.id).not.toBe(second!.rig.body!.line.id);
     expect(first!.rig.lens!.lineId).not.toBe(second!.rig.lens!.lineId);
@@ -239,7 +239,7 @@ describe('what has to meet', () => {
   it('wants plug-in power for a capsule that lives by it, and a pad between line level and a microphone input', () => {
     const limitOf = (...ids: string[]) => {
       const need = connectionsOf(rigOf('loom-lesson', pack(...ids))).find(
-        (one) => one.purpose === 'microphone into input'
+        (connection) => connection.purpose === 'microphone into input'
       )!;
       return isMissingPort(need) ? 'no port' : need.limit([]);
     };

@@ -46,12 +46,12 @@ export function soundNeeds(rig: PlacedRig, into: SoundDestination): SoundNeeds {
   const withoutLength: ChainLimit = (parts) => {
     if (
       needsPhantom &&
-      !parts.some(({ gear: one }) => one.kind === 'cable' && one.givesPhantom === true)
+      !parts.some(({ gear: gear }) => gear.kind === 'cable' && gear.givesPhantom === true)
     ) {
       return `${fullName(mic)} needs phantom power and ${fullName(gear)} gives none`;
     }
     const has = (what: 'givesPlugInPower' | 'attenuates') =>
-      parts.some(({ gear: one }) => one.kind === 'cable' && one[what] === true);
+      parts.some(({ gear: gear }) => gear.kind === 'cable' && gear[what] === true);
     if (
       mic.power === 'plug-in' &&
       gear.kind === 'body' &&
@@ -74,7 +74,7 @@ export function soundNeeds(rig: PlacedRig, into: SoundDestination): SoundNeeds {
     const other = withoutLength(parts);
     if (other !== undefined) return other;
     let reachM = mic.cableM ?? 0;
-    for (const { gear: one } of parts) if (one.kind === 'cable') reachM += one.lengthM ?? 0;
+    for (const { gear: gear } of parts) if (gear.kind === 'cable') reachM += gear.lengthM ?? 0;
     return reachM < neededM
       ? `the cable reaches ${lengthWords(reachM, rig.project.units)} of the ${lengthWords(neededM, rig.project.units)} needed`
       : undefined;

@@ -136,7 +136,7 @@ export function supplyConnections(rig: PlacedRig): Connection[] {
   const { kit, body, mic, hasSocket } = rig;
   const list: Connection[] = [];
   const isFirst = rig.index === 0;
-  if (isFirst) for (const one of bodyPowerConnections(rig)) list.push(one);
+  if (isFirst) for (const connection of bodyPowerConnections(rig)) list.push(connection);
   const drinks = (part: KitPart, drawW: number | undefined): void => {
     const inlets = powerInlets(part.gear);
     if (inlets.length === 0) return;

@@ -68,7 +68,9 @@ export function* seekBestSpot(
     }
     const moved = applyAct(project, move.act);
     const after = judgePlan(moved, activePlan(moved), shelf, { before });
-    const breaks = after.findings.find((one) => weakens(one) && !accepted.has(one.code));
+    const breaks = after.findings.find(
+      (finding) => weakens(finding) && !accepted.has(finding.code)
+    );
     if (breaks) {
       broken.set(at, breaks.title());
       continue;

@@ -205,9 +205,9 @@ function cameraHeightM({ angle, support }: PlacedRig, subjectM: number): number 
 }
 
 function row(people: number, { z }: Spot): Spot[] {
-  return Array.from({ length: people }, (_, at) => ({
+  return Array.from({ length: people }, (_, index) => ({
     x: 0,
-    y: (at - (people - 1) / 2) * PERSON_WIDTH_M,
+    y: (index - (people - 1) / 2) * PERSON_WIDTH_M,
     z
   }));
 }

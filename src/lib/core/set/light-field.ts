@@ -29,5 +29,4 @@ export function lampLightAtLx(layout: SetLayout, x: number, y: number): number {
 /** Nearer than this one stands in the lamp. */
 const NEAREST_M = 0.05;
 
-const away = (one: Spot, other: Spot): number =>
-  Math.hypot(one.x - other.x, one.y - other.y, one.z - other.z);
+const away = (a: Spot, b: Spot): number => Math.hypot(a.x - b.x, a.y - b.y, a.z - b.z);

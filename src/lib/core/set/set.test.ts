@@ -175,7 +175,7 @@ describe('moving things on the set', () => {
 
   it('is judged while it is dragged as it will be once let go, with the parts it has', () => {
     const judgement = judgementOf(demo);
-    for (const [at, judged] of judgement.angles.entries()) {
+    for (const [index, judged] of judgement.angles.entries()) {
       const act: Act = {
         type: 'change angle',
         sceneId: judged.scene.id,
@@ -183,7 +183,7 @@ describe('moving things on the set', () => {
         patch: { distanceM: judged.angle.distanceM + 0.02 }
       };
       const dragged = judgeWhileDragged(demo, shelfOf(demo), judgement, judged, act)!;
-      const after = judgedIn(applyAct(demo, act), at);
+      const after = judgedIn(applyAct(demo, act), index);
       expect(dragged.rig.lens?.lineId).toBe(judged.rig.lens?.lineId);
       for (const figure of ['pictureWidth', 'faceDim', 'speechToNoise', 'backgroundBlur'] as const)
         expect(figureOf(dragged.record, figure)).toBe(figureOf(after.record, figure));
@@ -243,8 +243,8 @@ describe('a scene filmed from two angles', () => {
   const [first] = demo.scenes[1]!.angles;
   const two: Project = {
     ...demo,
-    scenes: demo.scenes.map((scene, at) =>
-      at === 1
+    scenes: demo.scenes.map((scene, index) =>
+      index === 1
         ? { ...scene, angles: [first!, { ...first!, id: 'b', name: 'side', distanceM: 1.2 }] }
         : scene
     )

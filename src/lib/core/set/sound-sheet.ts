@@ -68,7 +68,7 @@ export function soundAtEachPlace(
       directToReverberantDb: figureOf(record, 'directToReverberant')
     };
   });
-  return sounds.sort((one, other) => (one.distanceM ?? Infinity) - (other.distanceM ?? Infinity));
+  return sounds.sort((a, b) => (a.distanceM ?? Infinity) - (b.distanceM ?? Infinity));
 }
 
 /** How far the microphone may go from the mouth, and what ends it. */

@@ -36,8 +36,8 @@ const powerOf = (signal: Float32Array): number => {
 
 function dryVoice(rate: number, length: number): Float32Array {
   const voice = new Float32Array(length);
-  const strengths = Array.from({ length: HARMONICS }, (_, at) => {
-    const hz = PITCH_HZ * (at + 1);
+  const strengths = Array.from({ length: HARMONICS }, (_, index) => {
+    const hz = PITCH_HZ * (index + 1);
     return RESONANCES.reduce(
       (sum, one) => sum + one.gain / (1 + ((hz - one.hz) / one.widthHz) ** 2),
       0.02

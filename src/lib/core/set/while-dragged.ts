@@ -19,7 +19,7 @@ export function judgeWhileDragged(
   { scene, angle }: AngleJudgement,
   act: Act
 ): AngleJudgement | undefined {
-  const kept = angles.flatMap((one) => (one.scene.id === scene.id ? keepParts(one) : []));
+  const kept = angles.flatMap((angle) => (angle.scene.id === scene.id ? keepParts(angle) : []));
   const moved = applyAct(applyAct(project, { type: 'batch', acts: kept }), act);
   const alone = { ...moved, scenes: moved.scenes.filter(({ id }) => id === scene.id) };
   return judgePlan(alone, activePlan(alone), shelf).angles.find((one) => one.angle.id === angle.id);

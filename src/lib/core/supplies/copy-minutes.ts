@@ -8,5 +8,5 @@ import { figureOf, type FigureRecord } from '../figures/record';
  */
 export function copyMinutesOfDay(records: readonly FigureRecord[]): number | undefined {
   const minutes = records.flatMap((record) => figureOf(record, 'offloadMinutes') ?? []);
-  return minutes.length > 0 ? minutes.reduce((sum, one) => sum + one, 0) : undefined;
+  return minutes.length > 0 ? minutes.reduce((sum, minute) => sum + minute, 0) : undefined;
 }

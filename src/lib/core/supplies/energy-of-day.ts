@@ -54,7 +54,7 @@ function drawByHours(
   gear: { batteryHours?: number; batteryType?: string },
   kit: Kit
 ): number | undefined {
-  const wh = kit.of('battery').find((one) => one.gear.batteryType === gear.batteryType)
+  const wh = kit.of('battery').find((part) => part.gear.batteryType === gear.batteryType)
     ?.gear.energyWh;
   return gear.batteryHours === undefined || wh === undefined ? undefined : wh / gear.batteryHours;
 }
@@ -72,8 +72,10 @@ export function livesOnBatteries({ gear, line }: KitPart, kit: Kit): boolean {
   const type = looseTypeOf(gear);
   if (type === undefined) return false;
   return (
-    kit.of('battery').some((one) => one.gear.batteryType === type) ||
-    kit.of('body').some((one) => one.gear.batteryType === type && one.gear.batteriesIncluded !== 0)
+    kit.of('battery').some((part) => part.gear.batteryType === type) ||
+    kit
+      .of('body')
+      .some((part) => part.gear.batteryType === type && part.gear.batteriesIncluded !== 0)
   );
 }
 

@@ -27,14 +27,11 @@ describe('shares of a day’s supplies', () => {
       1,
       1.275
     ]
-  ])(
-    'of %s, for a body that needs 30 Wh and a monitor that needs 20',
-    (_, supplies, one, other) => {
-      const { shares } = fairShares([30, 20], supplies);
-      expect(shares[BODY]).toBeCloseTo(one, 6);
-      expect(shares[MONITOR]).toBeCloseTo(other, 6);
-    }
-  );
+  ])('of %s, for a body that needs 30 Wh and a monitor that needs 20', (_, supplies, a, b) => {
+    const { shares } = fairShares([30, 20], supplies);
+    expect(shares[BODY]).toBeCloseTo(a, 6);
+    expect(shares[MONITOR]).toBeCloseTo(b, 6);
+  });
 
   it('say who took what: the monitor 4.35 of the 30 Wh, the rest the body', () => {
     const { taken } = fairShares(
@@ -70,10 +67,10 @@ describe('shares of a day’s supplies', () => {
     .map(({ needs, amounts, reach }) => ({
       needs,
       supplies: amounts.map((amount, from): Supply => {
-        const arrives = needs.map((_, at) => [0, 1, 0.85, 0.7225][reach[from * 6 + at]!]!);
+        const arrives = needs.map((_, index) => [0, 1, 0.85, 0.7225][reach[from * 6 + index]!]!);
         return {
           amount,
-          reaches: new Map(arrives.flatMap((share, at) => (share > 0 ? [[at, share]] : [])))
+          reaches: new Map(arrives.flatMap((share, index) => (share > 0 ? [[index, share]] : [])))
         };
       })
     }));
@@ -86,12 +83,13 @@ describe('shares of a day’s supplies', () => {
           const sum = [...taken[from]!.values()].reduce((all, one) => all + one, 0);
           expect(sum).toBeLessThanOrEqual(amount + 1e-5);
         });
-        needs.forEach((need, at) => {
+        needs.forEach((need, index) => {
           const got = supplies.reduce(
-            (all, { reaches }, from) => all + (taken[from]!.get(at) ?? 0) * (reaches.get(at) ?? 0),
+            (all, { reaches }, from) =>
+              all + (taken[from]!.get(index) ?? 0) * (reaches.get(index) ?? 0),
             0
           );
-          expect(got / need).toBeGreaterThan(shares[at]! - 1e-5);
+          expect(got / need).toBeGreaterThan(shares[index]! - 1e-5);
         });
       }),
       { numRuns: 300 }
@@ -101,12 +99,12 @@ describe('shares of a day’s supplies', () => {
   it('are those that all sets of those in need leave room for, where a supply loses alike on every way', () => {
     fc.assert(
       fc.property(days, ({ needs, supplies }) => {
-        const alike = supplies.map(({ amount, reaches }, at) => ({
+        const alike = supplies.map(({ amount, reaches }, index) => ({
           amount,
-          reaches: new Map([...reaches.keys()].map((to) => [to, at % 2 ? 0.85 : 1]))
+          reaches: new Map([...reaches.keys()].map((to) => [to, index % 2 ? 0.85 : 1]))
         }));
         const { shares } = fairShares(needs, alike);
-        bySets(needs, alike).forEach((share, at) => expect(shares[at]).toBeCloseTo(share, 5));
+        bySets(needs, alike).forEach((share, index) => expect(shares[index]).toBeCloseTo(share, 5));
       }),
       { numRuns: 300 }
     );
@@ -116,14 +114,14 @@ describe('shares of a day’s supplies', () => {
     fc.assert(
       fc.property(days, fc.nat(5), ({ needs, supplies }, grows) => {
         const sorted = (list: readonly Supply[]) =>
-          [...fairShares(needs, list).shares].sort((one, other) => one - other);
+          [...fairShares(needs, list).shares].sort((a, b) => a - b);
         const before = sorted(supplies);
         const after = sorted(
-          supplies.map((one, at) =>
-            at === grows % supplies.length ? { ...one, amount: one.amount + 10 } : one
+          supplies.map((supply, index) =>
+            index === grows % supplies.length ? { ...supply, amount: supply.amount + 10 } : supply
           )
         );
-        const differs = before.findIndex((share, at) => Math.abs(share - after[at]!) > 1e-5);
+        const differs = before.findIndex((share, index) => Math.abs(share - after[index]!) > 1e-5);
         if (differs >= 0) expect(after[differs]!).toBeGreaterThan(before[differs]!);
       }),
       { numRuns: 200 }
@@ -137,17 +135,17 @@ describe('shares of a day’s supplies', () => {
  */
 function bySets(needs: readonly number[], supplies: readonly Supply[]): number[] {
   const shares = needs.map(() => MOST_SHARE);
-  let people = needs.map((_, at) => at);
+  let people = needs.map((_, index) => index);
   let left = [...supplies];
   while (people.length > 0) {
     let least = MOST_SHARE;
     let tight: number[] = [];
     for (let set = 1; set < 2 ** people.length; set++) {
-      const members = people.filter((_, at) => (set >> at) & 1);
+      const members = people.filter((_, index) => (set >> index) & 1);
       const have = left
-        .filter(({ reaches }) => members.some((one) => reaches.has(one)))
+        .filter(({ reaches }) => members.some((member) => reaches.has(member)))
         .reduce((sum, { amount, reaches }) => sum + amount * [...reaches.values()][0]!, 0);
-      const share = have / members.reduce((sum, one) => sum + needs[one]!, 0);
+      const share = have / members.reduce((sum, member) => sum + needs[member]!, 0);
       if (share < least - 1e-12) {
         least = share;
         tight = members;

@@ -39,8 +39,8 @@ export function fairShares(needs: readonly number[], supplies: readonly Supply[]
     for (const to of solved.tight) shares[to] = solved.least;
   }
   const taken = supplies.map(() => new Map<number, number>());
-  arcs.forEach(({ from, to }, at) => {
-    if (flows[at]! > EPSILON) taken[from]!.set(to, flows[at]!);
+  arcs.forEach(({ from, to }, index) => {
+    if (flows[index]! > EPSILON) taken[from]!.set(to, flows[index]!);
   });
   return { shares: shares as number[], taken };
 }
@@ -56,8 +56,8 @@ function raiseLeast(
   const blank = () => new Array<number>(arcs.length + 1).fill(0);
   const conditions: Condition[] = needs.map((need, to) => {
     const coefficients = blank();
-    arcs.forEach((arc, at) => {
-      if (arc.to === to) coefficients[at] = arc.arrives / need;
+    arcs.forEach((arc, index) => {
+      if (arc.to === to) coefficients[index] = arc.arrives / need;
     });
     const settled = shares[to];
     if (settled === undefined) coefficients[least] = -1;
@@ -65,8 +65,8 @@ function raiseLeast(
   });
   supplies.forEach(({ amount }, from) => {
     const coefficients = blank();
-    arcs.forEach((arc, at) => {
-      if (arc.from === from) coefficients[at] = 1;
+    arcs.forEach((arc, index) => {
+      if (arc.from === from) coefficients[index] = 1;
     });
     conditions.push({ coefficients, sense: 'at most', bound: amount });
   });
@@ -87,6 +87,8 @@ function raiseLeast(
 }
 
 const loosened = (conditions: readonly Condition[]): Condition[] =>
-  conditions.map((one) =>
-    one.sense === 'at least' && one.bound > 0 ? { ...one, bound: one.bound * (1 - 1e-9) } : one
+  conditions.map((condition) =>
+    condition.sense === 'at least' && condition.bound > 0
+      ? { ...condition, bound: condition.bound * (1 - 1e-9) }
+      : condition
   );

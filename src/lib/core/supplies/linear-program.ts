@@ -41,7 +41,7 @@ export function maximise(
   const standIns = needsStandIn.map((needed) => (needed ? width++ : -1));
   const tableau = conditions.map(({ coefficients, sense, bound }, row) => {
     const line = new Float64Array(width + 1);
-    coefficients.forEach((value, at) => (line[at] = value * signs[row]!));
+    coefficients.forEach((value, index) => (line[index] = value * signs[row]!));
     line[slackOf(row)] = (sense === 'at most' ? 1 : -1) * signs[row]!;
     if (standIns[row]! >= 0) line[standIns[row]!] = 1;
     line[width] = bound * signs[row]!;
@@ -58,12 +58,14 @@ export function maximise(
     // A stand-in left in the basis is zero; it leaves where anything else can take its place.
     basis.forEach((column, row) => {
       if (column < first) return;
-      const other = tableau[row]!.findIndex((value, at) => at < first && Math.abs(value) > EPSILON);
+      const other = tableau[row]!.findIndex(
+        (value, index) => index < first && Math.abs(value) > EPSILON
+      );
       if (other >= 0) pivot(tableau, basis, row, other, width);
     });
   }
   const goal = new Float64Array(width + 1);
-  objective.forEach((value, at) => (goal[at] = value));
+  objective.forEach((value, index) => (goal[index] = value));
   const reduced = new Float64Array(goal);
   climb(tableau, basis, reduced, width, first);
   const values = new Array<number>(unknowns).fill(0);
@@ -116,8 +118,8 @@ function pivot(
   const line = tableau[row]!;
   const by = line[column]!;
   for (let at = 0; at <= width; at++) line[at]! /= by;
-  tableau.forEach((other, at) => {
-    if (at !== row) subtract(other, line, other[column]!);
+  tableau.forEach((other, index) => {
+    if (index !== row) subtract(other, line, other[column]!);
   });
   basis[row] = column;
 }

@@ -54,7 +54,7 @@ export function shareOut(
   consumers: readonly Consumer[],
   stores: readonly Store[]
 ): SharedSupplies | undefined {
-  const place = new Map(consumers.map(({ part }, at) => [part.line.id, at]));
+  const place = new Map(consumers.map(({ part }, index) => [part.line.id, index]));
   const supplies = stores.map(({ amount, reaches }) => ({
     amount: amount ?? NaN,
     reaches: new Map(
@@ -68,16 +68,16 @@ export function shareOut(
     return undefined;
   const { shares, taken } = fairShares(
     consumers.map(({ need }) => need),
-    supplies.map((one) => (one.reaches.size === 0 ? { ...one, amount: 0 } : one))
+    supplies.map((supply) => (supply.reaches.size === 0 ? { ...supply, amount: 0 } : supply))
   );
   return {
-    consumers: consumers.map((one, at) => ({
-      ...one,
-      share: shares[at]!,
-      got: shares[at]! * one.need
+    consumers: consumers.map((consumer, index) => ({
+      ...consumer,
+      share: shares[index]!,
+      got: shares[index]! * consumer.need
     })),
-    stores: stores.map((one, from) => ({
-      ...one,
+    stores: stores.map((store, from) => ({
+      ...store,
       taken: new Map([...taken[from]!].map(([to, much]) => [consumers[to]!.part.line.id, much]))
     }))
   };
@@ -89,7 +89,7 @@ export function shareOut(
  */
 export function isPlenty(consumers: readonly Consumer[], stores: readonly Store[]): boolean {
   const left = consumers.map(({ need }) => need);
-  const byReach = [...stores].sort((one, other) => one.reaches.size - other.reaches.size);
+  const byReach = [...stores].sort((a, b) => a.reaches.size - b.reaches.size);
   for (const { amount, reaches } of byReach) {
     if (amount === undefined) return false;
     let rest = amount;

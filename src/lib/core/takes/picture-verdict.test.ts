@@ -89,8 +89,8 @@ describe('any picture', () => {
           );
           const box = { left: 0, top: 0, right: 1, bottom: 1 };
           const found = measurePicture(rgba, width, height, { face: box, grey: box });
-          const lumas = Array.from({ length: width * height }, (_, at) => {
-            const [r, g, b] = rgba.subarray(at * 4, at * 4 + 3);
+          const lumas = Array.from({ length: width * height }, (_, index) => {
+            const [r, g, b] = rgba.subarray(index * 4, index * 4 + 3);
             return r! * 0.2126 + g! * 0.7152 + b! * 0.0722;
           });
           const share = (passes: (luma: number) => boolean) =>

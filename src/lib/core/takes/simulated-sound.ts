@@ -71,7 +71,10 @@ export function simulatedSound(recipe: SoundRecipe): Float32Array<ArrayBuffer> {
 function voiceOf(frames: number, sampleRate: number, fromS: number): Float32Array {
   const out = new Float32Array(frames);
   const most = Math.min(30, Math.floor(sampleRate / 2 / PITCH_HZ) - 1);
-  const gains = Array.from({ length: most }, (_, at) => mouth((at + 1) * PITCH_HZ) / (at + 1));
+  const gains = Array.from(
+    { length: most },
+    (_, index) => mouth((index + 1) * PITCH_HZ) / (index + 1)
+  );
   let phase = 0;
   for (let at = 0; at < frames; at++) {
     const t = at / sampleRate - fromS;
@@ -120,7 +123,7 @@ function mixed(
   const windGain =
     Math.sqrt(share) *
     10 ** ((weightedLevelDb(room, sampleRate) - weightedLevelDb(wind, sampleRate)) / 20);
-  return room.map((sample, at) => sample * roomGain + wind[at]! * windGain);
+  return room.map((sample, index) => sample * roomGain + wind[index]! * windGain);
 }
 
 /** Wind at a capsule: rumble that falls away steeply above a hundred hertz, and swells with gusts. */

@@ -103,10 +103,10 @@ function sceneOf(recipe: StillRecipe): (x: number, y: number) => Colour {
   };
 }
 
-const mixedOf = (one: Colour, other: Colour, share: number): Colour => [
-  one[0] * share + other[0] * (1 - share),
-  one[1] * share + other[1] * (1 - share),
-  one[2] * share + other[2] * (1 - share)
+const mixedOf = (a: Colour, b: Colour, share: number): Colour => [
+  a[0] * share + b[0] * (1 - share),
+  a[1] * share + b[1] * (1 - share),
+  a[2] * share + b[2] * (1 - share)
 ];
 
 const lit = ([red, green, blue]: Colour, by: number): Colour => [red * by, green * by, blue * by];

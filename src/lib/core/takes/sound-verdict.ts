@@ -312,7 +312,7 @@ function takeOverOf(measures: SoundMeasures, { scene, record, mic }: TakenIn): A
           Math.log(reverberationS(volume, surface, roomAbsorption[feel]) / decay.reverberationS)
         )
       }))
-      .sort((one, other) => one.off - other.off)[0]!.feel;
+      .sort((a, b) => a.off - b.off)[0]!.feel;
     if (nearest !== room.feel)
       taken.push({
         does: `Call the room ${nearest}`,

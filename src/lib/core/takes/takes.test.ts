@@ -23,7 +23,7 @@ const recipe = (more: Partial<SoundRecipe> = {}): SoundRecipe => ({
 const measured = (more: Partial<SoundRecipe> = {}) =>
   measureSound([simulatedSound(recipe(more))], 48_000);
 const row = (measures: ReturnType<typeof measured>, name: string) =>
-  soundVerdict(measures).rows.find((one) => one.name.startsWith(name))!;
+  soundVerdict(measures).rows.find((row) => row.name.startsWith(name))!;
 
 describe('a simulated take', () => {
   it.each([18, 30, 40])('of %s dB of voice over noise measures so', (speechToNoiseDb) => {
@@ -105,7 +105,7 @@ describe('the verdict on a take', () => {
     const noise = takeOver.find(({ does }) => does.includes('noise of the place'))!;
     const after = judged(applyAct(project, noise.act!));
     const now = figureOf(
-      after.angles.find((one) => one.scene.id === scene.id)!.record,
+      after.angles.find((angle) => angle.scene.id === scene.id)!.record,
       'speechToNoise'
     )!;
     expect(Math.abs(now - worse.speechToNoiseDb!)).toBeLessThan(1);
@@ -118,7 +118,7 @@ describe('the verdict on a take', () => {
     );
     expect(words[0]).toMatch(/^The second is \d+ dB cleaner\.$/);
     expect(words).toContain('Hum at 50 Hz in the first.');
-    expect(words.some((one) => /^Its peaks are \d dB higher\.$/.test(one))).toBe(true);
+    expect(words.some((word) => /^Its peaks are \d dB higher\.$/.test(word))).toBe(true);
     expect(differenceWords(measured(), measured({ seed: 9 }))).toEqual([
       'Neither is cleaner than the other.'
     ]);
@@ -166,7 +166,7 @@ describe('a still', () => {
       );
     };
     const named = (verdict: ReturnType<typeof look>, name: string) =>
-      verdict.rows.find((one) => one.name === name)!;
+      verdict.rows.find((row) => row.name === name)!;
     expect(named(look(), 'brightness of the face').word).toBe('as wanted');
     expect(named(look(), 'colour cast').word).toBe('unseen');
     const dark = stillRecipeOf(record, scene, 1)!;

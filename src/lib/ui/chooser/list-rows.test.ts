@@ -5,7 +5,7 @@ import { listRows } from './list-rows';
 const candidate = (id: string, group: CandidateGroup) =>
   ({ gear: { id }, group }) as unknown as Candidate;
 const many = (group: CandidateGroup, count: number) =>
-  Array.from({ length: count }, (_, at) => candidate(`${group}-${at}`, group));
+  Array.from({ length: count }, (_, index) => candidate(`${group}-${index}`, group));
 const told = (rows: ReturnType<typeof listRows>) =>
   rows.map((row) => (row.kind === 'group' ? `${row.group} ${row.count} −${row.folded}` : row.key));
 

@@ -21,12 +21,12 @@ export function listRows(
   const rows: ListRow[] = [];
   let place = 0;
   for (const group of candidateGroups) {
-    const parts = candidates.filter((one) => one.group === group);
+    const parts = candidates.filter((candidate) => candidate.group === group);
     if (parts.length === 0) continue;
     const drawn =
       group === 'within' || unfolded.includes(group)
         ? parts
-        : parts.filter((one, at) => at < FOLDED_TO || one.gear.id === chosenId);
+        : parts.filter((candidate, index) => index < FOLDED_TO || candidate.gear.id === chosenId);
     rows.push({
       kind: 'group',
       key: `group ${group}`,

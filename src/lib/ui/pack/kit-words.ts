@@ -12,7 +12,7 @@ const named = ({ gear, pieces }: { gear: GearItem; pieces: number }): string =>
 export function changeWords({ comesIn, goesOut }: KitChanges, buyer: Buyer): string {
   const dearest = (list: KitChanges['comesIn']) =>
     [...list].sort(
-      (one, other) => (payableMinor(buyer, other.gear) ?? 0) - (payableMinor(buyer, one.gear) ?? 0)
+      (a, b) => (payableMinor(buyer, b.gear) ?? 0) - (payableMinor(buyer, a.gear) ?? 0)
     )[0];
   const main = dearest(comesIn);
   if (!main) {

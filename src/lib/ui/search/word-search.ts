@@ -47,11 +47,11 @@ export function makeWordSearch<T>(
   function indexWords() {
     const names = items.map((item) => new Set(tokensOf(nameOf(item))));
     const byToken = new Map<string, number[]>();
-    items.forEach((item, at) => {
-      for (const token of new Set([...names[at]!, ...tokensOf(moreOf(item))])) {
+    items.forEach((item, index) => {
+      for (const token of new Set([...names[index]!, ...tokensOf(moreOf(item))])) {
         const found = byToken.get(token);
-        if (found) found.push(at);
-        else byToken.set(token, [at]);
+        if (found) found.push(index);
+        else byToken.set(token, [index]);
       }
     });
     return { names, byToken, vocabulary: [...byToken.keys()] };

@@ -17,9 +17,9 @@ const CARRIED = [
 export function drawingOf(svg: SVGSVGElement): string {
   const copy = svg.cloneNode(true) as SVGSVGElement;
   const [from, to] = [svg, copy].map((one) => [one, ...one.querySelectorAll('*')] as Element[]);
-  from!.forEach((element, at) => {
+  from!.forEach((element, index) => {
     const style = getComputedStyle(element);
-    const twin = to![at]!;
+    const twin = to![index]!;
     for (const name of CARRIED) {
       const value = style.getPropertyValue(name);
       if (value !== '' && value !== 'none 0px') twin.setAttribute(name, value);

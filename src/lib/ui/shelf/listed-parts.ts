@@ -49,7 +49,7 @@ export function matchListed(
 
 /** A maker the shelf knows, at the beginning of a name, told apart from the model. */
 function nameApart(name: string, makers: readonly string[]): { maker: string; model: string } {
-  const maker = makers.find((one) => name.toLowerCase().startsWith(`${one.toLowerCase()} `));
+  const maker = makers.find((maker) => name.toLowerCase().startsWith(`${maker.toLowerCase()} `));
   return { maker: maker ?? '', model: maker ? name.slice(maker.length).trim() : name };
 }
 

@@ -318,9 +318,9 @@ export function readDraft(
       if (price) part[key] = price;
     });
   if (draft.kind === 'body') {
-    part.modes = draft.modes.map((mode, at) => {
+    part.modes = draft.modes.map((mode, index) => {
       const row: Record<string, unknown> = { ...mode.rest };
-      read(`mode ${at}`, () => {
+      read(`mode ${index}`, () => {
         for (const key of modeKeys)
           if (mode[key]?.trim())
             row[key] = readMeasure(
@@ -344,9 +344,9 @@ export function readDraft(
     });
   }
   if (draft.kind === 'body' && draft.profiles.length > 0)
-    part.profiles = draft.profiles.map(({ name, baseIso, flat }, at) => {
+    part.profiles = draft.profiles.map(({ name, baseIso, flat }, index) => {
       const row: Record<string, unknown> = { name: name.trim() };
-      read(`profile ${at}`, () => {
+      read(`profile ${index}`, () => {
         if (!row.name) throw new MeasureError('A picture profile needs a name.');
         row.baseIso = readMeasure(baseIso, 'ISO');
         if (flat) row.flat = flat === 'yes';

@@ -19,7 +19,7 @@ export function made(change: (project: Project) => void): Project {
 export const add = (project: Project, ...gearIds: string[]) =>
   activePlan(project).lines.push(...gearIds.map((id) => line(id)));
 export const lineOf = (project: Project, gearId: string) =>
-  activePlan(project).lines.find((one) => one.gearId === gearId)!;
+  activePlan(project).lines.find((line) => line.gearId === gearId)!;
 export const pieces = (project: Project, gearId: string, quantity: number) => {
   lineOf(project, gearId).quantity = quantity;
 };

@@ -74,7 +74,7 @@ export const modesFindings: readonly AngleFindingRow[] = [
         {
           parts: cheapestOf(shelf, project, 'body', (gear) =>
             gear.modes.some(
-              (one) => one.pixelsAcross >= rig.scene.pixelsAcross && one.fps === rig.scene.fps
+              (mode) => mode.pixelsAcross >= rig.scene.pixelsAcross && mode.fps === rig.scene.fps
             )
           ),
           label: (gear) => `Swap to ${gear.model}`,

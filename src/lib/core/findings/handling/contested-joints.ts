@@ -52,7 +52,7 @@ export function morePieces(
         label: `Add ${gear.map(({ model }) => model).join(' + ')}`,
         act: addAll(
           { plan, project },
-          gear.map((one) => ({ gear: one, quantity: 1 }))
+          gear.map((gear) => ({ gear: gear, quantity: 1 }))
         )
       }
     ];

@@ -218,7 +218,9 @@ export const budgetFindings: readonly PlanFindingRow[] = [
     },
     propose: (context, held) => {
       if (held.about?.startsWith('part ')) {
-        const line = context.money.lines.find((one) => one.line.id === held.lineIds![0]);
+        const line = context.money.lines.find(
+          (statement) => statement.line.id === held.lineIds![0]
+        );
         return line ? waysToSave(context, [line]) : [];
       }
       const pocket = held.about as Pocket;

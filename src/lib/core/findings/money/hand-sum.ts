@@ -20,7 +20,8 @@ export const handSumFindings: readonly PlanFindingRow[] = [
     judge: ({ money }): Held[] => {
       const sum = handSumOf(money);
       const { currency } = money;
-      const nameOf = ({ one }: HandSlip) => (one.gear ? one.gear.model : one.line.gearId);
+      const nameOf = ({ one: statement }: HandSlip) =>
+        statement.gear ? statement.gear.model : statement.line.gearId;
       return (sum?.slips ?? []).map((slip) => ({
         severity: 'note',
         about: slip.one.line.id,
@@ -31,8 +32,8 @@ export const handSumFindings: readonly PlanFindingRow[] = [
         title: () =>
           `The sum by hand goes wrong at ${nameOf(slip)}: ${leftWords(slip.claimedMinor, currency)}, not ${leftWords(slip.expectedMinor, currency)}`,
         why: () => {
-          const { one, trulyMinor } = sum!.last;
-          const last = one.gear ? fullName(one.gear) : one.line.gearId;
+          const { one: statement, trulyMinor } = sum!.last;
+          const last = statement.gear ? fullName(statement.gear) : statement.line.gearId;
           return `From ${leftWords(slip.fromMinor, currency)} it takes ${formatMoney(slip.costMinor, currency)} off. Truly there is ${leftWords(trulyMinor, currency)} after ${last}.`;
         }
       }));

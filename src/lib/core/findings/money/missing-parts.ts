@@ -75,8 +75,9 @@ function cardsShort({ kit, body, bodiesAtOnce }: PlacedRig): boolean {
   if (!body || body.gear.internalStorageGb !== undefined) return false;
   const slots = slotsOf(body);
   const sharing = bodiesAtOnce.filter(
-    (one) =>
-      one.gear.internalStorageGb === undefined && slotsOf(one).some((slot) => slots.includes(slot))
+    (part) =>
+      part.gear.internalStorageGb === undefined &&
+      slotsOf(part).some((slot) => slots.includes(slot))
   );
   return countPieces(kit.of('card'), ({ cardKind }) => slots.includes(cardKind)) < sharing.length;
 }
@@ -287,7 +288,7 @@ function missingRoles({
     if (batteryType === undefined) continue;
     const fits = ({ gear }: { gear: { batteryType?: string } }) => gear.batteryType === batteryType;
     // A body that is charged over USB fills the batteries of any other that takes the same.
-    const fillsItself = kit.of('body').some((one) => fits(one) && one.gear.runsFromUsb === true);
+    const fillsItself = kit.of('body').some((part) => fits(part) && part.gear.runsFromUsb === true);
     if (fillsItself || !kit.of('battery').some(fits) || kit.of('charger').some(fits)) continue;
     miss(`charger ${batteryType}`, { id: '', name: 'every day' }, () => ({
       comesAlong: true,

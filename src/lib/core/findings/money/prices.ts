@@ -107,7 +107,7 @@ export const pricesFindings: readonly PlanFindingRow[] = [
       return [...deals, ...cashBackEnds(money, asOf)];
     },
     propose: (context, held) => {
-      const line = context.money.lines.find((one) => one.line.id === held.lineIds![0])!;
+      const line = context.money.lines.find((statement) => statement.line.id === held.lineIds![0])!;
       if (held.about?.endsWith(' cash-back'))
         return [
           {
@@ -157,7 +157,7 @@ export const pricesFindings: readonly PlanFindingRow[] = [
       }))
     ],
     propose: ({ plan, shelf, project }, held) => {
-      const line = plan.lines.find((one) => one.id === held.lineIds?.[0]);
+      const line = plan.lines.find((line) => line.id === held.lineIds?.[0]);
       const gear = line && shelf.byId.get(line.gearId);
       const acts: { label: string; act: Act }[] = [];
       if (held.about?.endsWith(' stale') && line && gear)

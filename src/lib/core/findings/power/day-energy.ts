@@ -41,7 +41,7 @@ function propose(context: PlanContext, held: Held): Proposal[] {
   const { day, short } = found;
   const proposals: Proposal[] = daysApart(day).slice(0, 1);
   for (const { part } of short) {
-    const rig = day.rigs.find((one) => one.body === part) ?? day.rigs[0]!;
+    const rig = day.rigs.find((rig) => rig.body === part) ?? day.rigs[0]!;
     const batteries = looseBatteriesOf(rig, part);
     for (const battery of batteries) proposals.push(...oneMore(context, battery));
     const type = 'batteryType' in part.gear ? part.gear.batteryType : undefined;

@@ -47,12 +47,12 @@ export const voicesFindings: readonly AngleFindingRow[] = [
             'microphone',
             (one) => isWorn(one) && (one.transmitters ?? 1) >= voicesIn(rig.scene)
           ),
-          label: (one) => `Use ${one.model}, with a transmitter for each`,
-          act: (one) => ({
+          label: (gear) => `Use ${gear.model}, with a transmitter for each`,
+          act: (line) => ({
             type: 'batch',
             acts: [
-              { type: 'add line', line: one },
-              setRig(context, { micLineId: one.id, micPlace: 'lavalier' })
+              { type: 'add line', line: line },
+              setRig(context, { micLineId: line.id, micPlace: 'lavalier' })
             ]
           })
         },
@@ -63,12 +63,12 @@ export const voicesFindings: readonly AngleFindingRow[] = [
             'microphone',
             ({ form }) => form === 'short shotgun' || form === 'shoe'
           ),
-          label: (one) => `Use ${one.model} between them`,
-          act: (one) => ({
+          label: (gear) => `Use ${gear.model} between them`,
+          act: (line) => ({
             type: 'batch',
             acts: [
-              { type: 'add line', line: one },
-              setRig(context, { micLineId: one.id, micPlace: undefined })
+              { type: 'add line', line: line },
+              setRig(context, { micLineId: line.id, micPlace: undefined })
             ]
           })
         }

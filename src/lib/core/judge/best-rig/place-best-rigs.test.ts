@@ -89,7 +89,7 @@ describe('parts chosen for an angle', () => {
     const mics = shelf.ofKind('microphone');
     const gains = mics.map(gain);
     // What is new is tried: the best of them counts for all it is worth, to half a point.
-    const best = (at: 0 | 1) => Math.max(...gains.map((one) => one[at]));
+    const best = (at: 0 | 1) => Math.max(...gains.map((gain) => gain[at]));
     expect(Math.abs(best(0) - best(1))).toBeLessThan(50);
     expect(best(0)).toBeGreaterThan(before.merit.onceSettledHundredths);
   });

@@ -19,8 +19,8 @@ export interface Standing {
 /** Differences below this are none; the part that comes first stays. */
 const EQUAL_MERIT = 1e-6;
 
-export const isBetter = (one: Standing, other: Standing): boolean =>
-  one.stops !== other.stops ? one.stops < other.stops : one.merit > other.merit + EQUAL_MERIT;
+export const isBetter = (a: Standing, b: Standing): boolean =>
+  a.stops !== b.stops ? a.stops < b.stops : a.merit > b.merit + EQUAL_MERIT;
 
 /**
  * Judges one angle by itself, without words: its stops, and its merit with all they cost settled.
@@ -66,4 +66,4 @@ export function standingOf(
 }
 
 const mayBeJoined: ReadonlySet<FindingRow> = new Set(jointRows.map((at) => angleFindings[at]!));
-const allRows = judgesOfAngle.map((_, at) => at);
+const allRows = judgesOfAngle.map((_, index) => index);

@@ -40,23 +40,23 @@ export const lensDisputes = {
     arises: (context) => facesFilmed(context).length > 0,
     standing: (context) => {
       const filmed = facesFilmed(context);
-      return [filmed.some((one) => !isStoppedDown(one)), filmed.some(isStoppedDown)];
+      return [filmed.some((angle) => !isStoppedDown(angle)), filmed.some(isStoppedDown)];
     },
     ways: (context, side) =>
       together(
         facesFilmed(context)
-          .filter((one) => isStoppedDown(one) === (side === 0))
-          .map((one): Act => ({
+          .filter((angle) => isStoppedDown(angle) === (side === 0))
+          .map((angle): Act => ({
             type: 'set rig',
-            sceneId: one.scene.id,
-            angleId: one.angle.id,
+            sceneId: angle.scene.id,
+            angleId: angle.angle.id,
             patch: {
               apertureN:
                 side === 0
                   ? undefined
                   : Math.min(
-                      Math.round(widest(one) * Math.SQRT2 * 10) / 10,
-                      one.rig.lens!.apertureSmallestN ?? Infinity
+                      Math.round(widest(angle) * Math.SQRT2 * 10) / 10,
+                      angle.rig.lens!.apertureSmallestN ?? Infinity
                     )
             }
           }))

@@ -50,14 +50,13 @@ const fields = [
 ] as const satisfies readonly (keyof PlacedRig | 'parts')[];
 type Field = (typeof fields)[number];
 
-const fieldBit = Object.fromEntries(fields.map((field, at) => [field, 1 << at])) as Record<
+const fieldBit = Object.fromEntries(fields.map((field, index) => [field, 1 << index])) as Record<
   Field,
   number
 >;
-const kindBit = Object.fromEntries(gearKindNames.map((kind, at) => [kind, 1 << at])) as Record<
-  GearKind,
-  number
->;
+const kindBit = Object.fromEntries(
+  gearKindNames.map((kind, index) => [kind, 1 << index])
+) as Record<GearKind, number>;
 const everything: Dependencies = { fields: (1 << fields.length) - 1, kinds: -1 };
 
 /** True when something that was read differs. */

@@ -41,14 +41,14 @@ export class PlanEvaluation implements RowSource {
     this.#supposed = supposed;
     this.differences =
       differing &&
-      best.map(({ rig, difference }, at) =>
-        difference && !supposed[at] ? difference : differing.angle(rig, supposed[at])
+      best.map(({ rig, difference }, index) =>
+        difference && !supposed[index] ? difference : differing.angle(rig, supposed[index])
       );
   }
 
   get angles(): readonly AngleJudgement[] {
-    return (this.#angles ??= this.rigs.map((rig, at): AngleJudgement => {
-      return { scene: rig.scene, angle: rig.angle, rig, record: this.#records[at]! };
+    return (this.#angles ??= this.rigs.map((rig, index): AngleJudgement => {
+      return { scene: rig.scene, angle: rig.angle, rig, record: this.#records[index]! };
     }));
   }
   #angles: readonly AngleJudgement[] | undefined;
@@ -67,7 +67,8 @@ export class PlanEvaluation implements RowSource {
     const { rigs, differences } = this;
     if (!differences) return computeFigures(rigs, this.#supposed);
     return rigs.map(
-      (rig, at) => differences[at]?.record ?? computeFigures([rig], [this.#supposed[at]])[0]!
+      (rig, index) =>
+        differences[index]?.record ?? computeFigures([rig], [this.#supposed[index]])[0]!
     );
   }
 

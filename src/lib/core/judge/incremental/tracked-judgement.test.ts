@@ -22,13 +22,13 @@ const parts = catalogue.items;
 function said({ angles, findings, merit, money }: Judgement) {
   return {
     figures: angles.map(({ record }) => [...record.states, ...record.values]),
-    findings: findings.map((one) => ({
-      key: one.key,
-      severity: one.severity,
-      has: one.has,
-      needs: one.needs,
-      lines: one.lineIds,
-      words: `${one.title()} ${one.why()}`
+    findings: findings.map((finding) => ({
+      key: finding.key,
+      severity: finding.severity,
+      has: finding.has,
+      needs: finding.needs,
+      lines: finding.lineIds,
+      words: `${finding.title()} ${finding.why()}`
     })),
     merit,
     firm: money.firmMinor
@@ -140,7 +140,7 @@ describe('a plan judged incrementally', () => {
     const first = judgePlan(project, activePlan(project), known);
     const lineId = lines.find((line) => line.gearId === linnet.id)!.id;
     const question = first.findings.find(
-      (one) => one.code === 'Q1' && one.lineIds?.includes(lineId)
+      (finding) => finding.code === 'Q1' && finding.lineIds?.includes(lineId)
     )!;
     for (const value of [3, 6, 12]) {
       const answer = { leaf: question.figure!, lineId, value };

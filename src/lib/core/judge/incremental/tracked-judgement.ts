@@ -80,11 +80,11 @@ export class TrackedJudgement {
       // Where a relation refused its inputs the figures are not worth keeping.
       if (!judged || judged.record.refused) return undefined;
       const found = this.judgement.findings.filter(
-        (one) => one.scene === scene && one.angleId === angle.id
+        (finding) => finding.scene === scene && finding.angleId === angle.id
       );
       this.#angles.set(
         angle,
-        (tracked = new TrackedAngle(judged, (row) => found.find((one) => one.row === row)))
+        (tracked = new TrackedAngle(judged, (row) => found.find((finding) => finding.row === row)))
       );
     }
     return tracked;
@@ -324,7 +324,7 @@ class TrackedAngle {
     const joining = trackRig(judged.rig);
     connectionsOf(joining.rig);
     this.connections = joining.read;
-    this.rows = angleFindings.map((row, at) => trackRow(at, judged, findingOf));
+    this.rows = angleFindings.map((row, index) => trackRow(index, judged, findingOf));
     for (const axis of axes) {
       const { rig, read } = trackRig(judged.rig);
       wantsOfAxis(axis, rig);

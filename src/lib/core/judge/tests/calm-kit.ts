@@ -68,7 +68,7 @@ export const codes = (project: Project) =>
 
 export function without(project: Project, gearId: string): void {
   const plan = activePlan(project);
-  plan.lines = plan.lines.filter((one) => one.gearId !== gearId);
+  plan.lines = plan.lines.filter((line) => line.gearId !== gearId);
 }
 export function swap(project: Project, from: string, to: string): void {
   const plan = activePlan(project);

@@ -155,7 +155,7 @@ export const causes: Record<string, (project: Project) => void> = {
     p.scenes[0]!.pixelsAcross = 3840;
     p.scenes[0]!.recordedMin = 110;
     activePlan(p).lines.find(
-      (one) => one.gearId === 'quillfeather-ember-16-battery-twin'
+      (line) => line.gearId === 'quillfeather-ember-16-battery-twin'
     )!.quantity = 3;
   },
   'T1/day': (p) => {
@@ -164,7 +164,7 @@ export const causes: Record<string, (project: Project) => void> = {
     Object.assign(talk!, { pixelsAcross: 3840, recordedMin: 100, day: 1 });
     p.scenes.push({ ...structuredClone(talk!), id: 'again', name: 'Talk again' });
     activePlan(p).lines.find(
-      (one) => one.gearId === 'quillfeather-ember-16-battery-twin'
+      (line) => line.gearId === 'quillfeather-ember-16-battery-twin'
     )!.quantity = 30;
   },
   'P2/day': (p) => {
@@ -181,7 +181,7 @@ export const causes: Record<string, (project: Project) => void> = {
   P1: (p) => (p.scenes[0]!.longestTakeMin = p.scenes[0]!.recordedMin = 200),
   P2: (p) => {
     p.scenes[0]!.recordedMin = 330;
-    activePlan(p).lines.find((one) => one.gearId === 'quillfeather-sd-128-v30')!.quantity = 4;
+    activePlan(p).lines.find((line) => line.gearId === 'quillfeather-sd-128-v30')!.quantity = 4;
   },
   B6: (p) =>
     ownCopy<GearOf<'body'>>(p, 'orrowby-linnet-ii', (gear) =>
@@ -273,7 +273,7 @@ export const causes: Record<string, (project: Project) => void> = {
   M2: (p) => (p.pocketLimitsMinor = { lens: 22_000 }),
   M4: (p) => {
     ownCopy<GearOf<'lens'>>(p, 'pellamund-24-f-1-5', (gear) => delete gear.priceUsed);
-    activePlan(p).lines.find((one) => one.gearId === 'pellamund-24-f-1-5')!.basis = 'used';
+    activePlan(p).lines.find((line) => line.gearId === 'pellamund-24-f-1-5')!.basis = 'used';
   },
   M7: (p) => without(p, 'nibsworth-hob-mini-tripod-wide'),
   B10: (p) => {
@@ -466,15 +466,15 @@ export const causes: Record<string, (project: Project) => void> = {
       cameraPlace: 'tripod' as const
     };
     p.scenes[0]!.angles.push(angle);
-    activePlan(p).lines.find((one) => one.gearId === 'orrowby-linnet-ii')!.quantity = 2;
-    activePlan(p).lines.find((one) => one.gearId === 'pellamund-24-f-1-5')!.quantity = 2;
+    activePlan(p).lines.find((line) => line.gearId === 'orrowby-linnet-ii')!.quantity = 2;
+    activePlan(p).lines.find((line) => line.gearId === 'pellamund-24-f-1-5')!.quantity = 2;
   },
   S7: (p) => (p.carriedLimitKg = 2),
   P4: (p) => {
     p.scenes[0]!.recordedMin = 330;
-    activePlan(p).lines.find((one) => one.gearId === 'quillfeather-sd-128-v30')!.quantity = 4;
+    activePlan(p).lines.find((line) => line.gearId === 'quillfeather-sd-128-v30')!.quantity = 4;
     activePlan(p).lines.find(
-      (one) => one.gearId === 'quillfeather-ember-16-battery-twin'
+      (line) => line.gearId === 'quillfeather-ember-16-battery-twin'
     )!.quantity = 2;
     without(p, 'quillfeather-charger-ember-16-two-bays');
   },
@@ -483,7 +483,7 @@ export const causes: Record<string, (project: Project) => void> = {
     p.scenes[0]!.recordedMin = 150;
     p.scenes[0]!.lightSource = 'existing light';
     p.scenes[0]!.lightDimLx = p.scenes[0]!.lightBrightLx = 800;
-    activePlan(p).lines.find((one) => one.gearId === 'quillfeather-sd-128-v30')!.quantity = 5;
+    activePlan(p).lines.find((line) => line.gearId === 'quillfeather-sd-128-v30')!.quantity = 5;
   },
   M3: (p) => (p.reserveMinor = 170_000),
   M5: (p) => {
@@ -496,7 +496,7 @@ export const causes: Record<string, (project: Project) => void> = {
   },
   'M5/cash-back': (p) => {
     p.pricesAsOf = '2026-11-25';
-    const lens = activePlan(p).lines.find((one) => one.gearId === 'pellamund-24-f-1-5')!;
+    const lens = activePlan(p).lines.find((line) => line.gearId === 'pellamund-24-f-1-5')!;
     Object.assign(lens, { cashBackMinor: 4_000, cashBackUntil: '2026-11-20' });
   },
   M8: (p) => {
@@ -508,7 +508,8 @@ export const causes: Record<string, (project: Project) => void> = {
   },
   M6: (p) => {
     p.limitMinor = 135_000;
-    activePlan(p).lines.find((one) => one.gearId === 'pellamund-24-f-1-5')!.cashBackMinor = 20_000;
+    activePlan(p).lines.find((line) => line.gearId === 'pellamund-24-f-1-5')!.cashBackMinor =
+      20_000;
   },
   'M2/part': (p) => (p.itemLimitMinor = 50_000),
   'M2/rule used': (p) => {
@@ -516,7 +517,7 @@ export const causes: Record<string, (project: Project) => void> = {
     const plan = activePlan(p);
     // All but one part is there already; the body is bought new.
     plan.lines.forEach(
-      (one) => (one.state = one.gearId === 'orrowby-linnet-ii' ? 'wanted' : 'owned')
+      (line) => (line.state = line.gearId === 'orrowby-linnet-ii' ? 'wanted' : 'owned')
     );
   },
   'M2/rule source': (p) => (p.rules = { onlyFrom: 'mail order' }),
@@ -534,7 +535,7 @@ export const causes: Record<string, (project: Project) => void> = {
     without(p, 'quillfeather-charger-ember-16-two-bays');
   },
   W5: (p) =>
-    (activePlan(p).lines.find((one) => one.gearId === 'nibsworth-hob-mini-tripod-wide')!.worn =
+    (activePlan(p).lines.find((line) => line.gearId === 'nibsworth-hob-mini-tripod-wide')!.worn =
       true),
   'W4/plays': (p) => {
     activePlan(p).lines.push(line('harkelow-desk-slate'));

@@ -160,10 +160,14 @@ export function anyProject(chances: Chances): Project {
     { length: Math.floor(chances.within(0, 25)) },
     () => chances.of(catalogue.items).id
   );
-  const scenes = Array.from({ length: chances.of([1, 1, 2, 3]) }, (_, at) => anyScene(chances, at));
+  const scenes = Array.from({ length: chances.of([1, 1, 2, 3]) }, (_, index) =>
+    anyScene(chances, index)
+  );
   const plan: Plan = {
     ...project.plans[0]!,
-    lines: [...chosen, ...more].map((gearId, at) => lineOf(gearId, at, chances.of([1, 1, 2, 4]))),
+    lines: [...chosen, ...more].map((gearId, index) =>
+      lineOf(gearId, index, chances.of([1, 1, 2, 4]))
+    ),
     rigs: scenes.flatMap(({ id, angles }) =>
       angles.filter(() => chances.is(0.3)).map((angle) => anyRig(chances, id, angle.id))
     )

@@ -21,8 +21,8 @@ import { bestAgainstBound } from './best-against-bound';
 import { boundFor, boundKits, boundsOfScenes, type BoundStep } from './kit-bound';
 
 const MOST_MINOR = 300_000;
-/** `COMPLETIONS=100000 vitest run src/lib/core/pack/bound` walks so many; a few thousand each time. */
-const COMPLETIONS = Number(process.env.COMPLETIONS ?? 600);
+/** `COMPLETIONS=100000 vitest run src/lib/core/pack/bound` walks so many; a few hundred each time. */
+const COMPLETIONS = Number(process.env.COMPLETIONS ?? 300);
 
 function projectOf(styles: SceneStyle[], change: Partial<Project> = {}): Project {
   const start = newProject('p', 'bounded', {
@@ -121,10 +121,10 @@ describe('what no kit that films can be worth more than', () => {
   it('rises with what is spent, and is nothing where no body can be had', () => {
     const steps = boundsOf(frameOf(projectOf(['seated']), catalogue, noRules, MOST_MINOR));
     expect(steps.length).toBeGreaterThan(20);
-    for (const [at, { upToMinor, hundredths }] of steps.entries()) {
-      if (at === 0) continue;
-      expect(upToMinor).toBeGreaterThan(steps[at - 1]!.upToMinor);
-      expect(hundredths).toBeGreaterThan(steps[at - 1]!.hundredths);
+    for (const [index, { upToMinor, hundredths }] of steps.entries()) {
+      if (index === 0) continue;
+      expect(upToMinor).toBeGreaterThan(steps[index - 1]!.upToMinor);
+      expect(hundredths).toBeGreaterThan(steps[index - 1]!.hundredths);
     }
     expect(boundFor(steps, 100)).toBe(0);
     expect(boundFor(steps, MOST_MINOR + 1)).toBeUndefined();

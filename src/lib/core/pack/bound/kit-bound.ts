@@ -49,9 +49,9 @@ export function boundKits(frame: PackFrame, perScene: SceneBounds): BoundStep[] 
     sharedBest(
       shareOf(project),
       bounds.map((all) =>
-        all.flatMap((one) =>
-          stepsOf(one).map(({ priceMinor, merit }) => ({
-            at: Math.floor((priceMinor + bodyMinor(one)) / stepMinor),
+        all.flatMap((bound) =>
+          stepsOf(bound).map(({ priceMinor, merit }) => ({
+            at: Math.floor((priceMinor + bodyMinor(bound)) / stepMinor),
             merit
           }))
         )
@@ -86,10 +86,10 @@ export function boundKits(frame: PackFrame, perScene: SceneBounds): BoundStep[] 
     const several = perScene.map((all) =>
       Math.max(
         0,
-        ...all.map((one) =>
+        ...all.map((bound) =>
           Math.min(
-            bestWithin(one.alone, free - cheapestBeside(one.bodyLineId)),
-            bestWithin(one.supplied, free)
+            bestWithin(bound.alone, free - cheapestBeside(bound.bodyLineId)),
+            bestWithin(bound.supplied, free)
           )
         )
       )
@@ -98,7 +98,7 @@ export function boundKits(frame: PackFrame, perScene: SceneBounds): BoundStep[] 
     for (const { minor, bounds, shared } of withOne) {
       if (minor > free) continue;
       const alone = bounds.map((all) =>
-        Math.max(0, ...all.map((one) => bestWithin(one.supplied, free)))
+        Math.max(0, ...all.map((bound) => bestWithin(bound.supplied, free)))
       );
       best = Math.max(best, Math.min(worthOf(project, alone), shared[stepsIn(free - minor)]!));
     }
@@ -135,7 +135,7 @@ export function* boundsOfScenes(
     if (frame.isFixed(line)) return 0;
     const gear = shelf.byId.get(line.gearId);
     const stated = (gear && frame.priceOf(gear)) ?? 0;
-    const own = now.find((one) => one.line.id === line.id);
+    const own = now.find((statement) => statement.line.id === line.id);
     return own ? Math.min(stated, own.firmMinor / Math.max(1, own.line.quantity)) : stated;
   };
   const bare = judged(bareProject(frame), shelf).money;
@@ -161,14 +161,14 @@ export function* boundsOfScenes(
   if (size > mostRigs) return undefined;
   const scenesUsing = new Map<string, number>();
   for (const ways of rigs)
-    for (const id of new Set(ways.flatMap((one) => [...one.usable()])))
+    for (const id of new Set(ways.flatMap((way) => [...way.usable()])))
       scenesUsing.set(id, (scenesUsing.get(id) ?? 0) + 1);
   const budgetMinor = spendableOf(project) - bare.firmMinor;
   const bounds: BodyBound[][] = [];
   for (const ways of rigs) {
     const ofScene: BodyBound[] = [];
-    for (const one of ways)
-      for (const bound of boundsOfScene(project, one, scenesUsing, budgetMinor)) {
+    for (const way of ways)
+      for (const bound of boundsOfScene(project, way, scenesUsing, budgetMinor)) {
         if (bound) ofScene.push(bound);
         yield;
       }
@@ -214,7 +214,7 @@ function sharedBest(
 /** Options no other is both as cheap and as good as. */
 function bestFirst<O extends { at: number; merit: number }>(options: readonly O[]): O[] {
   const kept: O[] = [];
-  for (const one of [...options].sort((a, b) => a.at - b.at || b.merit - a.merit))
-    if (kept.length === 0 || one.merit > kept[kept.length - 1]!.merit) kept.push(one);
+  for (const option of [...options].sort((a, b) => a.at - b.at || b.merit - a.merit))
+    if (kept.length === 0 || option.merit > kept[kept.length - 1]!.merit) kept.push(option);
   return kept;
 }

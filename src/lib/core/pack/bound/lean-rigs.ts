@@ -91,8 +91,8 @@ export class LeanRigs {
       for (const gear of frame.parts[pocket])
         if (!there.has(gear.id))
           lines.push({ ...newLine(plan, gear, PIECES), basis: frame.basisOf(gear) });
-    for (const [at, line] of lines.entries())
-      if (!frame.isFixed(line)) lines[at] = { ...line, quantity: PIECES };
+    for (const [index, line] of lines.entries())
+      if (!frame.isFixed(line)) lines[index] = { ...line, quantity: PIECES };
     this.#plan = plan;
     this.#all = makeKit(plan, frame.shelf);
     const those = (isIn: (gear: GearItem) => boolean) =>

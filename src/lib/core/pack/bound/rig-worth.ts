@@ -35,7 +35,7 @@ export class RigWorth {
     const said = axes.map((axis) => weights[axis]);
     this.#own = sumOf(said) > 0 ? said : axes.map(() => 1);
     this.#weightSum = sumOf(this.#own);
-    this.#heaviest = Math.max(...this.#own.filter((_, at) => judged[at]));
+    this.#heaviest = Math.max(...this.#own.filter((_, index) => judged[index]));
   }
 
   of(sound: number, light: number, picture: number, steadiness: number, ease: number): void {

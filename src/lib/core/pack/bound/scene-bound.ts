@@ -117,7 +117,7 @@ export function* boundsOfScene(
           }
         if (pair.merit > 0) pairs.push(pair);
       }
-      pairs.sort((one, other) => other.merit - one.merit);
+      pairs.sort((a, b) => b.merit - a.merit);
       pairs.length = Math.min(pairs.length, MOST_PAIRS);
     }
     yield {
@@ -125,7 +125,7 @@ export function* boundsOfScene(
       bodyLineId: body.choice.bodyLineId!,
       bodyMinor: body.priceMinor,
       alone: alone.all.map((one) => boundOf(body, one)),
-      pairs: pairs.map((one) => boundOf(body, one)),
+      pairs: pairs.map((pair) => boundOf(body, pair)),
       supplied: beforeSupplies.suppliedBy(supplies, worth, 1),
       shared: beforeShares.suppliedBy([everything], worth, scenes),
       suppliedShare: beforeShares.suppliedBy(supplies, worth, scenes)
@@ -192,7 +192,7 @@ const handlingOf = ({ record }: ReckonedRig): Handling =>
 
 /** What a part adds to handling. */
 const added = (before: Handling, after: ReckonedRig): Handling =>
-  handlingOf(after).map((now, at) => Math.max(0, now - before[at]!)) as unknown as Handling;
+  handlingOf(after).map((now, index) => Math.max(0, now - before[index]!)) as unknown as Handling;
 
 type Handle = (
   ways: readonly Way[],
@@ -251,7 +251,7 @@ interface Lamps extends Handled {
 /** Lamps that light more, softer, with less ado or for less than others. */
 function lampsOf(rigs: LeanRigs, handled: Handle): Lamps[] {
   // Any body that films will do: what a lamp gives is the same for all of them.
-  const body = rigs.bodies().find((one) => rigs.lenses(one).length > 0);
+  const body = rigs.bodies().find((way) => rigs.lenses(way).length > 0);
   const lens = body && rigs.lenses(body)[0];
   if (!lens) return [];
   const beside = (lamp: Way) => rigs.rig(forLamps, body, lens, bare.support, bare.mic, lamp);
@@ -277,11 +277,11 @@ const MOST_KNOTS = 8;
 
 /** A few of the lamps, darkest first: the others are taken to light as the next brighter one of these does. */
 function knotsOf(lamps: readonly Lamps[]): Lamps[] {
-  const sorted = [...lamps].sort((one, other) => one.lux - other.lux);
+  const sorted = [...lamps].sort((a, b) => a.lux - b.lux);
   if (sorted.length <= MOST_KNOTS) return sorted;
   return Array.from(
     { length: MOST_KNOTS },
-    (_, at) => sorted[Math.round((at * (sorted.length - 1)) / (MOST_KNOTS - 1))]!
+    (_, index) => sorted[Math.round((index * (sorted.length - 1)) / (MOST_KNOTS - 1))]!
   );
 }
 
@@ -382,7 +382,7 @@ function micsFor(
   const beside = (lens: Way, mic: Way, recorder: Way = bare.mic) =>
     rigs.rig(forSound, body, lens, bare.support, recorder, mic, bare.lamps);
   const near = mics.find(isOnCamera) ?? mics[0]!;
-  const lens = greatest(lenses, (one) => pointsOf('sound', beside(one, near)));
+  const lens = greatest(lenses, (way) => pointsOf('sound', beside(way, near)));
   if (!lens) return [];
   const start = handlingOf(beside(lens, bare.mic));
   const ways = mics.flatMap((mic) =>
@@ -411,9 +411,10 @@ function micsFor(
 /** What is no better in anything and no cheaper than another goes. */
 function undominated<W extends Weighed>(ways: readonly W[]): W[] {
   const kept: W[] = [];
-  for (const way of [...ways].sort((one, other) => one.priceMinor - other.priceMinor)) {
+  for (const way of [...ways].sort((a, b) => a.priceMinor - b.priceMinor)) {
     const beats = (one: W) =>
-      one.shareMinor <= way.shareMinor && one.gains.every((gain, at) => gain >= way.gains[at]!);
+      one.shareMinor <= way.shareMinor &&
+      one.gains.every((gain, index) => gain >= way.gains[index]!);
     if (kept.some(beats)) continue;
     kept.push(way);
   }

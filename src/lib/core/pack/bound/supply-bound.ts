@@ -46,9 +46,9 @@ export function suppliesFor(rigs: LeanRigs, supplied: ReckonedRig): Supplies[] {
         all.push({ priceMinor: powerMinor + storageMinor + copiesMinor, endurance, safety });
       }
     }
-  return undominated(all.map((one) => ({ ...one, gains: [one.endurance, one.safety] }))).map(
-    ({ priceMinor, endurance, safety }) => ({ priceMinor, endurance, safety })
-  );
+  return undominated(
+    all.map((supplies) => ({ ...supplies, gains: [supplies.endurance, supplies.safety] }))
+  ).map(({ priceMinor, endurance, safety }) => ({ priceMinor, endurance, safety }));
 }
 
 /** What some pieces cost and bring; more of each is better. */
@@ -72,12 +72,12 @@ function gathered(
   let all = [start];
   for (const { priceMinor, gains, most } of undominated(pieces)) {
     const next = [...all];
-    for (let one of all)
+    for (let option of all)
       for (let piece = 0; piece < most; piece++) {
-        const more = together(one.gains, gains);
-        if (more.every((gain, at) => gain === one.gains[at])) break;
-        one = { priceMinor: one.priceMinor + priceMinor, gains: more };
-        next.push(one);
+        const more = together(option.gains, gains);
+        if (more.every((gain, index) => gain === option.gains[index])) break;
+        option = { priceMinor: option.priceMinor + priceMinor, gains: more };
+        next.push(option);
       }
     all = undominated(next);
   }
@@ -89,7 +89,7 @@ function undominated<G extends Gathered>(all: readonly G[]): G[] {
   for (const one of [...all].sort(
     (a, b) => a.priceMinor - b.priceMinor || b.gains[0]! - a.gains[0]!
   ))
-    if (!kept.some(({ gains }) => gains.every((gain, at) => gain >= one.gains[at]!)))
+    if (!kept.some(({ gains }) => gains.every((gain, index) => gain >= one.gains[index]!)))
       kept.push(one);
   return kept;
 }
@@ -167,7 +167,7 @@ function powerOf(rigs: LeanRigs, { rig, record }: ReckonedRig): Gathered[] {
   // Of the body's own batteries the first is no spare; of none at all the first that is bought.
   start = {
     ...start,
-    gains: start.gains.map((gain, at) => (at === 3 ? batteriesIncluded - 1 : gain))
+    gains: start.gains.map((gain, index) => (index === 3 ? batteriesIncluded - 1 : gain))
   };
   for (const part of rig.kit.of('battery')) {
     const { gear, line } = part;

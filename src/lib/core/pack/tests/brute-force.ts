@@ -31,10 +31,10 @@ export function bestOfAll(project: Project, shelf: Shelf): PackedKit {
   for (let set = 0; set < 2 ** parts.length; set++) {
     let price = 0;
     const lines: PlanLine[] = [];
-    for (const [at, gear] of parts.entries())
-      if (set & (1 << at)) {
+    for (const [index, gear] of parts.entries())
+      if (set & (1 << index)) {
         price += gear.priceNew!.likely;
-        lines.push(lineOf(gear, at));
+        lines.push(lineOf(gear, index));
       }
     if (price > spendableOf(project)) continue;
     const plan = { ...activePlan(project), lines };

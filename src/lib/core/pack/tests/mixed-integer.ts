@@ -57,7 +57,7 @@ export async function bestByModel(project: Project, shelf: Shelf): Promise<Prove
   const began = performance.now();
   const asking = { ...project, limitMinor: MOST_MINOR };
   const judge = (pieces: ReadonlyMap<GearItem, number>): PackedKit => {
-    const lines = [...pieces].map(([gear, count], at) => lineOf(gear, at, count));
+    const lines = [...pieces].map(([gear, count], index) => lineOf(gear, index, count));
     const filled = { ...asking, plans: [{ ...activePlan(asking), lines }] };
     return kitOf(filled, judged(filled, shelf));
   };
@@ -121,7 +121,7 @@ function optionsByScene(
   parts: readonly GearItem[],
   judge: (pieces: ReadonlyMap<GearItem, number>) => PackedKit
 ): Option[][] {
-  const bitOf = new Map(parts.map((gear, at) => [gear, 1n << BigInt(at)]));
+  const bitOf = new Map(parts.map((gear, index) => [gear, 1n << BigInt(index)]));
   const rest = parts.filter(({ kind }) => ![...oneEach, ...anyNumber].includes(kind));
   let sets: (readonly GearItem[])[] = [[]];
   for (const kind of oneEach) {
@@ -134,10 +134,10 @@ function optionsByScene(
   for (const set of sets.sort((a, b) => a.length - b.length)) {
     const { merit } = judge(new Map([...rest, ...set].map((gear) => [gear, PLENTY])));
     const own = set.reduce((bits, gear) => bits | bitOf.get(gear)!, 0n);
-    for (const [at, { works, low }] of merit.scenes.entries()) {
+    for (const [index, { works, low }] of merit.scenes.entries()) {
       if (!works) continue;
       const isNoBetter = ({ parts: less, worth }: Option) => (less & own) === less && worth >= low;
-      if (!all[at]!.some(isNoBetter)) all[at]!.push({ parts: own, worth: low });
+      if (!all[index]!.some(isNoBetter)) all[index]!.push({ parts: own, worth: low });
     }
   }
   return all;
@@ -150,29 +150,29 @@ function modelOf(
   cuts: readonly Cut[]
 ): string {
   const shares = project.scenes.reduce((sum, { sharePercent }) => sum + sharePercent, 0);
-  const named = options.map((all, scene) => all.map((_, at) => `s${scene}o${at}`));
+  const named = options.map((all, scene) => all.map((_, index) => `s${scene}o${index}`));
   const gains = options.flatMap((all, scene) => {
     const { sharePercent, mustDo } = project.scenes[scene]!;
     const share = shares > 0 ? sharePercent / shares : 1 / project.scenes.length;
     return all.map(
-      ({ worth }, at) => `${(mustDo ? WORKS : 0) + share * worth} ${named[scene]![at]}`
+      ({ worth }, index) => `${(mustDo ? WORKS : 0) + share * worth} ${named[scene]![index]}`
     );
   });
   const firstOf = (part: number) => pieces.findIndex((piece) => piece.part === part);
   const rows = [
-    pieces.map(({ gear }, at) => `${gear.priceNew!.likely} p${at}`).join(' + ') +
+    pieces.map(({ gear }, index) => `${gear.priceNew!.likely} p${index}`).join(' + ') +
       ` <= ${spendableOf(project)}`,
     ...named.flatMap((all) => (all.length > 0 ? [`${all.join(' + ')} <= 1`] : [])),
     ...options.flatMap((all, scene) =>
-      all.flatMap((option, at) =>
+      all.flatMap((option, index) =>
         [...new Set(pieces.map(({ part }) => part))]
           .filter((part) => option.parts & (1n << BigInt(part)))
-          .map((part) => `${named[scene]![at]} - p${firstOf(part)} <= 0`)
+          .map((part) => `${named[scene]![index]} - p${firstOf(part)} <= 0`)
       )
     ),
     // A second piece only after a first.
-    ...pieces.flatMap(({ part }, at) =>
-      pieces[at - 1]?.part === part ? [`p${at} - p${at - 1} <= 0`] : []
+    ...pieces.flatMap(({ part }, index) =>
+      pieces[index - 1]?.part === part ? [`p${index} - p${index - 1} <= 0`] : []
     ),
     // What is neither can only be no more than what it is: then nothing is better.
     ...cuts.map(
@@ -180,7 +180,7 @@ function modelOf(
         `0 p0 ${oneOf.map((at) => `+ p${at}`).join(' ')} ${orNot.map((at) => `- p${at}`).join(' ')} >= ${1 - orNot.length}`
     )
   ];
-  const binaries = [...pieces.map((_, at) => `p${at}`), ...named.flat()];
+  const binaries = [...pieces.map((_, index) => `p${index}`), ...named.flat()];
   return `Maximize\n ${gains.join(' + ') || '0 p0'}\nSubject To\n ${rows.join('\n ')}\nBinary\n ${binaries.join(' ')}\nEnd\n`;
 }
 

@@ -58,15 +58,15 @@ const everyAnswer = process.env.WHOLE_GRID === '1';
 const ONE_OF = 9;
 
 /** Scenes, budgets, a phone owned or not, new or used, priorities. */
-const grid = scenes.flatMap((styles, at) =>
+const grid = scenes.flatMap((styles, index) =>
   limits.flatMap((limit, of) =>
     [false, true].flatMap((ownsPhone) =>
       [false, true].flatMap((preferUsed) => {
-        const turn = at + of + 2 * Number(ownsPhone) + 3 * Number(preferUsed);
+        const turn = index + of + 2 * Number(ownsPhone) + 3 * Number(preferUsed);
         const priorities = everyAnswer
           ? schoolIds
           : turn % ONE_OF === 0
-            ? [schoolIds[(at + 2 * of) % schoolIds.length]!]
+            ? [schoolIds[(index + 2 * of) % schoolIds.length]!]
             : [];
         return priorities.map((school) => ({ styles, limit, ownsPhone, preferUsed, school }));
       })
@@ -99,13 +99,13 @@ function packedByHand(start: Project): Judgement {
 }
 
 /** Kits that do nothing yet are told apart by what they would be worth. */
-const comparedWith = (one: KitMerit, other: KitMerit): number =>
-  compareKits(one, other) || one.onceSettledHundredths - other.onceSettledHundredths;
+const comparedWith = (a: KitMerit, b: KitMerit): number =>
+  compareKits(a, b) || a.onceSettledHundredths - b.onceSettledHundredths;
 
 /** Points by which one kit is worth more than another, or would be once it works. */
-const pointsMore = (one: KitMerit, other: KitMerit): number =>
-  (one.meritHundredths - other.meritHundredths ||
-    one.onceSettledHundredths - other.onceSettledHundredths) / 100;
+const pointsMore = (a: KitMerit, b: KitMerit): number =>
+  (a.meritHundredths - b.meritHundredths || a.onceSettledHundredths - b.onceSettledHundredths) /
+  100;
 
 /**
  * Packs a first kit for every reasonable answer of those who buy new, or of those who buy used. Two files walk a half

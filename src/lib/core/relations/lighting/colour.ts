@@ -24,10 +24,10 @@ export function leastMiredDifference(fixedK: number, fromK: number, toK: number)
  * @example leastMiredBetween([2700, 3200], [5600, 6500]) // 134
  */
 export function leastMiredBetween(
-  one: readonly [fromK: number, toK: number],
-  other: readonly [fromK: number, toK: number]
+  a: readonly [fromK: number, toK: number],
+  b: readonly [fromK: number, toK: number]
 ): number {
-  const [from, to] = [Math.max(one[0], other[0]), Math.min(one[1], other[1])];
+  const [from, to] = [Math.max(a[0], b[0]), Math.min(a[1], b[1])];
   return from <= to ? 0 : miredDifference(from, to);
 }
 
