@@ -264,8 +264,10 @@ test('on a phone plans and projects are reached from the files, and steps stand 
   expect((await dialog.boundingBox())!.width).toBeLessThanOrEqual(390);
   await page.keyboard.press('Escape');
   await page.goto('/ledger');
-  const [now, next] = await page
-    .locator('li[data-step]')
-    .evaluateAll((all) => all.map((one) => one.getBoundingClientRect()));
+  const steps = page.locator('li[data-step]');
+  await expect(steps.nth(1)).toBeVisible();
+  const [now, next] = await steps.evaluateAll((all) =>
+    all.map((one) => one.getBoundingClientRect())
+  );
   expect(next!.top).toBeGreaterThan(now!.bottom);
 });
