@@ -167,7 +167,7 @@ export function samplesOf(
   for (let frame = 0, at = 0; frame < frames; frame++)
     for (let channel = 0; channel < channels; channel++, at += step) {
       const sample = one(at);
-      // A floating-point file can hold what is no number; it is read as silence.
+      // A floating-point file can hold values that are not numbers; they are read as silence.
       out[channel]![frame] = Number.isFinite(sample) ? sample : 0;
     }
   return out;
