@@ -237,6 +237,7 @@
 
   .pager {
     display: inline-flex;
+    gap: 0.4rem;
     align-items: center;
   }
 
