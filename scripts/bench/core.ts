@@ -6,7 +6,7 @@ import { catalogue, shelfOf } from '$lib/catalogue/load-catalogue';
 import { judgeCandidates, judgingCandidates } from '$lib/core/judge/candidates';
 import { judgePlan } from '$lib/core/judge/judge-plan';
 import { trackJudgement } from '$lib/core/judge/incremental';
-import { remediesFor } from '$lib/core/judge/settle';
+import { remediesOfEach } from '$lib/core/judge/settle';
 import { closeJoints } from '$lib/core/judge/close-joints';
 import type { Project } from '$lib/core/model/project';
 import { activePlan } from '$lib/core/model/active-plan';
@@ -135,7 +135,7 @@ export function measureCore(): string[] {
   }
   const judgement = judgePlan(project, activePlan(project), shelf);
   measure(`remedies of all ${judgement.findings.length} findings`, '', 10, () =>
-    judgement.findings.forEach((finding) => remediesFor(project, shelf, judgement, finding))
+    remediesOfEach(project, shelf, judgement)
   );
 
   for (const size of [catalogue.items.length, 5000]) {

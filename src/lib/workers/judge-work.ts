@@ -1,3 +1,4 @@
+import { minIndex, rollups } from 'd3-array';
 import { shelfOf } from '../catalogue/load-catalogue';
 import { chooseRigs } from '../core/judge/best-rig/place-best-rigs';
 import { judgeCandidate, judgingCandidates } from '../core/judge/candidates';
@@ -5,9 +6,11 @@ import { closeJoints } from '../core/judge/close-joints';
 import { disputesOf } from '../core/judge/disputes';
 import { judgePlan } from '../core/judge/judge-plan';
 import { askingQuestions } from '../core/judge/questions';
-import { lookingForRemedies, remediesFor } from '../core/judge/settle';
+import { lookingForRemedies, remediesFor, TriedKits } from '../core/judge/settle';
 import { settlingAll } from '../core/judge/settle-all';
 import { activePlan } from '../core/model/active-plan';
+import type { Finding } from '../core/findings/finding';
+import type { FindingCode } from '../core/findings/finding-codes';
 import type { GearItem } from '../core/model/gear';
 import type { Pocket } from '../core/model/pocket';
 import type { Project } from '../core/model/project';
@@ -39,8 +42,22 @@ function judged(project: Project) {
   return { shelf, judgement: judgePlan(project, activePlan(project), shelf) };
 }
 
-const sharedOut = <T>(pieces: readonly T[], { at, of }: Share): T[] =>
-  pieces.filter((_, index) => index % of === at);
+/** Findings of one code are settled by much the same parts, which one worker judges once for all of them. */
+function sharedByCode(findings: readonly Finding[], { at, of }: Share): Finding[] {
+  const sizes = Array.from({ length: of }, () => 0);
+  const ours = new Set<FindingCode>();
+  const codes = rollups(
+    findings,
+    ({ length }) => length,
+    ({ code }) => code
+  );
+  for (const [code, size] of codes.sort((a, b) => b[1] - a[1])) {
+    const freest = minIndex(sizes);
+    sizes[freest]! += size;
+    if (freest === at) ours.add(code);
+  }
+  return findings.filter(({ code }) => ours.has(code));
+}
 
 /** Remedies are handed over in handfuls: a message for each would cost more than finding them. */
 const HANDFUL = 6;
@@ -52,12 +69,13 @@ function* settling(
   onpart: (part: SettledPart) => void
 ): Sliced<void> {
   const { shelf, judgement } = judged(project);
+  const kits = new TriedKits(project, shelf, judgement);
   const seen = new Set(visible);
-  const first = sharedOut(
+  const first = sharedByCode(
     judgement.findings.filter(({ key }) => seen.has(key)),
     share
   );
-  const rest = sharedOut(
+  const rest = sharedByCode(
     judgement.findings.filter(({ key }) => !seen.has(key)),
     share
   );
@@ -67,7 +85,7 @@ function* settling(
   ] as const) {
     let remedies: NonNullable<SettledPart['remedies']> = {};
     for (const [index, finding] of findings.entries()) {
-      const looking = lookingForRemedies(project, shelf, judgement, finding);
+      const looking = lookingForRemedies(kits, finding);
       for (;;) {
         yield priority;
         const step = looking.next();

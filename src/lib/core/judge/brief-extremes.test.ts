@@ -11,7 +11,7 @@ import { cautionsFor } from './cautions';
 import { disputesOf } from './disputes';
 import { judgePlan } from './judge-plan';
 import { questionsOf } from './questions';
-import { remediesFor } from './settle';
+import { remediesOfEach } from './settle';
 import { settingsOf } from './settings';
 import { faultsOfForm } from './tests/sentence-form';
 
@@ -73,10 +73,11 @@ function walk(project: Project, looked: readonly Pocket[] = pockets) {
     judgement.findings.map(({ key }) => key),
     'findings'
   );
-  for (const finding of judgement.findings) {
+  const remediesOf = remediesOfEach(project, shelf, judgement);
+  for (const [index, finding] of judgement.findings.entries()) {
     check(finding.title());
     check(finding.why());
-    const remedies = remediesFor(project, shelf, judgement, finding);
+    const remedies = remediesOf[index]!;
     expectOnce(
       remedies.map(({ label }) => label),
       finding.title()

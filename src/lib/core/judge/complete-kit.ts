@@ -12,7 +12,7 @@ import type { Project } from '../model/project';
 import type { Shelf } from '../model/shelf';
 import { connectionsOf } from '../rigs/connections';
 import { PlanEvaluation } from './incremental';
-import { completeJudgement, worstFirst } from './judge-plan';
+import { completeJudgement, judgePlan, worstFirst } from './judge-plan';
 import type { Judgement } from './judgement';
 import type { HowToPlace, TrackedJudgement } from './incremental';
 import { jointRows, joints } from './joint-rows';
@@ -31,6 +31,13 @@ export interface CompletedKit {
   judgement: Judgement;
 }
 
+export interface Completing {
+  /** The finding that is being mended: what it leaves open is closed, too. */
+  mending?: string;
+  /** How the complete kit is put in place; by default every part at its best. */
+  howToPlace?: HowToPlace;
+}
+
 /**
  * Adds the cheapest parts that close what a change has left open, so that a proposed part comes with
  * its cable, ring or thread piece, and a lamp with its stand. What was open before stays as it was, but for the
@@ -40,12 +47,42 @@ export function completeKit(
   trackedBefore: TrackedJudgement,
   project: Project,
   shelf: Shelf,
-  { mending, howToPlace }: { mending?: string; howToPlace?: HowToPlace } = {}
+  { mending, howToPlace = 'best' }: Completing = {}
 ): CompletedKit {
+  const { evaluation, acts, leftOpen } = closeOpenEnds(trackedBefore, project, shelf, mending);
+  const { project: complete } = evaluation;
+  const judgement =
+    howToPlace === 'best'
+      ? judgePlan(complete, activePlan(complete), shelf, { before: trackedBefore })
+      : completeJudgement(evaluation);
+  return { project: complete, acts, leftOpen, judgement };
+}
+
+/** A kit to which all has come that closes what a change has left open, before the whole of it is judged. */
+export interface ClosedKit {
+  evaluation: PlanEvaluation;
+  acts: Act[];
+  leftOpen: readonly Finding[];
+}
+
+/**
+ * Only what is new is tried beside the parts as they lie: were every part put at its best here, one that has been lying
+ * in the bag unjoined would be, and each change would come with what joins it.
+ *
+ * @param sceneId where only what is found in this scene is asked, and nothing of the whole kit
+ */
+export function closeOpenEnds(
+  trackedBefore: TrackedJudgement,
+  project: Project,
+  shelf: Shelf,
+  mending?: string,
+  sceneId?: string
+): ClosedKit {
   const begin = (now: Project, besideComing: boolean) =>
     new PlanEvaluation(now, activePlan(now), shelf, undefined, trackedBefore, {
-      howToPlace,
-      besideComing
+      howToPlace: 'as before',
+      besideComing,
+      sceneId
     });
   const acts: Act[] = [];
   let evaluation = begin(project, true);
@@ -68,7 +105,7 @@ export function completeKit(
     evaluation.rigs.some((rig) => missingIn(rig, false) > missingIn(rig, true))
   )
     evaluation = begin(evaluation.project, false);
-  return { project: evaluation.project, acts, leftOpen, judgement: completeJudgement(evaluation) };
+  return { evaluation, acts, leftOpen };
 }
 
 /** Joints the bag leaves open, and parts that are missing and come along; worst first. */

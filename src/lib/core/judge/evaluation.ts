@@ -16,7 +16,7 @@ import { closeJoints } from './close-joints';
 import { voiceGoesInto } from '../rigs/sound-path';
 import { judgePlan } from './judge-plan';
 import { questionsOf } from './questions';
-import { remediesFor } from './settle';
+import { remediesOfEach } from './settle';
 import { settingsOf } from './settings';
 import { verdictsUnderSchools } from './verdicts';
 
@@ -239,6 +239,7 @@ export function evaluate(project: Project, plan: Plan, shelf: Shelf) {
   // Remedies are tried on the plan that is shown; another one is judged as if it were.
   const asked = { ...project, activePlanId: plan.id };
   const evaluation = evaluationOf(project, plan, shelf, judgement);
+  const remedies = remediesOfEach(asked, shelf, judgement);
   return {
     ...evaluation,
     scenes: evaluation.scenes.map((scene, index) => ({
@@ -247,16 +248,14 @@ export function evaluate(project: Project, plan: Plan, shelf: Shelf) {
     })),
     findings: evaluation.findings.map((finding, index) => ({
       ...finding,
-      remedies: remediesFor(asked, shelf, judgement, judgement.findings[index]!).map(
-        ({ label, act, costMinor, brings, mends, unblocks }) => ({
-          label,
-          act,
-          costMinor,
-          mends,
-          unblocks,
-          brings
-        })
-      )
+      remedies: remedies[index]!.map(({ label, act, costMinor, brings, mends, unblocks }) => ({
+        label,
+        act,
+        costMinor,
+        mends,
+        unblocks,
+        brings
+      }))
     }))
   };
 }

@@ -5,7 +5,7 @@ import type { UnitSystem } from '../model/project';
 import { cautionsFor } from './cautions';
 import { judgePlan } from './judge-plan';
 import { questionsOf } from './questions';
-import { remediesFor } from './settle';
+import { remediesOfEach } from './settle';
 import { settingsOf } from './settings';
 import { anyProject, Chances } from './tests/random-kits';
 import { faultsOfForm, metricIn } from './tests/sentence-form';
@@ -43,8 +43,10 @@ function* said(
     expect(low).toBeLessThanOrEqual(high + 1e-9);
   }
   if (!withRemedies) return;
-  for (const finding of judgement.findings.slice(0, 8))
-    for (const { label, brings } of remediesFor(project, shelf, judgement, finding)) {
+  const settled = judgement.findings.slice(0, 8);
+  const remedies = remediesOfEach(project, shelf, judgement, settled);
+  for (const [index, finding] of settled.entries())
+    for (const { label, brings } of remedies[index]!) {
       yield [`remedy for ${finding.code}`, label];
       for (const words of brings) yield [`brought by a remedy for ${finding.code}`, words];
     }

@@ -8,7 +8,7 @@ import { activePlan } from '../model/active-plan';
 import { newProject } from '../model/new-project';
 import type { Project } from '../model/project';
 import { judgePlan } from './judge-plan';
-import { remediesFor } from './settle';
+import { remediesFor, remediesOfEach } from './settle';
 import { anyProject, Chances } from './tests/random-kits';
 
 const judged = (project: Project) => judgePlan(project, activePlan(project), shelfOf(project));
@@ -20,13 +20,10 @@ describe('a remedy', () => {
     (seed) => {
       const project = anyProject(new Chances(seed * 31));
       const judgement = judged(project);
-      for (const finding of judgement.findings.slice(0, 10))
-        for (const { act, label, costMinor } of remediesFor(
-          project,
-          shelfOf(project),
-          judgement,
-          finding
-        )) {
+      const settled = judgement.findings.slice(0, 10);
+      const remedies = remediesOfEach(project, shelfOf(project), judgement, settled);
+      for (const [index, finding] of settled.entries())
+        for (const { act, label, costMinor } of remedies[index]!) {
           const acts = flat(act);
           const added = acts.flatMap((act) => (act.type === 'add line' ? act.line.gearId : []));
           for (const act of acts)

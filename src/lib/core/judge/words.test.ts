@@ -6,7 +6,7 @@ import type { UnitSystem } from '../model/project';
 import { unitSystems } from '../model/word-lists';
 import { calmKit, judged } from './tests/calm-kit';
 import { causes } from './tests/causes';
-import { remediesFor } from './settle';
+import { remediesOfEach } from './settle';
 import { settingsOf } from './settings';
 
 /** What must never be read by a person: what a program says when it has nothing to say. */
@@ -27,10 +27,11 @@ function allWords(name: string, units: UnitSystem): [string, string][] {
   causes[name]!(project);
   const shelf = shelfOf(project);
   const judgement = judged(project);
-  return judgement.findings.flatMap((finding) => [
+  const remedies = remediesOfEach(project, shelf, judgement);
+  return judgement.findings.flatMap((finding, index) => [
     [`${finding.code} title`, finding.title()] as [string, string],
     [`${finding.code} why`, finding.why()] as [string, string],
-    ...remediesFor(project, shelf, judgement, finding).flatMap(({ label, brings }) =>
+    ...remedies[index]!.flatMap(({ label, brings }) =>
       [label, ...brings].map((words): [string, string] => [`${finding.code} remedy`, words])
     )
   ]);

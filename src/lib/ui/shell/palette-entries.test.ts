@@ -3,22 +3,20 @@ import { demoProject } from '../../catalogue/demos/saltmarsh-loom';
 import { catalogue } from '../../catalogue/load-catalogue';
 import { applyAct } from '../../core/acts/apply-act';
 import { judgePlan } from '../../core/judge/judge-plan';
-import { remediesFor } from '../../core/judge/settle';
+import { remediesOfEach } from '../../core/judge/settle';
 import { activePlan } from '../../core/model/active-plan';
 import { firstEntries, paletteEntries } from './palette-entries';
 import { paletteSearch } from './palette-search';
 
 const project = demoProject();
 const judgement = judgePlan(project, activePlan(project), catalogue);
+const remedies = remediesOfEach(project, catalogue, judgement);
 const entries = paletteEntries({
   project,
   shelf: catalogue,
   judgement,
   remedies: Object.fromEntries(
-    judgement.findings.map((finding) => [
-      finding.key,
-      remediesFor(project, catalogue, judgement, finding)
-    ])
+    judgement.findings.map((finding, index) => [finding.key, remedies[index]!])
   ),
   undo: 'add a lens',
   redo: undefined

@@ -3,6 +3,7 @@ import type { Project } from '../../model/project';
 import type { Shelf } from '../../model/shelf';
 import type { Allocated } from '../../rigs/allocated';
 import { type Kit, makeKit } from '../../rigs/kit';
+import type { Scene } from '../../model/scene';
 import { overridesOf, placeRig } from '../../rigs/place-rig';
 import type { DifferingPlan, Placing } from '../incremental';
 import { choicesOf, keyOf, remember } from './remembered-choices';
@@ -22,9 +23,32 @@ export function placeBestRigs(
 ): BestRig[] {
   const rigs: BestRig[] = [];
   for (const scene of project.scenes) {
+    if (placing.sceneId !== undefined && placing.sceneId !== scene.id) continue;
+    const untouched = rigsOfUntouched(scene, plan, before, placing);
+    if (untouched) {
+      rigs.push(...untouched);
+      continue;
+    }
     const allocated: Allocated = new Map();
     for (const angle of scene.angles)
       rigs.push(placeBest({ project, plan, kit, scene, angle, before, placing }, allocated));
+  }
+  return rigs;
+}
+
+/** The rigs of a scene of which nothing is changed, where they are to stay as they were. */
+function rigsOfUntouched(
+  scene: Scene,
+  plan: Plan,
+  before: DifferingPlan | undefined,
+  { howToPlace }: Placing
+): BestRig[] | undefined {
+  if (!before?.hasOnlyOtherRigs || howToPlace !== 'as before') return undefined;
+  const rigs: BestRig[] = [];
+  for (const angle of scene.angles) {
+    const rig = before.rigBefore(scene, angle);
+    if (!rig || rig.overrides !== overridesOf(plan, scene, angle)) return undefined;
+    rigs.push({ rig, way: undefined, difference: undefined });
   }
   return rigs;
 }
@@ -82,10 +106,9 @@ function placeBest(rigging: Rigging, allocated: Allocated): BestRig {
     return { rig, way: remembered ?? undefined, difference: undefined };
   }
   const rigBefore =
-    before && placing.howToPlace === 'as before' ? before.rigBefore(angle) : undefined;
-  // What was said and is not any more must not be kept.
+    before && placing.howToPlace === 'as before' ? before.rigBefore(scene, angle) : undefined;
   const kept =
-    before && rigBefore && rigBefore.overrides === said
+    before && rigBefore
       ? keepParts(rigging, allocated, said, rigBefore, before.newParts)
       : undefined;
   const chosen = kept ?? chooseParts(rigging, allocated, said);

@@ -124,9 +124,12 @@ export function keepParts(
   const { kit, scene, angle } = rigging;
   const isThere = (lineId: string) => lineId === NO_PART || kit.byLine(lineId) !== undefined;
   const isNew = (lineId: string) => lineIds.has(lineId);
-  const choices = [...choicesIn(before)];
+  const choices = choicesIn(before).map((choice, job) =>
+    saidFields[job]!.every((field) => said?.[field] === before.overrides?.[field]) ? choice : {}
+  );
   // With another body another lens may be the right one.
-  if (before.body && !isThere(before.body.line.id)) choices[0] = choices[1] = {};
+  if (before.body && !isThere(before.body.line.id)) choices[0] = {};
+  if (linesOf(choices[0]!).length === 0) choices[1] = {};
   const trying = new Trying(rigging, allocated, said);
   let best = trying.rig(
     Object.assign({}, ...choices, said, { sceneId: scene.id, angleId: angle.id }) as Rig
@@ -150,6 +153,15 @@ export function keepParts(
   }
   return best;
 }
+
+/** What is said of each job: where that is another than before, nothing of it is kept. */
+const saidFields: readonly (readonly (keyof Choice)[])[] = [
+  ['bodyLineId'],
+  ['lensLineId'],
+  ['supportLineId'],
+  ['micLineId', 'micPlace'],
+  ['keyLampLineId', 'fillLampLineId', 'lamps']
+];
 
 /** With what kind of part a place for a microphone opens. */
 const holderAt: Readonly<Partial<Record<string, GearKind>>> = {

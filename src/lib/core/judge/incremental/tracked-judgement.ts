@@ -161,6 +161,8 @@ export interface Placing {
    * it, a lamp before its stand. Without, what cannot be joined or held is left in the bag where something else serves.
    */
   besideComing?: boolean;
+  /** Only this scene is put in place, where nothing is asked of the others. */
+  sceneId?: string;
 }
 
 /** New parts of a kit, and of which kinds they are. */
@@ -178,6 +180,13 @@ function newPartsIn(before: Kit, kit: Kit): NewParts {
   };
 }
 
+/** Where a camera, a microphone and lamps can go in a scene, and whether any is wanted, is as it was. */
+const asksForTheSame = (before: Scene, after: Scene): boolean =>
+  before.style === after.style &&
+  before.lightSource === after.lightSource &&
+  before.hasDeskFeed === after.hasDeskFeed &&
+  (before.voice === 'none') === (after.voice === 'none');
+
 export class DifferingPlan {
   constructor(
     private readonly tracked: TrackedJudgement,
@@ -186,9 +195,21 @@ export class DifferingPlan {
     private readonly briefIsSame: boolean
   ) {}
 
-  /** The rig an angle had before; undefined where there was none. */
-  rigBefore(angle: Angle): PlacedRig | undefined {
-    return this.tracked.judgement.angles.find((one) => one.angle === angle)?.rig;
+  /** The rig an angle had before; undefined where there was none, or where its jobs are others now. */
+  rigBefore(scene: Scene, angle: Angle): PlacedRig | undefined {
+    return this.tracked.judgement.angles.find(
+      (one) =>
+        one.angle === angle ||
+        (one.scene.id === scene.id &&
+          one.angle.id === angle.id &&
+          asksForTheSame(one.scene, scene) &&
+          one.angle.cameraPlace === angle.cameraPlace)
+    )?.rig;
+  }
+
+  /** The same kit for the same brief: at most it is used in another way in some scenes. */
+  get hasOnlyOtherRigs(): boolean {
+    return this.briefIsSame && this.kits.kinds === 0 && this.kits.fields === 0;
   }
 
   /** Parts the kit did not hold before, or fewer pieces of them. */
