@@ -105,7 +105,7 @@
       keysOpen = true;
       return;
     }
-    const view = views.find((one) => one.key === event.key);
+    const view = views.find((view) => view.key === event.key);
     if (view && satchel.status === 'ready') {
       event.preventDefault();
       void goto(view.path);

@@ -110,10 +110,10 @@ function rankAgreement(pairs: readonly (readonly [number, number])[]): number {
   let xy = 0;
   let xx = 0;
   let yy = 0;
-  for (let at = 0; at < pairs.length; at++) {
-    xy += (x[at]! - mean) * (y[at]! - mean);
-    xx += (x[at]! - mean) ** 2;
-    yy += (y[at]! - mean) ** 2;
+  for (let index = 0; index < pairs.length; index++) {
+    xy += (x[index]! - mean) * (y[index]! - mean);
+    xx += (x[index]! - mean) ** 2;
+    yy += (y[index]! - mean) ** 2;
   }
   return xy / Math.sqrt(xx * yy);
 }

@@ -51,7 +51,7 @@
             ><SceneCard
               {scene}
               {project}
-              angle={judgement.angles.find((one) => one.scene.id === scene.id)}
+              angle={judgement.angles.find((angle) => angle.scene.id === scene.id)}
               onact={(act) => satchel.act(act)}
             /></Guarded
           >

@@ -167,7 +167,7 @@
     {#if cautions.length > 0}
       <h2>Mind</h2>
       <ul class="plain">
-        {#each cautions as caution, at (at)}<li>{caution}</li>{/each}
+        {#each cautions as caution, index (index)}<li>{caution}</li>{/each}
       </ul>
     {/if}
   </article>

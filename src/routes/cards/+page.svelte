@@ -76,7 +76,7 @@
     </header>
     <div class="which">
       <ContentSwitcher size="sm" bind:selectedIndex={shown} aria-label="Which card">
-        {#each cards as one (one.id)}<Switch text={one.title} />{/each}
+        {#each cards as card (card.id)}<Switch text={card.title} />{/each}
       </ContentSwitcher>
     </div>
     {#if failure}<p class="fault" role="alert">{failure}</p>{/if}

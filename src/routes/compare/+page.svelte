@@ -76,9 +76,9 @@
           <thead>
             <tr>
               <th scope="col"></th>
-              {#each comparison.plans as one (one.plan.id)}
+              {#each comparison.plans as plan (plan.plan.id)}
                 <th scope="col"
-                  >{one.plan.name}{one.plan.id === satchel.plan.id ? ' (shown)' : ''}</th
+                  >{plan.plan.name}{plan.plan.id === satchel.plan.id ? ' (shown)' : ''}</th
                 >
               {/each}
             </tr>
@@ -101,7 +101,7 @@
             </tr>
             <tr>
               <th scope="row"
-                >Worth{comparison.plans.some((one) => one.judgement.merit.stops > 0)
+                >Worth{comparison.plans.some((plan) => plan.judgement.merit.stops > 0)
                   ? ', once settled'
                   : ''}</th
               >
@@ -112,11 +112,11 @@
                     : ''}</td
                 >{/each}
             </tr>
-            {#each satchel.project.scenes as scene, at (scene.id)}
+            {#each satchel.project.scenes as scene, index (scene.id)}
               <tr>
-                <th scope="row">{scene.name} <span class="soft">{reasonOf(at)}</span></th>
+                <th scope="row">{scene.name} <span class="soft">{reasonOf(index)}</span></th>
                 {#each comparison.plans as { plan, judgement } (plan.id)}
-                  {@const merit = judgement.merit.scenes[at]}
+                  {@const merit = judgement.merit.scenes[index]}
                   <td class="figures"
                     >{merit ? Math.round(merit.low) : ''}{merit && !merit.works
                       ? ', blocked'
@@ -133,14 +133,14 @@
             {#each comparison.lines as row (row.gearId)}
               <tr data-gear={row.gearId}>
                 <th scope="row">{row.name}</th>
-                {#each row.lines as line, at (comparison.plans[at]!.plan.id)}
+                {#each row.lines as line, index (comparison.plans[index]!.plan.id)}
                   {@const act = takeAcross(satchel.plan, row, line)}
                   <td
                     >{choiceWords(line)}
-                    {#if act && comparison.plans[at]!.plan.id !== satchel.plan.id}
+                    {#if act && comparison.plans[index]!.plan.id !== satchel.plan.id}
                       <Button size="small" kind="ghost" on:click={() => void satchel.act(act)}
                         >{line ? 'take it' : 'leave it out'}<span class="unseen"
-                          >, {row.name}, as in {comparison.plans[at]!.plan.name}</span
+                          >, {row.name}, as in {comparison.plans[index]!.plan.name}</span
                         ></Button
                       >
                     {/if}</td
@@ -160,7 +160,7 @@
               {#each comparison.findings as finding, row (row)}
                 <tr>
                   <th scope="row">{finding.title}</th>
-                  {#each finding.stands as stands, at (comparison.plans[at]!.plan.id)}
+                  {#each finding.stands as stands, index (comparison.plans[index]!.plan.id)}
                     <td class:over={stands && finding.severity === 'stop'}
                       >{stands ? (finding.severity === 'stop' ? 'blocks' : 'weakens') : '—'}</td
                     >

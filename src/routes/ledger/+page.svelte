@@ -42,7 +42,7 @@
       ? [
           ...moneyDays(money, buying, today, say, satchel.project),
           ...shootEvenings(satchel.project, today)
-        ].sort((one, other) => (one.day < other.day ? -1 : one.day > other.day ? 1 : 0))
+        ].sort((a, b) => (a.day < b.day ? -1 : a.day > b.day ? 1 : 0))
       : []
   );
   $effect(() => void ownedThings.open(false));

@@ -33,11 +33,11 @@
   const scene = $derived(project?.scenes.find(({ id }) => id === sceneId) ?? project?.scenes[0]);
   /** The first camera position of a scene hears its voice. */
   const takenIn = (id: string | undefined): TakenIn | undefined => {
-    const judged = angles.find((one) => one.scene.id === id);
+    const judged = angles.find((angle) => angle.scene.id === id);
     return judged && { scene: judged.scene, record: judged.record, mic: judged.rig.mic?.gear };
   };
   const taken = $derived(takenIn(scene?.id));
-  const judgedAngles = $derived(angles.filter((one) => one.scene.id === scene?.id));
+  const judgedAngles = $derived(angles.filter((angle) => angle.scene.id === scene?.id));
   const today = dayHere(new Date());
   let openedFor = '';
   $effect(() => {
@@ -73,7 +73,7 @@
       : [...pickedIds, id].slice(-3);
   }
   const sceneName = (id: string | undefined) =>
-    project?.scenes.find((one) => one.id === id)?.name ?? 'no scene';
+    project?.scenes.find((scene) => scene.id === id)?.name ?? 'no scene';
   function wordOf(take: KeptTake): string {
     return take.kind === 'still'
       ? 'still'
@@ -112,7 +112,10 @@
           selected={scene?.id ?? ''}
           on:update={({ detail }) => (sceneId = String(detail))}
         >
-          {#each project.scenes as one (one.id)}<SelectItem value={one.id} text={one.name} />{/each}
+          {#each project.scenes as scene (scene.id)}<SelectItem
+              value={scene.id}
+              text={scene.name}
+            />{/each}
         </Select>
         <FileUploaderDropContainer
           multiple

@@ -60,7 +60,7 @@
       Math.max(shown?.startsAtMin ?? 0, cursor ?? story[0]?.atMin ?? 0)
     )
   );
-  const act = (one: Act) => void satchel.act(one);
+  const act = (act: Act) => void satchel.act(act);
 
   /** What the days are run for: anew when any of it changes. */
   let ranFor = '';
@@ -181,7 +181,7 @@
             running={many.running}
             onact={act}
             ontry={(habits) =>
-              (trying = habits?.filter((one): one is HabitId => one !== undefined))}
+              (trying = habits?.filter((habit): habit is HabitId => habit !== undefined))}
             isTrying={trying !== undefined}
             {marked}
           /></Guarded

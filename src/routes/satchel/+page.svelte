@@ -31,22 +31,22 @@
   let why = $state.raw<Why | undefined>(undefined);
 
   function setStep(lineId: string, step: 'now' | 'later') {
-    const line = satchel.plan?.lines.find((one) => one.id === lineId);
+    const line = satchel.plan?.lines.find((line) => line.id === lineId);
     if (line && (line.step === 'later') !== (step === 'later'))
       void satchel.act({ type: 'change line', lineId, patch: { step } });
   }
 
   function useIn(sceneId: string, lineId: string) {
-    const line = satchel.plan?.lines.find((one) => one.id === lineId);
+    const line = satchel.plan?.lines.find((line) => line.id === lineId);
     const gear = line && satchel.shelf.byId.get(line.gearId);
-    const scene = satchel.project?.scenes.find((one) => one.id === sceneId);
+    const scene = satchel.project?.scenes.find((scene) => scene.id === sceneId);
     const act = line && gear && scene && useInScene(scene, line, gear);
     if (act) void satchel.act(act);
   }
 
   function showWhy(finding: Finding, figure: FigureId) {
     const own = judgement?.angles.find(
-      (one) => one.scene.id === finding.sceneId && one.angle.id === finding.angleId
+      (angle) => angle.scene.id === finding.sceneId && angle.angle.id === finding.angleId
     );
     if (!own) return;
     whyTitle = finding.title();

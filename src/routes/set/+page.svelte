@@ -165,12 +165,12 @@
     {/each}
     {#if scene.angles.length > 1}
       <span class="soft">camera</span>
-      {#each scene.angles as one, at (one.id)}
+      {#each scene.angles as one, index (one.id)}
         <Button
           size="small"
           kind={one.id === angle.id ? 'secondary' : 'ghost'}
           aria-pressed={one.id === angle.id}
-          on:click={() => (angleAt = at)}>{one.name}</Button
+          on:click={() => (angleAt = index)}>{one.name}</Button
         >
       {/each}
     {/if}

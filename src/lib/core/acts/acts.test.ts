@@ -114,9 +114,9 @@ describe('acts', () => {
           project = applyPatches(project, changes[at]!.inverse);
           expect(project).toEqual(states[at]);
         }
-        for (let at = 0; at < changes.length; at++) {
-          project = applyPatches(project, changes[at]!.patches);
-          expect(project).toEqual(states[at + 1]);
+        for (let index = 0; index < changes.length; index++) {
+          project = applyPatches(project, changes[index]!.patches);
+          expect(project).toEqual(states[index + 1]);
         }
       }),
       { numRuns: 60 }

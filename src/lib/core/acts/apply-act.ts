@@ -42,9 +42,9 @@ function placeBefore<T extends { id: string }>(
 }
 
 function take<T extends { id: string }>(list: T[], id: string, what: string): T {
-  const at = list.findIndex((item) => item.id === id);
-  if (at < 0) throw new ActError(`There is no ${what} "${id}" here any more.`);
-  return list.splice(at, 1)[0]!;
+  const index = list.findIndex((item) => item.id === id);
+  if (index < 0) throw new ActError(`There is no ${what} "${id}" here any more.`);
+  return list.splice(index, 1)[0]!;
 }
 
 function find<T extends { id: string }>(list: T[], id: string, what: string): T {
@@ -157,8 +157,8 @@ export function applyActTo(draft: Project, act: Act): void {
     case 'note prices': {
       const noted = (draft.priceObservations ??= []);
       for (const seen of act.observations) {
-        const at = noted.findIndex((observation) => sameSight(observation, seen));
-        if (at >= 0) noted[at] = seen;
+        const index = noted.findIndex((observation) => sameSight(observation, seen));
+        if (index >= 0) noted[index] = seen;
         else {
           roomFor(noted, MOST_OBSERVATIONS, 'price observations');
           noted.push(seen);
@@ -169,8 +169,8 @@ export function applyActTo(draft: Project, act: Act): void {
     case 'set price alert': {
       const { gearId, basis, atMostMinor } = act.alert;
       const alerts = (draft.priceAlerts ??= []);
-      const at = alerts.findIndex((alert) => alert.gearId === gearId && alert.basis === basis);
-      if (at >= 0) alerts.splice(at, 1);
+      const index = alerts.findIndex((alert) => alert.gearId === gearId && alert.basis === basis);
+      if (index >= 0) alerts.splice(index, 1);
       if (atMostMinor === undefined) return;
       roomFor(alerts, MOST_ALERTS, 'price alerts');
       alerts.push({ gearId, basis, atMostMinor });
@@ -178,8 +178,8 @@ export function applyActTo(draft: Project, act: Act): void {
     }
     case 'put income': {
       const incomes = (draft.incomes ??= []);
-      const at = incomes.findIndex(({ id }) => id === act.income.id);
-      if (at >= 0) incomes[at] = act.income;
+      const index = incomes.findIndex(({ id }) => id === act.income.id);
+      if (index >= 0) incomes[index] = act.income;
       else {
         roomFor(incomes, MOST_INCOMES, 'incomes');
         incomes.push(act.income);
@@ -191,8 +191,8 @@ export function applyActTo(draft: Project, act: Act): void {
       return;
     case 'put day log': {
       const logbook = (draft.logbook ??= []);
-      const at = logbook.findIndex(({ id }) => id === act.log.id);
-      if (at >= 0) logbook[at] = act.log;
+      const index = logbook.findIndex(({ id }) => id === act.log.id);
+      if (index >= 0) logbook[index] = act.log;
       else {
         roomFor(logbook, MOST_DAY_LOGS, 'days in the logbook');
         logbook.push(act.log);
@@ -247,11 +247,11 @@ export function applyActTo(draft: Project, act: Act): void {
         plan.rigs = plan.rigs.filter((rig) => rig.sceneId !== act.sceneId);
       return;
     case 'put gear': {
-      const at = draft.ownGear.findIndex((gear) => gear.id === act.gear.id);
-      if (at < 0) {
+      const index = draft.ownGear.findIndex((gear) => gear.id === act.gear.id);
+      if (index < 0) {
         roomFor(draft.ownGear, MOST_OWN_PARTS, 'parts of your own');
         draft.ownGear.push(asStatedGear(act.gear));
-      } else draft.ownGear[at] = asStatedGear(act.gear);
+      } else draft.ownGear[index] = asStatedGear(act.gear);
       return;
     }
     case 'put many gear': {
@@ -282,8 +282,8 @@ export function applyActTo(draft: Project, act: Act): void {
       return;
     case 'ignore': {
       const ignored = (draft.ignored ??= []);
-      const at = ignored.findIndex(({ key }) => key === act.key);
-      if (at >= 0) ignored.splice(at, 1);
+      const index = ignored.findIndex(({ key }) => key === act.key);
+      if (index >= 0) ignored.splice(index, 1);
       ignored.push({ key: act.key, reason: act.reason });
       return;
     }

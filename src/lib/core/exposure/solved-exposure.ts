@@ -47,9 +47,9 @@ const slots: (Slot | undefined)[] = new Array<Slot | undefined>(4096).fill(undef
 
 function placeOf(inputs: readonly number[]): number {
   let mixed = 0;
-  for (let at = 0; at < inputs.length; at++)
+  for (let index = 0; index < inputs.length; index++)
     // Any spread will do: what falls together is compared in full.
-    mixed = (Math.imul(mixed, 31) + ((inputs[at]! * 65_536) | 0) + at) | 0;
+    mixed = (Math.imul(mixed, 31) + ((inputs[index]! * 65_536) | 0) + index) | 0;
   return (mixed ^ (mixed >>> 13)) & (slots.length - 1);
 }
 
@@ -70,7 +70,7 @@ export function solvedFrom(
 
 function sameNumbers(a: readonly number[], b: readonly number[]): boolean {
   if (a.length !== b.length) return false;
-  for (let at = 0; at < a.length; at++) if (!Object.is(a[at], b[at])) return false;
+  for (let index = 0; index < a.length; index++) if (!Object.is(a[index], b[index])) return false;
   return true;
 }
 

@@ -41,8 +41,10 @@ describe('the cheapest of a kind', () => {
   it.each(gearKindNames)('%s: cheapest first, only what is priced here and passes', (kind) => {
     const parts = cheapestOf(shelf, project, kind);
     expect(parts.length).toBeGreaterThan(0);
-    for (let at = 1; at < parts.length; at++)
-      expect(parts[at]!.priceNew!.likely).toBeGreaterThanOrEqual(parts[at - 1]!.priceNew!.likely);
+    for (let index = 1; index < parts.length; index++)
+      expect(parts[index]!.priceNew!.likely).toBeGreaterThanOrEqual(
+        parts[index - 1]!.priceNew!.likely
+      );
     expect(parts.every((gear) => gear.priceNew?.currency === 'GBP')).toBe(true);
     const heavy = cheapestOf(shelf, project, kind, ({ massG }) => (massG ?? 0) > 200);
     expect(heavy).toEqual(parts.filter(({ massG }) => (massG ?? 0) > 200));
@@ -97,11 +99,11 @@ describe('what is proposed', () => {
   const mic = plan.lines.find(({ gearId }) => catalogue.byId.get(gearId)?.kind === 'microphone')!;
 
   it('in place of a part stands where that stood', () => {
-    const at = plan.lines.indexOf(mic);
+    const index = plan.lines.indexOf(mic);
     const gear = catalogue.ofKind('microphone')[0]!;
     const after = activePlan(applyAct(project, swapFor(mic.id)(newLine(plan, gear))));
     expect(after.lines).toHaveLength(plan.lines.length);
-    expect(after.lines[at]!.gearId).toBe(gear.id);
+    expect(after.lines[index]!.gearId).toBe(gear.id);
     expect(after.lines.some(({ id }) => id === mic.id)).toBe(false);
   });
 

@@ -91,16 +91,16 @@ beforeAll(() => {
 describe('what a row of the finding table says it reads', () => {
   it.each(angleFindings.map((row, index) => [`${row.code}: ${row.about}`, index] as const))(
     '%s',
-    (_, at) => {
-      const { reads } = angleFindings[at]!;
-      expect(looksAtFigures[at]).toBe(reads !== undefined);
+    (_, index) => {
+      const { reads } = angleFindings[index]!;
+      expect(looksAtFigures[index]).toBe(reads !== undefined);
       const declared = new Set(reads ?? []);
       expect(
-        [...read[at]!].filter((id) => !declared.has(id)),
+        [...read[index]!].filter((id) => !declared.has(id)),
         'read, and not declared'
       ).toEqual([]);
       expect(
-        [...declared].filter((id) => !read[at]!.has(id)),
+        [...declared].filter((id) => !read[index]!.has(id)),
         'declared, and never read'
       ).toEqual([]);
     }

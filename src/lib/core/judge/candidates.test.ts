@@ -28,10 +28,10 @@ describe.each(pockets)('the %s pocket', (pocket) => {
     // Group by group: what cannot be used never stands before what can, whatever it pushes out.
     const groups = candidates.map(({ group }) => candidateGroups.indexOf(group));
     expect(groups).toEqual([...groups].sort((a, b) => a - b));
-    for (let at = 1; at < candidates.length; at++)
-      if (groups[at] === groups[at - 1])
+    for (let index = 1; index < candidates.length; index++)
+      if (groups[index] === groups[index - 1])
         expect(
-          compareKits(candidates[at - 1]!.merit, candidates[at]!.merit)
+          compareKits(candidates[index - 1]!.merit, candidates[index]!.merit)
         ).toBeGreaterThanOrEqual(0);
   });
 
@@ -153,8 +153,8 @@ describe('merit', () => {
         'sound'
       )
     );
-    for (let at = 1; at < sounds.length; at++)
-      expect(sounds[at]!).toBeGreaterThanOrEqual(sounds[at - 1]!);
+    for (let index = 1; index < sounds.length; index++)
+      expect(sounds[index]!).toBeGreaterThanOrEqual(sounds[index - 1]!);
   });
 
   it('more light up to need never lowers light', () => {
@@ -171,8 +171,8 @@ describe('merit', () => {
         'light'
       )
     );
-    for (let at = 1; at < lights.length; at++)
-      expect(lights[at]!).toBeGreaterThanOrEqual(lights[at - 1]!);
+    for (let index = 1; index < lights.length; index++)
+      expect(lights[index]!).toBeGreaterThanOrEqual(lights[index - 1]!);
   });
 
   it('more minutes up to need never lower endurance', () => {
@@ -186,8 +186,8 @@ describe('merit', () => {
       });
       return axisOf(copy, 'loom-lesson', 'endurance');
     });
-    for (let at = 1; at < lasts.length; at++)
-      expect(lasts[at]!).toBeGreaterThanOrEqual(lasts[at - 1]!);
+    for (let index = 1; index < lasts.length; index++)
+      expect(lasts[index]!).toBeGreaterThanOrEqual(lasts[index - 1]!);
   });
 
   it('spares in the kit never lower ease', () => {

@@ -111,9 +111,9 @@ export function closeOpenEnds(
 /** Joints the bag leaves open, and parts that are missing and come along; worst first. */
 function openEnds(evaluation: PlanEvaluation): Finding[] {
   const open: Finding[] = [];
-  for (let at = 0; at < evaluation.rigs.length; at++)
+  for (let index = 0; index < evaluation.rigs.length; index++)
     for (const row of jointRows) {
-      const one = evaluation.rowAhead(row, at);
+      const one = evaluation.rowAhead(row, index);
       if (one instanceof Finding) open.push(one);
     }
   for (const row of partRows)

@@ -26,7 +26,7 @@ interface Edge<V> {
   at: readonly (readonly [V, Said])[];
 }
 
-const edge = <V>(one: Edge<V>) => one as Edge<unknown>;
+const edge = <V>(edge: Edge<V>) => edge as Edge<unknown>;
 const scene = (project: Project) => project.scenes[0]!;
 const angle = (project: Project) => scene(project).angles[0]!;
 const lineOf = (project: Project, gearId: string) =>

@@ -67,8 +67,8 @@ export function completeJudgement(evaluation: PlanEvaluation): Judgement {
 export function worstFirst(found: readonly Finding[]): Finding[] {
   const sorted = found.filter(({ hides }) => hides === true);
   for (let rank = MOST_SEVERE; rank >= 0; rank--)
-    for (let at = 0; at < found.length; at++) {
-      const finding = found[at]!;
+    for (let index = 0; index < found.length; index++) {
+      const finding = found[index]!;
       if (finding.rank === rank && finding.hides !== true) sorted.push(finding);
     }
   return sorted;
@@ -100,12 +100,12 @@ function findingsOf(
     : foundFromNothing(evaluation, 0, angles.length);
   const findings: Finding[] = [];
   const open: AngleFindingRow[][] = [];
-  for (let at = 0; at < angles.length; at++) {
+  for (let index = 0; index < angles.length; index++) {
     const openHere: AngleFindingRow[] = [];
-    for (const one of found[at]!) {
+    for (const one of found[index]!) {
       if (typeof one !== 'number') findings.push(one);
       else {
-        const { rig, record } = angles[at]!;
+        const { rig, record } = angles[index]!;
         const row = angleFindings[one]!;
         if (row.onlyNotes !== true) openHere.push(row);
         askForRow(row, rig, record, asked, findings);
@@ -160,16 +160,16 @@ function scoresOf(
 ): SceneScores[] {
   const scores = scenes.map((): SceneScores => ({ ...noScores }));
   const weakening = findings.filter(({ severity }) => severity === 'warn');
-  for (let at = 0; at < angles.length; at++) {
-    const { rig, record, scene, angle } = angles[at]!;
+  for (let index = 0; index < angles.length; index++) {
+    const { rig, record, scene, angle } = angles[index]!;
     const ofScene = scores[scenes.indexOf(scene)]!;
     const losses = lossesByFinding(
       rig,
       weakening.filter((finding) => concerns(finding, scene, angle)).map(({ row }) => row)
     );
     // What is not ruled out may weaken: the low end counts it, the high end does not.
-    const possible = open[at]!.length === 0 ? noLosses : lossesByFinding(rig, open[at]!);
-    const difference = differences?.[at];
+    const possible = open[index]!.length === 0 ? noLosses : lossesByFinding(rig, open[index]!);
+    const difference = differences?.[index];
     for (const axis of axes) {
       const sum = difference ? difference.sum(axis, record) : sumAxis(axis, rig, record);
       if (!sum) continue;

@@ -145,14 +145,14 @@ const mostTellingFirst = (a: Question, b: Question): number =>
 function* bestAtEnds(
   project: Project,
   shelf: Shelf,
-  one: Open
+  open: Open
 ): Generator<void, [string | undefined, string | undefined] | undefined, void> {
-  const { gear } = one;
-  const field = fieldOf(gear, one.row.asks.field);
+  const { gear } = open;
+  const field = fieldOf(gear, open.row.asks.field);
   if (!gear || !field) return undefined;
   const best: (string | undefined)[] = [];
-  for (const end of one.ends) {
-    const answered = withValueAt(gear, field.key, answerOf(one, end));
+  for (const end of open.ends) {
+    const answered = withValueAt(gear, field.key, answerOf(open, end));
     const others = project.ownGear.filter(({ id }) => id !== gear.id);
     best.push(
       yield* findingBestCandidate(
@@ -203,12 +203,12 @@ function judgeAnswered(
 ): Judgement {
   const noted = new Map<string, GearItem>();
   let supposed: SupposedAnswer | undefined;
-  for (const [one, value] of answers) {
-    const { row, gear, lineId, finding } = one;
+  for (const [answer, value] of answers) {
+    const { row, gear, lineId, finding } = answer;
     const field = gear && fieldOf(gear, row.asks.field);
     if (field) {
       const before = noted.get(gear.id) ?? gear;
-      noted.set(gear.id, withValueAt(before, field.key, answerOf(one, value)));
+      noted.set(gear.id, withValueAt(before, field.key, answerOf(answer, value)));
     } else supposed ??= { leaf: finding.figure!, lineId, value };
   }
   const seen = noted.size === 0 ? shelf : makeShelf(shelf.items, [...noted.values()]);

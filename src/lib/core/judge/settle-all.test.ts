@@ -166,8 +166,8 @@ describe('remedies', () => {
 
   it('stand by what the kit gains for their price, those that mend first', () => {
     for (const { remedies } of offered)
-      for (let at = 1; at < remedies.length; at++) {
-        const [remedy, next] = [remedies[at - 1]!, remedies[at]!];
+      for (let index = 1; index < remedies.length; index++) {
+        const [remedy, next] = [remedies[index - 1]!, remedies[index]!];
         if (remedy.mends === next.mends && remedy.brings.length === next.brings.length)
           expect(remedy.gainPerMoney).toBeGreaterThanOrEqual(next.gainPerMoney);
       }

@@ -115,9 +115,9 @@ export class TriedKits {
     const { project, shelf } = this.changed(act);
     const { key, sceneId } = finding;
     const { evaluation } = closeOpenEnds(this.tracked, project, shelf, key, sceneId);
-    const at = evaluation.rigs.findIndex(({ angle }) => angle.id === finding.angleId);
-    if (at < 0) return false;
-    const now = evaluation.rowReused(row, at);
+    const index = evaluation.rigs.findIndex(({ angle }) => angle.id === finding.angleId);
+    if (index < 0) return false;
+    const now = evaluation.rowReused(row, index);
     return now instanceof Finding && now.key === key && !isEased(finding, now);
   }
 

@@ -36,7 +36,7 @@ export function whatChanges(
 ): { settles: FindingChange[]; breaks: FindingChange[] } {
   const breaks = worseIn(after, before);
   const settles = worseIn(before, after).filter(
-    ({ code }) => !breaks.some((one) => one.code === graver[code])
+    ({ code }) => !breaks.some(({ code: broken }) => broken === graver[code])
   );
   return { settles, breaks };
 }

@@ -63,20 +63,20 @@ function combine({ axes: judged, points, weights: said }: Weighed) {
   let weightSum = 0;
   let sum = 0;
   let heaviest = 0;
-  for (let at = 0; at < points.length; at++) {
-    const weight = weights[at]!;
+  for (let index = 0; index < points.length; index++) {
+    const weight = weights[index]!;
     weightSum += weight;
-    sum += weight * points[at]!;
+    sum += weight * points[index]!;
     if (weight > heaviest) heaviest = weight;
   }
   if (weightSum === 0) return { merit: 0, worst: undefined, pull: 0 };
   let least = Infinity;
   let worst: Axis | undefined;
-  for (let at = 0; at < points.length; at++) {
-    const pulled = 100 - (weights[at]! / heaviest) * (100 - points[at]!);
+  for (let index = 0; index < points.length; index++) {
+    const pulled = 100 - (weights[index]! / heaviest) * (100 - points[index]!);
     if (pulled < least) {
       least = pulled;
-      worst = judged[at];
+      worst = judged[index];
     }
   }
   const mean = sum / weightSum;

@@ -7,11 +7,12 @@ export function mates(a: Port, b: Port): boolean {
 
 /** True when one of the ports mates with one of the others. */
 export function meet(ports: readonly Port[], others: readonly Port[]): boolean {
-  for (let at = 0; at < ports.length; at++) if (meetsAny(ports[at]!, others)) return true;
+  for (let index = 0; index < ports.length; index++)
+    if (meetsAny(ports[index]!, others)) return true;
   return false;
 }
 
 export function meetsAny(port: Port, others: readonly Port[]): boolean {
-  for (let at = 0; at < others.length; at++) if (mates(port, others[at]!)) return true;
+  for (let index = 0; index < others.length; index++) if (mates(port, others[index]!)) return true;
   return false;
 }

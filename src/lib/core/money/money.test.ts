@@ -73,10 +73,10 @@ describe('the running account', () => {
   it('has a remainder after every line that adds up to the last', () => {
     const statement = statementOf(project, activePlan(project), shelf);
     let left: number = statement.spendableMinor;
-    for (const one of statement.lines) {
-      left -= one.firmMinor;
-      expect(one.remainingMinor).toBe(left);
-      expect(one.runningMinor).toBe(statement.spendableMinor - left);
+    for (const line of statement.lines) {
+      left -= line.firmMinor;
+      expect(line.remainingMinor).toBe(left);
+      expect(line.runningMinor).toBe(statement.spendableMinor - left);
     }
     expect(statement.remainingMinor).toBe(left);
     const pocketSum = Object.values(statement.pockets).reduce(

@@ -75,7 +75,7 @@ const pricedByMoney = memoOf((_shelf: Shelf) => new Map<string, Shelf>());
 /** A shelf with its prices in the currency of a project, each beside what it was stated as; the same one where all are. */
 export function pricedFor(project: Money, shelf: Shelf): Shelf {
   const { currency, rates } = project;
-  const key = `${currency} ${(rates ?? []).map((one) => `${one.currency}${one.perUnit}${one.date}`).join()}`;
+  const key = `${currency} ${(rates ?? []).map((rate) => `${rate.currency}${rate.perUnit}${rate.date}`).join()}`;
   const known = pricedByMoney(shelf);
   let priced = known.get(key);
   if (!priced) {

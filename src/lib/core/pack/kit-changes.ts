@@ -110,9 +110,9 @@ export function actsToKit(plan: Plan, kit: Pick<PackedKit, 'lines' | 'rigs'>): A
   const unmatched = [...plan.lines];
   // Lines keep their place in the plan where the kit holds their part, whatever the search called them.
   const matched = kit.lines.map((line) => {
-    let at = unmatched.findIndex(({ id, gearId }) => id === line.id && gearId === line.gearId);
-    if (at < 0) at = unmatched.findIndex(({ gearId }) => gearId === line.gearId);
-    return { line, before: at < 0 ? undefined : unmatched.splice(at, 1)[0] };
+    let index = unmatched.findIndex(({ id, gearId }) => id === line.id && gearId === line.gearId);
+    if (index < 0) index = unmatched.findIndex(({ gearId }) => gearId === line.gearId);
+    return { line, before: index < 0 ? undefined : unmatched.splice(index, 1)[0] };
   });
   for (const { id } of unmatched) acts.push({ type: 'remove line', lineId: id });
   for (const { line, before } of matched)

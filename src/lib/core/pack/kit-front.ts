@@ -26,10 +26,10 @@ export class KitFront<K extends PackedKit = PackedKit> {
     this.#kits = this.#kits.filter(
       ({ kit: one }) => one.priceMinor < kit.priceMinor || compareWorth(one.merit, kit.merit) > 0
     );
-    const at = this.#kits.findIndex(({ kit: one }) => one.priceMinor > kit.priceMinor);
+    const index = this.#kits.findIndex(({ kit: one }) => one.priceMinor > kit.priceMinor);
     const entry = { kit, isExpanded: false };
-    if (at < 0) this.#kits.push(entry);
-    else this.#kits.splice(at, 0, entry);
+    if (index < 0) this.#kits.push(entry);
+    else this.#kits.splice(index, 0, entry);
     return true;
   }
 

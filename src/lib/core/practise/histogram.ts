@@ -33,8 +33,8 @@ export function histogramOf(offStops: number, bins = 48): Histogram {
   let clipped = 0;
   let crushed = 0;
   for (const { reflects, share } of parts)
-    for (let at = 0; at < SAMPLES; at++) {
-      const along = (at / (SAMPLES - 1)) * 2 - 1;
+    for (let index = 0; index < SAMPLES; index++) {
+      const along = (index / (SAMPLES - 1)) * 2 - 1;
       const weight = (share * (1 - Math.abs(along))) / ((SAMPLES - 1) / 2);
       const linear = (reflects / GREY) * 2 ** (offStops + along * 2 * SPREAD_STOPS);
       const shown = GREY_SHOWN * linear ** (1 / 2.2);

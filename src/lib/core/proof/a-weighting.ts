@@ -40,7 +40,7 @@ export class AWeighting {
 
   /** Some samples further; what comes out stands in `out`. */
   run(samples: ArrayLike<number>, length: number, out: Float64Array): void {
-    for (let at = 0; at < length; at++) out[at] = samples[at]!;
+    for (let index = 0; index < length; index++) out[index] = samples[index]!;
     for (let section = 0; section < this.sections.length; section++) {
       const {
         b: [b0, b1, b2],
@@ -48,12 +48,12 @@ export class AWeighting {
       } = this.sections[section]!;
       let first = this.memory[2 * section]!;
       let second = this.memory[2 * section + 1]!;
-      for (let at = 0; at < length; at++) {
-        const value = out[at]!;
+      for (let index = 0; index < length; index++) {
+        const value = out[index]!;
         const passed = b0 * value + first;
         first = b1 * value - a1 * passed + second;
         second = b2 * value - a2 * passed;
-        out[at] = passed;
+        out[index] = passed;
       }
       this.memory[2 * section] = first;
       this.memory[2 * section + 1] = second;

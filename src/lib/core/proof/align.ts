@@ -94,8 +94,8 @@ const thinned = (samples: Float32Array, every: number): Float64Array =>
 
 function thinnedSum(samples: ArrayLike<number>, every: number): Float64Array {
   const out = new Float64Array(Math.floor(samples.length / every));
-  for (let at = 0; at < out.length; at++)
-    for (let n = 0; n < every; n++) out[at]! += samples[at * every + n]!;
+  for (let index = 0; index < out.length; index++)
+    for (let n = 0; n < every; n++) out[index]! += samples[index * every + n]!;
   return out;
 }
 
@@ -130,10 +130,10 @@ function bestLag(
   const a = spectrumOf(one);
   const b = spectrumOf(other);
   const product = fft.createComplexArray();
-  for (let at = 0; at < product.length; at += 2) {
-    const [ar, ai, br, bi] = [a[at]!, a[at + 1]!, b[at]!, b[at + 1]!];
-    product[at] = ar * br + ai * bi;
-    product[at + 1] = ai * br - ar * bi;
+  for (let index = 0; index < product.length; index += 2) {
+    const [ar, ai, br, bi] = [a[index]!, a[index + 1]!, b[index]!, b[index + 1]!];
+    product[index] = ar * br + ai * bi;
+    product[index + 1] = ai * br - ar * bi;
   }
   const correlation = fft.createComplexArray();
   fft.inverseTransform(correlation, product);

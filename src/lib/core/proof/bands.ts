@@ -59,8 +59,8 @@ export class BandMeter {
   private measure(): void {
     this.filled = 0;
     this.skipped = SIZE * (EVERY - 1);
-    for (let at = 0; at < SIZE; at++)
-      this.block[at]! *= 0.5 - 0.5 * Math.cos((2 * Math.PI * at) / SIZE);
+    for (let index = 0; index < SIZE; index++)
+      this.block[index]! *= 0.5 - 0.5 * Math.cos((2 * Math.PI * index) / SIZE);
     this.fft.realTransform(this.spectrum, this.block);
     let power = 0;
     const bands = Float32Array.from(this.edges, ([from, to], band) => {

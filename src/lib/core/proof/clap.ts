@@ -19,19 +19,20 @@ export function clapAtS(samples: Float32Array, sampleRate: number): number | und
   const step = Math.max(1, Math.round(sampleRate * STEP_S));
   const steps = Math.floor(samples.length / step);
   const power = new Float64Array(steps);
-  for (let at = 0; at < steps * step; at++)
-    power[Math.floor(at / step)]! += samples[at]! ** 2 / step;
+  for (let index = 0; index < steps * step; index++)
+    power[Math.floor(index / step)]! += samples[index]! ** 2 / step;
   let before = 0;
   let best = -1;
-  for (let at = 1; at < steps; at++) {
-    before += power[at - 1]!;
-    if (at > BEFORE_STEPS) before -= power[at - BEFORE_STEPS - 1]!;
+  for (let index = 1; index < steps; index++) {
+    before += power[index - 1]!;
+    if (index > BEFORE_STEPS) before -= power[index - BEFORE_STEPS - 1]!;
     const floor = Math.max(
       LEAST_POWER / STANDS_OUT,
-      before / Math.max(1, Math.min(at, BEFORE_STEPS))
+      before / Math.max(1, Math.min(index, BEFORE_STEPS))
     );
-    if (at < LEAST_HEARD_STEPS) continue;
-    if (power[at]! > floor * STANDS_OUT && (best < 0 || power[at]! > power[best]!)) best = at;
+    if (index < LEAST_HEARD_STEPS) continue;
+    if (power[index]! > floor * STANDS_OUT && (best < 0 || power[index]! > power[best]!))
+      best = index;
   }
   if (best < 0) return undefined;
   // It begins where it first rises a good part of the way, in the few steps before its highest.

@@ -47,10 +47,10 @@ export function decayOf(powers: ArrayLike<number>): Decay | undefined {
   }
   if (sum <= 0) return undefined;
   const points: [number, number][] = [];
-  for (let at = 0; at < toCome.length; at++) {
-    const db = 10 * Math.log10(toCome[at]! / sum);
+  for (let index = 0; index < toCome.length; index++) {
+    const db = 10 * Math.log10(toCome[index]! / sum);
     if (!(db >= TO_DB)) break;
-    if (db <= FROM_DB) points.push([at * DECAY_STEP_S, db]);
+    if (db <= FROM_DB) points.push([index * DECAY_STEP_S, db]);
   }
   if (points.length < LEAST_POINTS) return undefined;
   const slope = slopeOf(points);
@@ -75,15 +75,15 @@ function findClap(powers: ArrayLike<number>): number {
   let best = -1;
   let most = 10 ** (CLAP_OVER_DB / 10);
   let before = 0;
-  for (let at = 0; at < powers.length; at++) {
-    const counted = Math.min(at, BEFORE_STEPS);
-    const over = powers[at]! / Math.max(1e-12, counted > 0 ? before / counted : 0);
+  for (let index = 0; index < powers.length; index++) {
+    const counted = Math.min(index, BEFORE_STEPS);
+    const over = powers[index]! / Math.max(1e-12, counted > 0 ? before / counted : 0);
     if (counted >= BEFORE_STEPS / 2 && over > most) {
       most = over;
-      best = at;
+      best = index;
     }
-    before += powers[at]!;
-    if (at >= BEFORE_STEPS) before -= powers[at - BEFORE_STEPS]!;
+    before += powers[index]!;
+    if (index >= BEFORE_STEPS) before -= powers[index - BEFORE_STEPS]!;
   }
   return best;
 }

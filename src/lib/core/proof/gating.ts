@@ -61,6 +61,6 @@ export function gatedLevels(powers: ArrayLike<number>): GatedLevels {
 
 const mean = (values: ArrayLike<number>): number => {
   let sum = 0;
-  for (let at = 0; at < values.length; at++) sum += values[at]!;
+  for (let index = 0; index < values.length; index++) sum += values[index]!;
   return values.length > 0 ? sum / values.length : 0;
 };

@@ -45,8 +45,8 @@ export class HumMeter {
   }
 
   push(samples: Float64Array, length: number): void {
-    for (let at = 0; at < length; at++) {
-      this.sum += samples[at]!;
+    for (let index = 0; index < length; index++) {
+      this.sum += samples[index]!;
       if (++this.counted === this.every) this.keep();
     }
   }
@@ -64,9 +64,9 @@ export class HumMeter {
 
   private measure(): void {
     let power = 0;
-    for (let at = 0; at < SIZE; at++) {
-      this.windowed[at] = this.block[at]! * this.window[at]!;
-      power += this.block[at]! ** 2;
+    for (let index = 0; index < SIZE; index++) {
+      this.windowed[index] = this.block[index]! * this.window[index]!;
+      power += this.block[index]! ** 2;
     }
     this.fft.realTransform(this.spectrum, this.windowed);
     this.stretches.push({

@@ -70,9 +70,9 @@ export function measurePicture(
   const inside = pointsOf(width, height);
   const inFace = inside(face);
   const inGrey = inside(grey);
-  for (let y = 0, at = 0; y < height; y++)
-    for (let x = 0; x < width; x++, at += 4) {
-      const [red, green, blue] = [rgba[at]!, rgba[at + 1]!, rgba[at + 2]!];
+  for (let y = 0, index = 0; y < height; y++)
+    for (let x = 0; x < width; x++, index += 4) {
+      const [red, green, blue] = [rgba[index]!, rgba[index + 1]!, rgba[index + 2]!];
       const luma = lumaOf(red, green, blue);
       const step = Math.min(HISTOGRAM_STEPS - 1, Math.floor((luma / 256) * HISTOGRAM_STEPS));
       histogram[step]! += 1;

@@ -78,7 +78,8 @@ describe('levels', () => {
   it('come out the same however the take is cut up', () => {
     const take = sum(phrases(sine(400, 0.2, 8)), noise(0.01, 8, 9));
     const meter = new SoundMeter(RATE, 1);
-    for (let at = 0; at < take.length; at += 7001) meter.push([take.subarray(at, at + 7001)]);
+    for (let index = 0; index < take.length; index += 7001)
+      meter.push([take.subarray(index, index + 7001)]);
     expect(meter.result()).toEqual(measureSound([take], RATE));
   });
 

@@ -96,8 +96,8 @@ export class SoundMeter {
 
   private countClipped(channel: number, samples: Float32Array): void {
     let run = this.runs[channel]!;
-    for (let at = 0; at < samples.length; at++) {
-      const sample = samples[at]!;
+    for (let index = 0; index < samples.length; index++) {
+      const sample = samples[index]!;
       if (sample < FULL_SCALE && sample > -FULL_SCALE) run = 0;
       else if (++run === CLIPPED_RUN) this.clippedRuns += 1;
     }
@@ -109,13 +109,14 @@ export class SoundMeter {
     mix.fill(0, 0, length);
     highest.fill(0, 0, length);
     for (const samples of channels)
-      for (let at = 0; at < length; at++) {
-        const sample = samples[from + at]!;
-        mix[at]! += sample;
+      for (let index = 0; index < length; index++) {
+        const sample = samples[from + index]!;
+        mix[index]! += sample;
         const size = sample < 0 ? -sample : sample;
-        if (size > highest[at]!) highest[at] = size;
+        if (size > highest[index]!) highest[index] = size;
       }
-    if (channels.length > 1) for (let at = 0; at < length; at++) mix[at]! /= channels.length;
+    if (channels.length > 1)
+      for (let index = 0; index < length; index++) mix[index]! /= channels.length;
     this.weighting.run(mix, length, weighted);
     this.bands.push(mix, length);
     this.hum.push(mix, length);

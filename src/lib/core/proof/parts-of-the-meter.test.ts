@@ -21,8 +21,8 @@ describe('the A curve', () => {
     new AWeighting(RATE).run(samples, samples.length, whole);
     const filter = new AWeighting(RATE);
     const pieces: number[] = [];
-    for (let at = 0; at < samples.length; at += 777) {
-      const piece = samples.subarray(at, at + 777);
+    for (let index = 0; index < samples.length; index += 777) {
+      const piece = samples.subarray(index, index + 777);
       const out = new Float64Array(piece.length);
       filter.run(piece, piece.length, out);
       pieces.push(...out);
@@ -58,10 +58,10 @@ describe('the true peak', () => {
           const whole = new TruePeak();
           whole.push(samples);
           const pieces = new TruePeak();
-          for (let at = 0, turn = 0; at < samples.length; turn++) {
+          for (let index = 0, turn = 0; index < samples.length; turn++) {
             const length = cuts[turn % cuts.length]!;
-            pieces.push(samples.subarray(at, at + length));
-            at += length;
+            pieces.push(samples.subarray(index, index + length));
+            index += length;
           }
           const highest = Math.max(...samples.map(Math.abs));
           expect(whole.peak).toBeGreaterThanOrEqual(highest - 1e-7);
@@ -146,8 +146,8 @@ describe('moments told apart', () => {
 
   it('are shared into a quiet quarter and a loud third', () => {
     const stretches = [5, 1, 9, 3, 7, 2, 8, 4];
-    expect(quietest(stretches, (one) => one)).toEqual([1, 2]);
-    expect(loudest(stretches, (one) => one)).toEqual([9, 8, 7]);
+    expect(quietest(stretches, (stretch) => stretch)).toEqual([1, 2]);
+    expect(loudest(stretches, (stretch) => stretch)).toEqual([9, 8, 7]);
     expect(decibels(0)).toBe(SILENCE_DB);
     expect(decibels(0.5)).toBeCloseTo(-3.01, 2);
   });

@@ -164,9 +164,9 @@ export function samplesOf(
         : bits === 24
           ? (at: number) => (view.getUint16(at, true) + view.getInt8(at + 2) * 65_536) / 2 ** 23
           : (at: number) => view.getInt32(at, true) / 2 ** 31;
-  for (let frame = 0, at = 0; frame < frames; frame++)
-    for (let channel = 0; channel < channels; channel++, at += step) {
-      const sample = one(at);
+  for (let frame = 0, index = 0; frame < frames; frame++)
+    for (let channel = 0; channel < channels; channel++, index += step) {
+      const sample = one(index);
       // A floating-point file can hold values that are not numbers; they are read as silence.
       out[channel]![frame] = Number.isFinite(sample) ? sample : 0;
     }
@@ -207,17 +207,17 @@ export function wavOf(
   text(36, 'data');
   view.setUint32(40, dataBytes, true);
   const most = 2 ** (bits - 1);
-  for (let frame = 0, at = 44; frame < frames; frame++)
+  for (let frame = 0, index = 44; frame < frames; frame++)
     for (const channel of channels) {
       const sample = channel[frame]!;
-      if (bits === 32) view.setFloat32(at, sample, true);
+      if (bits === 32) view.setFloat32(index, sample, true);
       else {
         const whole = Math.max(-most, Math.min(most - 1, Math.round(sample * most)));
-        view.setUint8(at, whole & 255);
-        view.setUint8(at + 1, (whole >> 8) & 255);
-        if (bits === 24) view.setUint8(at + 2, (whole >> 16) & 255);
+        view.setUint8(index, whole & 255);
+        view.setUint8(index + 1, (whole >> 8) & 255);
+        if (bits === 24) view.setUint8(index + 2, (whole >> 16) & 255);
       }
-      at += step;
+      index += step;
     }
   return bytes;
 }

@@ -54,11 +54,11 @@ export function energyPlan(day: FilmingDay, learned: Learned, unsaid: string[]):
     } else {
       const holder = kit.byLine(lineId)?.gear;
       const places: number[] = [];
-      for (let at = 0; at < store.pieces; at++) {
+      for (let index = 0; index < store.pieces; index++) {
         places.push(pieces.length);
         pieces.push({
           lineId,
-          name: pieceName(store, at),
+          name: pieceName(store, index),
           capacity: (amount / store.pieces) * (learned.health[lineId] ?? 1),
           isBuiltIn: kind === 'built-in battery',
           type:
@@ -67,7 +67,7 @@ export function energyPlan(day: FilmingDay, learned: Learned, unsaid: string[]):
                 ? holder.batteryType
                 : looseTypeOf(holder)
               : undefined,
-          key: keyOf(`${lineId} battery ${at}`)
+          key: keyOf(`${lineId} battery ${index}`)
         });
       }
       placesOf.set(store, places);
@@ -175,15 +175,15 @@ export function cardPlan(
       continue;
     }
     const places: number[] = [];
-    for (let at = 0; at < store.pieces; at++) {
+    for (let index = 0; index < store.pieces; index++) {
       places.push(cards.length);
       const one = store.name.replace(/^\d+ × /, '');
       cards.push({
         lineId: store.lineId,
-        name: store.pieces > 1 ? `${one}, no. ${at + 1}` : one,
+        name: store.pieces > 1 ? `${one}, no. ${index + 1}` : one,
         gigabytes: store.amount / store.pieces,
         isBuiltIn: store.kind === 'built-in storage',
-        key: keyOf(`${store.lineId} card ${at}`)
+        key: keyOf(`${store.lineId} card ${index}`)
       });
     }
     placesOf.set(store, places);

@@ -98,8 +98,8 @@ export function dayStory({
   lost.sort((a, b) => b.lost - a.lost || a.atMin - b.atMin);
   const told: DaySentence[] = [];
   const swaps = events.filter(({ kind }) => kind === 'swap');
-  for (const name of new Set(swaps.map((one) => one.name))) {
-    const of = swaps.filter((one) => one.name === name);
+  for (const name of new Set(swaps.map((swap) => swap.name))) {
+    const of = swaps.filter((swap) => swap.name === name);
     told.push({
       atMin: of[0]!.atMin,
       lost: 0,

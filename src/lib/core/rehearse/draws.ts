@@ -15,7 +15,8 @@ function mixed(bits: number): number {
 /** A whole number that stands for a text, so that it is spelt out once and not at every draw. */
 export function keyOf(text: string): number {
   let hash = 0x811c9dc5;
-  for (let at = 0; at < text.length; at++) hash = Math.imul(hash ^ text.charCodeAt(at), 0x01000193);
+  for (let index = 0; index < text.length; index++)
+    hash = Math.imul(hash ^ text.charCodeAt(index), 0x01000193);
   return mixed(hash);
 }
 

@@ -175,9 +175,9 @@ describe('every figure nobody states', () => {
       const all = partsOf(project).flatMap((gear) =>
         statableFields(gear).map((field) => ({ gear, field }))
       );
-      for (let at = 0; at < 150; at++) {
+      for (let index = 0; index < 150; index++) {
         const [one, other] = [random.of(all), random.of(all)];
-        project.rehearsal = { daysInARow: 1 + (at % 3) };
+        project.rehearsal = { daysInARow: 1 + (index % 3) };
         runsWithout(
           project,
           one.gear === other.gear
@@ -186,7 +186,7 @@ describe('every figure nobody states', () => {
                 [one.gear, [one.field]],
                 [other.gear, [other.field]]
               ]),
-          at
+          index
         );
       }
     },

@@ -365,14 +365,14 @@ class DayRun {
 
   /** Lets one camera roll. @returns minutes it ran */
   private film(
-    one: Filming,
+    filming: Filming,
     curve: HeatCurve | undefined,
     scene: PlannedScene,
     faults: Fault[]
   ): number {
     const { state } = this;
-    const { device, watts, recording, gigabytesPerMin, heatAt, lineId, name } = one;
-    const byEnergy = one.lacksPower
+    const { device, watts, recording, gigabytesPerMin, heatAt, lineId, name } = filming;
+    const byEnergy = filming.lacksPower
       ? 0
       : device < 0
         ? Infinity
@@ -380,20 +380,20 @@ class DayRun {
     const byCard =
       recording < 0 || gigabytesPerMin === 0 ? Infinity : state.freeIn(recording) / gigabytesPerMin;
     const byHeat = curve ? this.heat.minutesToLimit(heatAt, curve) : Infinity;
-    const ran = one.lacksCard
+    const ran = filming.lacksCard
       ? 0
-      : Math.min(one.minutes, byEnergy, byCard, byHeat, one.clipLimitMin);
+      : Math.min(filming.minutes, byEnergy, byCard, byHeat, filming.clipLimitMin);
     if (device >= 0) state.drain(device, watts, ran, scene.cold);
     if (recording >= 0) state.write(recording, ran * gigabytesPerMin);
     if (curve) this.heat.warm(this.clock, heatAt, curve, ran, byHeat <= ran);
-    if (ran >= one.minutes - 1e-6) return ran;
+    if (ran >= filming.minutes - 1e-6) return ran;
     const atMin = this.clock + ran;
     const breaksOff = (cause: Cause, kind?: DayEvent['kind']) => {
       faults.push({ cause, lineId, name, after: ran });
       if (kind) this.tell(kind, lineId, name, atMin);
     };
-    if (one.lacksCard) breaksOff('no card');
-    else if (one.lacksPower) breaksOff('no power');
+    if (filming.lacksCard) breaksOff('no card');
+    else if (filming.lacksPower) breaksOff('no power');
     else if (ran === byEnergy) breaksOff('battery empty', 'empty');
     else if (ran === byCard) breaksOff('card full', 'card full');
     else if (ran === byHeat) breaksOff('overheated', 'hot');

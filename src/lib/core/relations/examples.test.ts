@@ -118,10 +118,10 @@ describe('a number that is none', () => {
 
   it.each(numeric)(
     'of %s at the ends of input %i is refused or has its figure',
-    (name, at, inputs) => {
+    (name, index, inputs) => {
       const relation = names[name] as Relation;
       for (const end of [-1e9, -1, 0, 1e-9, 1e9, Infinity, -Infinity]) {
-        const moved = inputs.map((input, place) => (place === at ? end : input));
+        const moved = inputs.map((input, place) => (place === index ? end : input));
         let result: unknown;
         try {
           result = relation(...moved);
@@ -138,10 +138,10 @@ describe('a number that is none', () => {
 
   it.each(numeric)(
     'is refused by %s as input %i, and never becomes a figure',
-    (name, at, inputs) => {
+    (name, index, inputs) => {
       const relation = names[name] as Relation;
       for (const bad of [NaN, undefined]) {
-        const spoilt = inputs.map((input, place) => (place === at ? bad : input));
+        const spoilt = inputs.map((input, place) => (place === index ? bad : input));
         let result: unknown;
         try {
           result = relation(...spoilt);

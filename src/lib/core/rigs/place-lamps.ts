@@ -53,8 +53,8 @@ const piecesElsewhere = (placings: readonly LampPlacing[], lineId: string): numb
 export function placeLamps(kit: Kit, scene: Scene, said: Said, hasSocket: boolean) {
   const free = lampsFor(kit, scene, hasSocket, said);
   const takeNamed = (lineId: string | undefined) => {
-    const at = free.findIndex(({ line }) => line.id === lineId);
-    return at < 0 ? undefined : free.splice(at, 1)[0];
+    const index = free.findIndex(({ line }) => line.id === lineId);
+    return index < 0 ? undefined : free.splice(index, 1)[0];
   };
   const takeBrightest = (lineId: string | undefined) =>
     lineId === NO_PART ? undefined : free.shift();

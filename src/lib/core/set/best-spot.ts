@@ -58,12 +58,12 @@ export function* seekBestSpot(
   let best: { distanceM: number; value: number; act: Act } | undefined;
   const broken = new Map<number, string>();
   const steps = Math.round((angle.distanceM * FARTHEST_TIMES) / STEP_M);
-  for (let at = 1; at <= steps; at++) {
+  for (let index = 1; index <= steps; index++) {
     yield;
-    const distanceM = at / 100;
+    const distanceM = index / 100;
     const move = moveOnSet(judged, layout, { what: 'camera' }, cameraAt(layout, distanceM));
     if ('refused' in move) {
-      broken.set(at, move.refused);
+      broken.set(index, move.refused);
       continue;
     }
     const moved = applyAct(project, move.act);
@@ -72,7 +72,7 @@ export function* seekBestSpot(
       (finding) => weakens(finding) && !accepted.has(finding.code)
     );
     if (breaks) {
-      broken.set(at, breaks.title());
+      broken.set(index, breaks.title());
       continue;
     }
     const there = after.angles.find(

@@ -44,15 +44,15 @@ function dryVoice(rate: number, length: number): Float32Array {
     );
   });
   let phase = 0;
-  for (let at = 0; at < length; at++) {
-    const t = at / rate;
+  for (let index = 0; index < length; index++) {
+    const t = index / rate;
     // The pitch falls and rises a little, as in a sentence.
     phase += (2 * Math.PI * PITCH_HZ * (1 + 0.06 * Math.sin(2 * Math.PI * 0.6 * t))) / rate;
     const syllable = Math.max(0, Math.sin(Math.PI * SYLLABLES_HZ * t)) ** 1.5;
     const pause = Math.sin(2 * Math.PI * 0.45 * t) > -0.7 ? 1 : 0;
     let sum = 0;
     for (let one = 0; one < HARMONICS; one++) sum += strengths[one]! * Math.sin(phase * (one + 1));
-    voice[at] = sum * syllable * pause;
+    voice[index] = sum * syllable * pause;
   }
   return voice;
 }
@@ -86,23 +86,23 @@ export function voiceLike(rate: number, seconds: number, hearing: Hearing): Floa
   if (directToReverberantDb !== undefined && reverberationS !== undefined) {
     const late = lateSound(voice, rate, reverberationS);
     const gain = Math.sqrt(power / powerOf(late)) * 10 ** (-directToReverberantDb / 20);
-    for (let at = 0; at < length; at++) mixed[at] = mixed[at]! + gain * late[at]!;
+    for (let index = 0; index < length; index++) mixed[index] = mixed[index]! + gain * late[index]!;
   }
   const random = noiseOf(5);
   const noise = new Float32Array(length);
   // Rooms and wind rumble more than they hiss: each sample keeps most of the one before.
   let before = 0;
-  for (let at = 0; at < length; at++) {
+  for (let index = 0; index < length; index++) {
     before = 0.85 * before + random();
-    noise[at] = before;
+    noise[index] = before;
   }
   const level = Math.sqrt(power / powerOf(noise)) * 10 ** (-speechToNoiseDb / 20);
   let peak = 0;
-  for (let at = 0; at < length; at++) {
-    const sample = mixed[at]! + level * noise[at]!;
-    mixed[at] = sample;
+  for (let index = 0; index < length; index++) {
+    const sample = mixed[index]! + level * noise[index]!;
+    mixed[index] = sample;
     if (Math.abs(sample) > peak) peak = Math.abs(sample);
   }
-  for (let at = 0; at < length; at++) mixed[at] = (mixed[at]! / peak) * PEAK;
+  for (let index = 0; index < length; index++) mixed[index] = (mixed[index]! / peak) * PEAK;
   return mixed;
 }

@@ -86,7 +86,8 @@ function climb(
   basis.forEach((column, row) => subtract(goal, tableau[row]!, goal[column]!));
   for (let step = 0; step < MOST_STEPS; step++) {
     let entering = -1;
-    for (let at = 0; at < columns && entering < 0; at++) if (goal[at]! > EPSILON) entering = at;
+    for (let index = 0; index < columns && entering < 0; index++)
+      if (goal[index]! > EPSILON) entering = index;
     if (entering < 0) return -goal[width]!;
     let leaving = -1;
     let least = Infinity;
@@ -117,7 +118,7 @@ function pivot(
 ): void {
   const line = tableau[row]!;
   const by = line[column]!;
-  for (let at = 0; at <= width; at++) line[at]! /= by;
+  for (let index = 0; index <= width; index++) line[index]! /= by;
   tableau.forEach((other, index) => {
     if (index !== row) subtract(other, line, other[column]!);
   });
@@ -126,5 +127,5 @@ function pivot(
 
 function subtract(from: Float64Array, line: Float64Array, times: number): void {
   if (times === 0) return;
-  for (let at = 0; at < from.length; at++) from[at]! -= line[at]! * times;
+  for (let index = 0; index < from.length; index++) from[index]! -= line[index]! * times;
 }

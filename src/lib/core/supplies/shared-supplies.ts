@@ -93,11 +93,11 @@ export function isPlenty(consumers: readonly Consumer[], stores: readonly Store[
   for (const { amount, reaches } of byReach) {
     if (amount === undefined) return false;
     let rest = amount;
-    for (let at = 0; at < consumers.length && rest > 0; at++) {
-      const arrives = reaches.get(consumers[at]!.part.line.id) ?? 0;
-      if (arrives === 0 || left[at]! <= 0) continue;
-      const takes = Math.min(rest, left[at]! / arrives);
-      left[at]! -= takes * arrives;
+    for (let index = 0; index < consumers.length && rest > 0; index++) {
+      const arrives = reaches.get(consumers[index]!.part.line.id) ?? 0;
+      if (arrives === 0 || left[index]! <= 0) continue;
+      const takes = Math.min(rest, left[index]! / arrives);
+      left[index]! -= takes * arrives;
       rest -= takes;
     }
   }

@@ -54,15 +54,15 @@ export function simulatedSound(recipe: SoundRecipe): Float32Array<ArrayBuffer> {
     10 ** ((SPEECH_AT_DBFS - speechToNoiseDb - weightedLevelDb(noise, sampleRate)) / 20);
   const random = randoms(seed ^ 0x5bd1e995);
   const out = new Float32Array(frames);
-  for (let at = 0; at < frames; at++) {
-    const t = at / sampleRate;
-    let sample = voice[at]! * voiceGain + noise[at]! * noiseGain;
+  for (let index = 0; index < frames; index++) {
+    const t = index / sampleRate;
+    let sample = voice[index]! * voiceGain + noise[index]! * noiseGain;
     if (clapS !== undefined && t >= CLAP_AT_S)
       sample += CLAP_PEAK * (2 * random() - 1) * 10 ** ((-3 * (t - CLAP_AT_S)) / clapS);
     sample *= gain;
     if (hum) sample += 10 ** (hum.levelDb / 20) * Math.SQRT2 * Math.sin(2 * Math.PI * hum.hz * t);
     // Past full scale there is nothing.
-    out[at] = Math.max(-1, Math.min(1, sample));
+    out[index] = Math.max(-1, Math.min(1, sample));
   }
   return out;
 }
@@ -76,8 +76,8 @@ function voiceOf(frames: number, sampleRate: number, fromS: number): Float32Arra
     (_, index) => mouth((index + 1) * PITCH_HZ) / (index + 1)
   );
   let phase = 0;
-  for (let at = 0; at < frames; at++) {
-    const t = at / sampleRate - fromS;
+  for (let index = 0; index < frames; index++) {
+    const t = index / sampleRate - fromS;
     const within = t < 0 ? PHRASE_S : t % (PHRASE_S + PAUSE_S);
     phase += (2 * Math.PI * PITCH_HZ * (1 + 0.04 * Math.sin(2 * Math.PI * 0.7 * t))) / sampleRate;
     if (within >= PHRASE_S) continue;
@@ -87,7 +87,7 @@ function voiceOf(frames: number, sampleRate: number, fromS: number): Float32Arra
     let sample = 0;
     for (let harmonic = 0; harmonic < most; harmonic++)
       sample += gains[harmonic]! * Math.sin((harmonic + 1) * phase);
-    out[at] = sample * open * edge;
+    out[index] = sample * open * edge;
   }
   return out;
 }
@@ -100,10 +100,10 @@ function roomNoise(frames: number, seed: number): Float32Array {
   const random = randoms(seed);
   const out = new Float32Array(frames);
   let slow = 0;
-  for (let at = 0; at < frames; at++) {
+  for (let index = 0; index < frames; index++) {
     const white = 2 * random() - 1;
     slow = 0.97 * slow + 0.03 * white;
-    out[at] = slow * 3 + white * 0.12;
+    out[index] = slow * 3 + white * 0.12;
   }
   return out;
 }
@@ -132,13 +132,13 @@ function windNoise(frames: number, sampleRate: number, seed: number): Float32Arr
   const out = new Float32Array(frames);
   const keeps = Math.exp((-2 * Math.PI * WIND_UP_TO_HZ) / sampleRate);
   const falling = [0, 0, 0];
-  for (let at = 0; at < frames; at++) {
+  for (let index = 0; index < frames; index++) {
     let sample = 2 * random() - 1;
     for (let pole = 0; pole < falling.length; pole++)
       sample = falling[pole] = keeps * falling[pole]! + (1 - keeps) * sample;
-    const t = at / sampleRate;
+    const t = index / sampleRate;
     const gust = 1 + 0.4 * Math.sin(2 * Math.PI * 0.31 * t) * Math.sin(2 * Math.PI * 0.11 * t + 1);
-    out[at] = sample * gust;
+    out[index] = sample * gust;
   }
   return out;
 }
@@ -155,8 +155,8 @@ function speechLevelDb(samples: Float32Array, sampleRate: number): number {
   const heard = weightedOf(samples, sampleRate);
   const moment = Math.round(sampleRate / 20);
   const powers = new Float64Array(Math.floor(heard.length / moment));
-  for (let at = 0; at < powers.length * moment; at++)
-    powers[Math.floor(at / moment)]! += heard[at]! ** 2 / moment;
+  for (let index = 0; index < powers.length * moment; index++)
+    powers[Math.floor(index / moment)]! += heard[index]! ** 2 / moment;
   return gatedLevels(powers).speechDb ?? SILENCE_DB;
 }
 

@@ -71,12 +71,13 @@ export function simulatedStill(recipe: StillRecipe): Uint8ClampedArray<ArrayBuff
     state ^= state << 5;
     return ((state >>> 0) / 2 ** 31 - 1) * noise;
   };
-  for (let y = 0, at = 0; y < height; y++)
-    for (let x = 0; x < width; x++, at += 4) {
+  for (let y = 0, index = 0; y < height; y++)
+    for (let x = 0; x < width; x++, index += 4) {
       const light = reflectsAt(x / width, y / height);
       for (let channel = 0; channel < 3; channel++)
-        out[at + channel] = 255 * (written(light[channel]! * exposure * tint[channel]!) + grain());
-      out[at + 3] = 255;
+        out[index + channel] =
+          255 * (written(light[channel]! * exposure * tint[channel]!) + grain());
+      out[index + 3] = 255;
     }
   return out;
 }

@@ -128,7 +128,7 @@ describe('the verdict on a take', () => {
 describe('a still', () => {
   const flat = (red: number, green = red, blue = red) => {
     const rgba = new Uint8ClampedArray(100 * 50 * 4);
-    for (let at = 0; at < rgba.length; at += 4) rgba.set([red, green, blue, 255], at);
+    for (let index = 0; index < rgba.length; index += 4) rgba.set([red, green, blue, 255], index);
     return measurePicture(rgba, 100, 50, {
       face: { left: 0, top: 0, right: 0.5, bottom: 1 },
       grey: { left: 0.5, top: 0, right: 1, bottom: 1 }

@@ -40,7 +40,7 @@
 </script>
 
 <ul>
-  {#each checks as { words, answer }, at (at)}
+  {#each checks as { words, answer }, index (index)}
     <li class:no={answer === false} class:unsaid={answer === undefined}>
       {words} <span aria-hidden="true">{mark(answer)}</span><span class="unseen"
         >: {spoken(answer)}</span

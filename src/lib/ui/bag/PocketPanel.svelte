@@ -91,7 +91,7 @@
     </span>
     {#if elsewhere.length > 0}
       <span class="elsewhere">
-        {#each elsewhere as { scene, summary: other }, at (at)}
+        {#each elsewhere as { scene, summary: other }, index (index)}
           <span class="scene" class:short={other.short}>
             <b>{scene}</b>
             <span>{other.left}{other.right ? `, ${other.right}` : ''}</span>

@@ -16,7 +16,7 @@
     onact: (act: Act) => void;
   }
   const { scene, project, angle, onact }: Props = $props();
-  const shares = $derived(project.scenes.reduce((sum, one) => sum + one.sharePercent, 0));
+  const shares = $derived(project.scenes.reduce((sum, scene) => sum + scene.sharePercent, 0));
   const sideMm = $derived(
     angle &&
       figureOf(
@@ -26,7 +26,7 @@
   );
   function addAngle() {
     let number = scene.angles.length;
-    while (scene.angles.some((one) => one.id === `angle-${number}`)) number += 1;
+    while (scene.angles.some((angle) => angle.id === `angle-${number}`)) number += 1;
     onact({
       type: 'add angle',
       sceneId: scene.id,

@@ -317,8 +317,10 @@
       <span class="soft">0.3 softened, 1 soft, 2.5 melted; 0 asks for none.</span>
     </Word>
   {/if}
-  {#each scene.angles.slice(1) as other, at (other.id)}
-    At the same time {at === 0 ? 'a second' : 'another'} camera {isMoving(other) ? 'is' : 'stands'}
+  {#each scene.angles.slice(1) as other, index (other.id)}
+    At the same time {index === 0 ? 'a second' : 'another'} camera {isMoving(other)
+      ? 'is'
+      : 'stands'}
     <AngleWords
       {scene}
       angle={other}

@@ -74,8 +74,13 @@
   const dayChoices = $derived(
     Object.fromEntries([
       ['own', 'a day of its own'],
-      ...[...new Set([...project.scenes.map((_, at) => at + 1), ...(scene.day ? [scene.day] : [])])]
-        .sort((one, other) => one - other)
+      ...[
+        ...new Set([
+          ...project.scenes.map((_, index) => index + 1),
+          ...(scene.day ? [scene.day] : [])
+        ])
+      ]
+        .sort((a, b) => a - b)
         .map((day) => [`day ${day}`, `day ${day}`])
     ])
   );

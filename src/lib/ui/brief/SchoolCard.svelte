@@ -73,10 +73,12 @@
       <b class="here">Here</b> —
       {#if otherwise}
         by <i>{schools[shown].name.toLowerCase()}</i> this kit reads
-        {#each project.scenes as scene, at (scene.id)}
-          {at > 0 ? ', ' : ''}{scene.name}
+        {#each project.scenes as scene, index (scene.id)}
+          {index > 0 ? ', ' : ''}{scene.name}
           <span class="figures"
-            >{points(judgement.merit.scenes[at]!.low)} → {points(otherwise.scenes[at]!.low)}</span
+            >{points(judgement.merit.scenes[index]!.low)} → {points(
+              otherwise.scenes[index]!.low
+            )}</span
           >
         {/each}.
       {:else}
@@ -93,7 +95,7 @@
             <b class="figures">{points(merit.onceSettledHundredths / 100)}</b>
             <span class="soft">
               {project.scenes
-                .map((scene, at) => `${scene.name} ${points(merit.scenes[at]!.low)}`)
+                .map((scene, index) => `${scene.name} ${points(merit.scenes[index]!.low)}`)
                 .join(' · ')}
             </span>
           </li>

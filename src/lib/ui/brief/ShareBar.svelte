@@ -27,7 +27,9 @@
     )
   );
   const seams = $derived(
-    order.slice(0, -1).map((_, at) => now.slice(0, at + 1).reduce((sum, limit) => sum + limit, 0))
+    order
+      .slice(0, -1)
+      .map((_, index) => now.slice(0, index + 1).reduce((sum, limit) => sum + limit, 0))
   );
   /** A step of the keys, and what a drag rounds to: a two-hundredth of the whole. */
   const step = $derived(Math.max(1, Math.round(whole / 200)));
@@ -80,31 +82,33 @@
 </script>
 
 <div class="bar" bind:this={bar}>
-  {#each order as pocket, at (pocket)}
+  {#each order as pocket, index (pocket)}
     <span
       class="part"
-      style:flex="{now[at]! / whole} 0 {LEAST_PX}px"
+      style:flex="{now[index]! / whole} 0 {LEAST_PX}px"
       style:--colour="var(--pocket-{pocket})"
       data-pocket={pocket}
-      title="{pocket}: {money(now[at]!)}">{now[at]! / whole > 0.11 ? pocket : ''}</span
+      title="{pocket}: {money(now[index]!)}">{now[index]! / whole > 0.11 ? pocket : ''}</span
     >
   {/each}
-  {#each seams as seam, at (order[at])}
+  {#each seams as seam, index (order[index])}
     <button
       type="button"
       class="seam"
       role="slider"
-      aria-label="Seam between {order[at]} and {order[at + 1]}"
+      aria-label="Seam between {order[index]} and {order[index + 1]}"
       aria-valuemin={0}
-      aria-valuemax={Math.round((now[at]! + now[at + 1]!) / 100)}
-      aria-valuenow={Math.round(now[at]! / 100)}
-      aria-valuetext="{order[at]} {money(now[at]!)}, {order[at + 1]} {money(now[at + 1]!)}"
-      style:left="calc({LEAST_PX * (at + 1)}px + {seam / whole} * (100% - {LEAST_PX *
+      aria-valuemax={Math.round((now[index]! + now[index + 1]!) / 100)}
+      aria-valuenow={Math.round(now[index]! / 100)}
+      aria-valuetext="{order[index]} {money(now[index]!)}, {order[index + 1]} {money(
+        now[index + 1]!
+      )}"
+      style:left="calc({LEAST_PX * (index + 1)}px + {seam / whole} * (100% - {LEAST_PX *
         order.length}px))"
       {onpointerdown}
-      onpointermove={(event) => onpointermove(event, at)}
-      onpointerup={() => onpointerup(at)}
-      onkeydown={(event) => onkeydown(event, at)}
+      onpointermove={(event) => onpointermove(event, index)}
+      onpointerup={() => onpointerup(index)}
+      onkeydown={(event) => onkeydown(event, index)}
     ></button>
   {/each}
 </div>

@@ -41,10 +41,10 @@
   function shareOut() {
     onact({
       type: 'batch',
-      acts: order.map((pocket, at) => ({
+      acts: order.map((pocket, index) => ({
         type: 'set pocket limit',
         pocket,
-        limitMinor: shares[at]!
+        limitMinor: shares[index]!
       }))
     });
   }
@@ -90,15 +90,15 @@
     role="img"
     aria-label="Spent by pocket against how {school.name} would share it: {order
       .map(
-        (pocket, at) =>
-          `${pocket} ${formatMoney(judgement.money.pockets[pocket].firmMinor, project.currency, { short: true })} of ${formatMoney(shares[at]!, project.currency, { short: true })}`
+        (pocket, index) =>
+          `${pocket} ${formatMoney(judgement.money.pockets[pocket].firmMinor, project.currency, { short: true })} of ${formatMoney(shares[index]!, project.currency, { short: true })}`
       )
       .join(', ')}"
   >
     <div class="ghost">
-      {#each order as pocket, at (pocket)}<span
-          style:flex-grow={shares[at]! + 1}
-          style:--colour="var(--pocket-{pocket})">{shares[at]! / whole > 0.1 ? pocket : ''}</span
+      {#each order as pocket, index (pocket)}<span
+          style:flex-grow={shares[index]! + 1}
+          style:--colour="var(--pocket-{pocket})">{shares[index]! / whole > 0.1 ? pocket : ''}</span
         >{/each}
     </div>
     <div class="spent">

@@ -46,56 +46,56 @@
             >{formatMoney(group.togetherMinor, money.currency)}</th
           ></tr
         >{/if}
-      {#each group.lines as one (one.line.id)}
-        {@const name = one.gear ? fullName(one.gear) : one.line.gearId}
+      {#each group.lines as line (line.line.id)}
+        {@const name = line.gear ? fullName(line.gear) : line.line.gearId}
         <tr>
           <td
             ><Checkbox
               hideLabel
               labelText="{name} is bought"
               checked={false}
-              on:check={({ detail }) => detail && onbought(one.line.id)}
+              on:check={({ detail }) => detail && onbought(line.line.id)}
             /></td
           >
           <td
             ><span class="part"
-              ><Glyph name={one.gear ? glyphOf(one.gear) : 'small item'} size={30} /><span
-                >{name}{one.line.basis === 'used' ? ', used' : ''}<span class="where"
-                  >{one.pocket ?? ''}</span
+              ><Glyph name={line.gear ? glyphOf(line.gear) : 'small item'} size={30} /><span
+                >{name}{line.line.basis === 'used' ? ', used' : ''}<span class="where"
+                  >{line.pocket ?? ''}</span
                 ></span
               ></span
             ></td
           >
-          <td class="n figures">{one.line.quantity}</td>
+          <td class="n figures">{line.line.quantity}</td>
           <td class="n figures"
-            >{one.unitMinor === undefined
+            >{line.unitMinor === undefined
               ? 'no price'
-              : formatMoney(one.unitMinor, money.currency)}</td
+              : formatMoney(line.unitMinor, money.currency)}</td
           >
           <td class="n figures"
             ><button
               class="text-button"
               aria-label="Money of {name}"
               title="Shipping, discount, cash-back, a sum by hand"
-              onclick={() => onmoney(one.line.id)}
-              >{formatMoney(isLater ? one.laterMinor : one.firmMinor, money.currency)}</button
+              onclick={() => onmoney(line.line.id)}
+              >{formatMoney(isLater ? line.laterMinor : line.firmMinor, money.currency)}</button
             ></td
           >
-          <td class="n figures" class:over={one.remainingMinor < 0}
-            >{isLater ? '' : formatMoney(one.remainingMinor, money.currency)}</td
+          <td class="n figures" class:over={line.remainingMinor < 0}
+            >{isLater ? '' : formatMoney(line.remainingMinor, money.currency)}</td
           >
           {#if handSum}
-            {@const claimed = one.line.handRemainingMinor}
-            <td class="n figures hand" class:over={slips.has(one.line.id)}
+            {@const claimed = line.line.handRemainingMinor}
+            <td class="n figures hand" class:over={slips.has(line.line.id)}
               >{#if claimed !== undefined}{byHandWords(claimed, money.currency)}
-                {slips.has(one.line.id) ? '✗' : '✓'}<span class="unseen"
-                  >{slips.has(one.line.id) ? ', goes wrong here' : ', right by itself'}</span
+                {slips.has(line.line.id) ? '✗' : '✓'}<span class="unseen"
+                  >{slips.has(line.line.id) ? ', goes wrong here' : ', right by itself'}</span
                 >{/if}</td
             >
           {/if}
           <td class="soft seen"
-            >{one.price
-              ? `${dayWords(one.price.date)}, ${one.price.source}${conversionWords(one.price) ? `; ${conversionWords(one.price)}` : ''}`
+            >{line.price
+              ? `${dayWords(line.price.date)}, ${line.price.source}${conversionWords(line.price) ? `; ${conversionWords(line.price)}` : ''}`
               : ''}</td
           >
         </tr>

@@ -68,7 +68,7 @@
     if (parts.length === 0) return;
     const at = Math.max(
       0,
-      parts.findIndex((one) => one.gear.id === chosenId)
+      parts.findIndex((part) => part.gear.id === chosenId)
     );
     const chosen = parts[at];
     const go = (to: number) => {

@@ -78,8 +78,8 @@
     <span class="unusable" style:grid-column="span {shown.length}">{candidate.unusable}</span>
   {:else}
     <span class="meters">
-      {#each shown as scene, at (scene.id)}
-        <SceneMeter figure={candidate.figures[at]} sceneName={scene.name} />
+      {#each shown as scene, index (scene.id)}
+        <SceneMeter figure={candidate.figures[index]} sceneName={scene.name} />
       {/each}
     </span>
   {/if}

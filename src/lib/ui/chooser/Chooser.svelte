@@ -65,20 +65,23 @@
   });
   const listed = $derived(
     candidates?.filter(
-      (one) =>
-        (one.packed && !foundIds) ||
-        ((!foundIds || foundIds.has(one.gear.id)) &&
-          (!onlyWorking || !one.breaks.some((change) => change.severity === 'stop')) &&
-          (!onlyWithin || one.remainingMinor >= 0))
+      (candidate) =>
+        (candidate.packed && !foundIds) ||
+        ((!foundIds || foundIds.has(candidate.gear.id)) &&
+          (!onlyWorking || !candidate.breaks.some((change) => change.severity === 'stop')) &&
+          (!onlyWithin || candidate.remainingMinor >= 0))
     )
   );
   const stopped = $derived(
-    candidates?.filter((one) => one.breaks.some((change) => change.severity === 'stop')).length ?? 0
+    candidates?.filter((candidate) => candidate.breaks.some((change) => change.severity === 'stop'))
+      .length ?? 0
   );
   const packedCostIn = ({ money }: Judgement) => money.pockets[pocket].firmMinor;
   /** What the chart shows: it follows the list a moment later. */
   const drawn = $derived({ listed: listed ?? [], chosenId, judgement });
-  const pinned = $derived((candidates ?? []).filter((one) => pinnedIds.includes(one.gear.id)));
+  const pinned = $derived(
+    (candidates ?? []).filter((candidate) => pinnedIds.includes(candidate.gear.id))
+  );
 
   const holdsSome = $derived(
     judgement.money.lines.some((line) => line.pocket === pocket && line.inKit)

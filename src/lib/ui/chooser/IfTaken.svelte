@@ -92,17 +92,17 @@
     ({ title }) => !candidate.settledByEmptyPlace.includes(title)
   )}
   <ul>
-    {#each ownSettles as change, at (at)}
+    {#each ownSettles as change, index (index)}
       <li class="card good"><span class="soft">settles</span>{change.title}</li>
     {/each}
-    {#each candidate.settledByEmptyPlace as title, at (at)}
+    {#each candidate.settledByEmptyPlace as title, index (index)}
       <li class="card">
         <span class="soft"
           >gone with {replacedName ?? 'what it replaces'}, whatever takes its place</span
         >{title}
       </li>
     {/each}
-    {#each candidate.breaks as change, at (at)}
+    {#each candidate.breaks as change, index (index)}
       <li class="card {change.severity === 'stop' ? 'stop' : 'bad'}">
         <span class="soft">{change.severity === 'stop' ? 'would stop' : 'brings'}</span
         >{change.title}
@@ -117,8 +117,8 @@
   {#if ranges.length > 0}
     <p class="ranges">
       {better ? 'It stays the better choice' : 'What is packed stays the better choice'} while
-      {#each ranges as { axis, from, to }, at (axis)}{at > 0
-          ? at === ranges.length - 1
+      {#each ranges as { axis, from, to }, index (axis)}{index > 0
+          ? index === ranges.length - 1
             ? ' and '
             : ', '
           : ''}{axis}

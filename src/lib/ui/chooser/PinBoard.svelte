@@ -27,15 +27,17 @@
       'true cost',
       pinned.map((one) => formatMoney(one.trueCostMinor, currency, { short: true }))
     );
-    scenes.forEach((scene, at) => {
+    scenes.forEach((scene, index) => {
       add(
         scene.name,
         pinned.map((one) =>
-          one.merit.scenes[at]?.works ? Math.round(one.merit.scenes[at].low).toFixed(0) : 'blocked'
+          one.merit.scenes[index]?.works
+            ? Math.round(one.merit.scenes[index].low).toFixed(0)
+            : 'blocked'
         )
       );
       for (const axis of axes) {
-        const points = pinned.map((one) => one.merit.scenes[at]?.axes[axis]?.low);
+        const points = pinned.map((one) => one.merit.scenes[index]?.axes[axis]?.low);
         const [first] = points;
         if (
           first !== undefined &&
@@ -77,10 +79,10 @@
         </tr>
       </thead>
       <tbody>
-        {#each rows as row, at (at)}
+        {#each rows as row, index (index)}
           <tr>
             <th scope="row">{row.words}</th>
-            {#each row.batteries as battery, at (at)}<td class="figures">{battery}</td>{/each}
+            {#each row.batteries as battery, index (index)}<td class="figures">{battery}</td>{/each}
           </tr>
         {/each}
       </tbody>

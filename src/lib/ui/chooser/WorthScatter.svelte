@@ -58,7 +58,7 @@
     const packed = dots.filter(({ candidate }) => candidate.packed);
     return new Set(
       packed
-        .sort((one, other) => one.priceMinor - other.priceMinor)
+        .sort((a, b) => a.priceMinor - b.priceMinor)
         .flatMap(({ id, priceMinor }) => {
           if (x(priceMinor) < free) return [];
           free = x(priceMinor) + LABEL_WIDTH;

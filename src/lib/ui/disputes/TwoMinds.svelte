@@ -48,7 +48,7 @@
       {#each views as { id, question, sides } (id)}
         <li>
           <h3>{question}</h3>
-          {#each sides as { name, says, stands, otherWay }, at (at)}
+          {#each sides as { name, says, stands, otherWay }, index (index)}
             <div class="side" class:stands>
               <p>
                 <b>{name}</b>{#if stands}<span class="here">here</span>{/if}

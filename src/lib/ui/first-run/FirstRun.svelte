@@ -28,9 +28,9 @@
       {/each}
     </div>
     <ul class="demos" aria-label="Demos">
-      {#each demos as { id, name, shows }, at (id)}
+      {#each demos as { id, name, shows }, index (id)}
         <li>
-          <Button kind={at === 0 ? 'primary' : 'tertiary'} on:click={() => openDemo(id)}
+          <Button kind={index === 0 ? 'primary' : 'tertiary'} on:click={() => openDemo(id)}
             >Open the {name}</Button
           >
           <span>{shows}</span>

@@ -33,8 +33,8 @@ function pointsOf(path: string): { x: number; y: number }[] {
     }
     if (numbers.length === 0 || numbers.length % count !== 0)
       throw new Error(`${letter} takes ${count} numbers: ${path}`);
-    for (let at = 0; at < numbers.length; at += count) {
-      const own = numbers.slice(at, at + count);
+    for (let index = 0; index < numbers.length; index += count) {
+      const own = numbers.slice(index, index + count);
       const from = relative ? { x, y } : { x: 0, y: 0 };
       if (command === 'H') x = own[0]! + from.x;
       else if (command === 'V') y = own[0]! + from.y;
@@ -42,7 +42,7 @@ function pointsOf(path: string): { x: number; y: number }[] {
         x = own[count - 2]! + from.x;
         y = own[count - 1]! + from.y;
       }
-      if (command === 'M' && at === 0) [startX, startY] = [x, y];
+      if (command === 'M' && index === 0) [startX, startY] = [x, y];
       points.push({ x, y });
     }
   }

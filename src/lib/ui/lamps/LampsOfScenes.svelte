@@ -59,7 +59,7 @@
       {@const { rig, scene } = angle}
       <h3>{scene.name}</h3>
       <ul>
-        {#each lampsInScene(rig) as lamp, at (`${lamp.part.line.id} ${lamp.role} ${at}`)}
+        {#each lampsInScene(rig) as lamp, index (`${lamp.part.line.id} ${lamp.role} ${index}`)}
           {@const lx = lightOf(lamp, angle)}
           {@const { model } = lamp.part.gear}
           <li>

@@ -39,7 +39,7 @@
           ({ gearId, basis, priceMinor }) =>
             gearId === line.line.gearId && basis === line.line.basis && priceMinor !== undefined
         )
-        .sort((one, other) => one.priceMinor! - other.priceMinor!);
+        .sort((a, b) => a.priceMinor! - b.priceMinor!);
       const [best] = own;
       return best ? [{ line, best, planned: line.unitMinor }] : [];
     })

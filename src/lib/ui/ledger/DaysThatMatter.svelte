@@ -35,8 +35,8 @@
     </p>
   {:else}
     <ul class="days">
-      {#each days as one (one.day + one.what)}
-        <li><b class="figures">{dayWords(one.day)}</b> {one.what}</li>
+      {#each days as day (day.day + day.what)}
+        <li><b class="figures">{dayWords(day.day)}</b> {day.what}</li>
       {/each}
     </ul>
   {/if}

@@ -30,7 +30,7 @@
       ({ line, inKit, unitMinor }) => inKit && line.state !== 'owned' && unitMinor !== undefined
     )
   );
-  const dearest = $derived([...counted].sort((one, other) => other.unitMinor! - one.unitMinor!)[0]);
+  const dearest = $derived([...counted].sort((a, b) => b.unitMinor! - a.unitMinor!)[0]);
   const tooDear = $derived(
     itemLimitMinor === undefined
       ? []

@@ -25,8 +25,8 @@
   const words = $derived(
     plans
       .map(
-        (one) =>
-          `${one.plan.name}: worth ${worth(one).toFixed(0)} for ${formatMoney(cost(one), currency)}${one.judgement.merit.stops > 0 ? ', once settled' : ''}`
+        (plan) =>
+          `${plan.plan.name}: worth ${worth(plan).toFixed(0)} for ${formatMoney(cost(plan), currency)}${plan.judgement.merit.stops > 0 ? ', once settled' : ''}`
       )
       .join('; ')
   );
@@ -42,18 +42,18 @@
   {#each x.ticks(4) as tick (tick)}<text x={x(tick)} y={HIGH - 8} text-anchor="middle"
       >{formatMoney(tick, currency, { short: true })}</text
     >{/each}
-  {#each plans as one, at (one.plan.id)}
+  {#each plans as plan, index (plan.plan.id)}
     <circle
-      cx={x(cost(one))}
-      cy={y(worth(one))}
+      cx={x(cost(plan))}
+      cy={y(worth(plan))}
       r="7"
-      class:hollow={one.judgement.merit.stops > 0}
+      class:hollow={plan.judgement.merit.stops > 0}
     />
     <text
-      x={x(cost(one))}
-      y={y(worth(one)) + (at % 2 === 0 ? -12 : 20)}
+      x={x(cost(plan))}
+      y={y(worth(plan)) + (index % 2 === 0 ? -12 : 20)}
       text-anchor="middle"
-      class="name">{one.plan.name}</text
+      class="name">{plan.plan.name}</text
     >
   {/each}
 </svg>

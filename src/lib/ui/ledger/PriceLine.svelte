@@ -19,10 +19,8 @@
   const known = $derived(
     points
       .filter(({ ownMinor }) => ownMinor !== undefined)
-      .sort((one, other) =>
-        one.date < other.date ? -1 : one.date > other.date ? 1 : one.ownMinor! - other.ownMinor!
-      )
-      .filter(({ date }, at, all) => all[at - 1]?.date !== date)
+      .sort((a, b) => (a.date < b.date ? -1 : a.date > b.date ? 1 : a.ownMinor! - b.ownMinor!))
+      .filter(({ date }, index, all) => all[index - 1]?.date !== date)
   );
   const x = $derived.by(() => {
     const [first, last] = extent(known, ({ date }) => new Date(date));

@@ -73,7 +73,7 @@
     const acts: Act[] = [{ type: 'note prices', observations }];
     if (planWith) {
       const changed: Record<string, GearItem> = {};
-      for (const seen of [...observations].sort((one, other) => (one.date < other.date ? -1 : 1))) {
+      for (const seen of [...observations].sort((a, b) => (a.date < b.date ? -1 : 1))) {
         const gear = changed[seen.gearId] ?? shelf.byId.get(seen.gearId);
         if (gear) changed[seen.gearId] = withObservation(gear, seen);
       }
@@ -118,14 +118,14 @@
       />{/if}
     {#if reading}
       <ul class="columns">
-        {#each headers as header, at (at)}
+        {#each headers as header, index (index)}
           <li>
             <Select
               size="sm"
-              labelText="{header || `column ${at + 1}`}: {rows[0]?.[at] ?? ''}"
-              selected={columns[at] ?? ''}
+              labelText="{header || `column ${index + 1}`}: {rows[0]?.[index] ?? ''}"
+              selected={columns[index] ?? ''}
               on:update={({ detail }) => {
-                if (detail !== (columns[at] ?? '')) match(at, String(detail));
+                if (detail !== (columns[index] ?? '')) match(index, String(detail));
               }}
             >
               <SelectItem value="" text="leave out" />
@@ -152,7 +152,7 @@
           </ul>
         {:else}
           <ul class="faults">
-            {#each reading.observations.slice(0, SHOWN) as seen, at (at)}
+            {#each reading.observations.slice(0, SHOWN) as seen, index (index)}
               <li>
                 {shelf.byId.get(seen.gearId)
                   ? fullName(shelf.byId.get(seen.gearId)!)

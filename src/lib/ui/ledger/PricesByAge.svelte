@@ -30,10 +30,10 @@
   const ages = $derived(
     money.lines
       .filter(({ line, price, inKit }) => inKit && price && !isPaid(line) && line.state !== 'owned')
-      .map((one) => ({
-        one,
-        age: daysBetween(one.price!.date, today),
-        points: one.gear ? priceHistory(project, one.gear, one.line.basis) : []
+      .map((line) => ({
+        one: line,
+        age: daysBetween(line.price!.date, today),
+        points: line.gear ? priceHistory(project, line.gear, line.line.basis) : []
       }))
       .sort((a, b) => b.age - a.age)
   );

@@ -70,7 +70,7 @@
   }
   /** Where an owned thing is when it is not at hand. */
   function whereabouts(gearId: string): string {
-    const away = pieces.find((one) => one.gearId === gearId && one.state !== 'here');
+    const away = pieces.find((piece) => piece.gearId === gearId && piece.state !== 'here');
     if (!away) return '';
     if (away.state !== 'lent') return ` (${away.state})`;
     return ` (lent${away.lentTo ? ` to ${away.lentTo}` : ''}${away.lentUntil ? ` until ${dayWords(away.lentUntil)}` : ''})`;
@@ -88,15 +88,15 @@
           >{/each}
       </svg>
     </li>
-    {#each counted as one, at (one.line.id)}
+    {#each counted as one, index (one.line.id)}
       {@const name = one.gear ? fullName(one.gear) : one.line.gearId}
       {@const before = one.remainingMinor + one.firmMinor}
       {@const paid = isPaid(one.line) && one.line.paidMinor !== undefined}
       {@const planned = plannedMinor(one)}
-      {@const spread = spreads[at]!}
+      {@const spread = spreads[index]!}
       <li data-line={one.line.id} style:--colour="var(--pocket-{one.pocket ?? 'accessories'})">
         <span class="swatch"></span>
-        <span class="figures soft">{at + 1}</span>
+        <span class="figures soft">{index + 1}</span>
         <Glyph name={one.gear ? glyphOf(one.gear) : 'small item'} size={26} />
         <span class="what">
           <button onclick={() => onopen(one.line.id)} aria-label="Money of {name}">{name}</button>

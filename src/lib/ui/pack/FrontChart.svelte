@@ -106,13 +106,14 @@
   );
   /** Names that fit above each other; the first, the chosen and the marked ones come before the rest. */
   const labels = $derived.by(() => {
-    const wanted = steps.map((step, at) => ({
-      at,
+    const wanted = steps.map((step, index) => ({
+      at: index,
       text:
-        at === 0
+        index === 0
           ? 'films all of it'
           : `${changeWords(step.changes!, project)}${step.isGoodEnough ? ' · good enough' : ''}`,
-      rank: at === chosen ? 0 : step.isGoodEnough || step.isBestForBudget ? 1 : at === 0 ? 2 : 3
+      rank:
+        index === chosen ? 0 : step.isGoodEnough || step.isBestForBudget ? 1 : index === 0 ? 2 : 3
     }));
     const placed: { at: number; text: string; top: number; right: number }[] = [];
     for (const one of [...wanted].sort((a, b) => a.rank - b.rank || a.at - b.at)) {
@@ -209,17 +210,17 @@
         >{text}</text
       >
     {/each}
-    {#each steps as step, at (step.priceMinor)}
+    {#each steps as step, index (step.priceMinor)}
       <!-- The list beside the drawing has the same steps as buttons. -->
       <!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions -->
       <circle
         cx={x(step.priceMinor)}
         cy={y(step.merit.meritHundredths)}
-        r={at === chosen ? 7 : 4.5}
+        r={index === chosen ? 7 : 4.5}
         class="dot"
-        class:chosen={at === chosen}
+        class:chosen={index === chosen}
         class:enough={step.isGoodEnough}
-        onclick={() => onchoose(at)}
+        onclick={() => onchoose(index)}
       />
     {/each}
     <g class="plan" class:hollow={!plan.works}>

@@ -27,14 +27,14 @@
 </script>
 
 <ol bind:this={list} aria-label="Kits by what they cost">
-  {#each steps as step, at (step.priceMinor)}
+  {#each steps as step, index (step.priceMinor)}
     <li>
       <button
-        aria-pressed={at === chosen}
-        tabindex={at === chosen || (chosen < 0 && at === 0) ? 0 : -1}
+        aria-pressed={index === chosen}
+        tabindex={index === chosen || (chosen < 0 && index === 0) ? 0 : -1}
         class:over={step.priceMinor > spendable}
         onkeydown={walk}
-        onclick={() => onchoose(at)}
+        onclick={() => onchoose(index)}
         ><b class="figures">{formatMoney(step.priceMinor, project.currency, { short: true })}</b>
         <span class="figures">{points(step.merit.meritHundredths)}</span><span class="unseen"
           >{step.changes ? changeWords(step.changes, project) : 'films all of it'}{step.isGoodEnough

@@ -65,8 +65,8 @@
       >worth {points(planMerit.onceSettledHundredths)}{planMerit.stops > 0 ? ' once settled' : ''} →
       <b>{points(usually(kit.merit))}</b>: {project.scenes
         .map(
-          ({ name }, at) =>
-            `${name} ${planMerit.scenes[at]?.works ? '' : '(stopped) '}${Math.round(planMerit.scenes[at]?.low ?? 0)} → ${Math.round(kit.merit.scenes[at]?.low ?? 0)}${kit.merit.scenes[at]?.works ? '' : ' (stopped)'}`
+          ({ name }, index) =>
+            `${name} ${planMerit.scenes[index]?.works ? '' : '(stopped) '}${Math.round(planMerit.scenes[index]?.low ?? 0)} → ${Math.round(kit.merit.scenes[index]?.low ?? 0)}${kit.merit.scenes[index]?.works ? '' : ' (stopped)'}`
         )
         .join(', ')}</span
     >

@@ -44,10 +44,10 @@
     >
   </header>
   <ol>
-    {#each rungs as rung, at (rung.kit.priceMinor)}
-      <li style:--up="{(rungs.length - 1 - at) * 0.55}rem">
+    {#each rungs as rung, index (rung.kit.priceMinor)}
+      <li style:--up="{(rungs.length - 1 - index) * 0.55}rem">
         <div class="rung">
-          <b>{names[at]}</b>
+          <b>{names[index]}</b>
           <span
             >{rung.reachedOn === undefined
               ? 'not reached by saving'

@@ -15,10 +15,10 @@
   const { unlike, shelf, currency, onchoose }: Props = $props();
 
   const MOST_NAMED = 3;
-  function words(one: PackedKit): string {
+  function words(kit: PackedKit): string {
     const from = unlike[0];
-    if (!from || one === from) return 'the best found for the budget';
-    const { comesIn } = changesBetween(from.lines, one.lines, shelf);
+    if (!from || kit === from) return 'the best found for the budget';
+    const { comesIn } = changesBetween(from.lines, kit.lines, shelf);
     return `with ${[...comesIn]
       .sort((a, b) => (b.gear.priceNew?.likely ?? 0) - (a.gear.priceNew?.likely ?? 0))
       .slice(0, MOST_NAMED)

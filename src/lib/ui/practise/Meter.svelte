@@ -50,14 +50,14 @@
       0
     )} % white, {histogram.crushedPercent.toFixed(0)} % black"
   >
-    {#each histogram.bins as count, at (at)}
+    {#each histogram.bins as count, index (index)}
       <rect
-        x={at * bar}
+        x={index * bar}
         y={58 - (54 * count) / highest}
         width={bar - 0.6}
         height={(54 * count) / highest}
         class="bin"
-        class:end={(at === 0 || at === histogram.bins.length - 1) && count > 0.01}
+        class:end={(index === 0 || index === histogram.bins.length - 1) && count > 0.01}
       />
     {/each}
     <path d="M0 58.5H{width}" class="tick" />

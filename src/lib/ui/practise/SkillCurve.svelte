@@ -13,7 +13,7 @@
   const y = scaleLinear([0, 100], [height - 5, 5]);
   const path = $derived(
     line<number>(
-      (_, at) => x(at),
+      (_, index) => x(index),
       (score) => y(score)
     )(scores) ?? ''
   );
@@ -35,7 +35,7 @@
   >
     <path d="M5 {y(75)}H{width - 5}" class="good" />
     <path d={path} class="curve" />
-    {#each scores as score, at (at)}<circle cx={x(at)} cy={y(score)} r="2.6" />{/each}
+    {#each scores as score, index (index)}<circle cx={x(index)} cy={y(score)} r="2.6" />{/each}
   </svg>
   <span class="soft">{words}</span>
 </li>

@@ -37,25 +37,25 @@
   role="img"
   aria-label="By pitch: {spectrum.hz
     .map(
-      (hz, at) =>
-        `${hz} Hz voice ${spectrum.voiceDb[at]!.toFixed(0)}, silence ${spectrum.silenceDb[at]!.toFixed(0)}`
+      (hz, index) =>
+        `${hz} Hz voice ${spectrum.voiceDb[index]!.toFixed(0)}, silence ${spectrum.silenceDb[index]!.toFixed(0)}`
     )
     .join('; ')}"
 >
-  {#each spectrum.hz as hz, at (hz)}
+  {#each spectrum.hz as hz, index (hz)}
     {@const left = x(`${hz}`) ?? 0}
     <rect
       x={left}
-      y={y(spectrum.voiceDb[at]!)}
+      y={y(spectrum.voiceDb[index]!)}
       width={x.bandwidth() / 2}
-      height={HIGH - BOTTOM - y(spectrum.voiceDb[at]!)}
+      height={HIGH - BOTTOM - y(spectrum.voiceDb[index]!)}
       class="voice"
     />
     <rect
       x={left + x.bandwidth() / 2}
-      y={y(spectrum.silenceDb[at]!)}
+      y={y(spectrum.silenceDb[index]!)}
       width={x.bandwidth() / 2}
-      height={HIGH - BOTTOM - y(spectrum.silenceDb[at]!)}
+      height={HIGH - BOTTOM - y(spectrum.silenceDb[index]!)}
       class="silence"
     />
     {#if names[hz]}<text x={left} y={HIGH - 2}>{names[hz]}</text>{/if}

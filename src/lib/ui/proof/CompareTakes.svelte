@@ -18,8 +18,8 @@
   const first = $derived(takes[0]!);
   const places = ['first', 'second', 'third'] as const;
   const others = $derived(
-    takes.slice(1).map((take, at) => {
-      const place = places[at + 1] as 'second' | 'third';
+    takes.slice(1).map((take, index) => {
+      const place = places[index + 1] as 'second' | 'third';
       return { take, place, words: differenceWords(first.measures, take.measures, place) };
     })
   );
@@ -45,7 +45,7 @@
   const frames = (seconds: number) => Math.abs(seconds * fps).toFixed(1);
 
   /** In which order they are called A, B and C, hidden until one is chosen. */
-  const shuffled = () => shuffle(takes.map((_, at) => at));
+  const shuffled = () => shuffle(takes.map((_, index) => index));
   let order = $state.raw(shuffled());
   let chosen = $state<KeptTake | undefined>(undefined);
   const hidden = $derived(
@@ -95,7 +95,7 @@
   {#each others as { take, place, words } (take.id)}
     {#if others.length > 1}<h3>The {place}, {take.name}, against the first</h3>{/if}
     <ul>
-      {#each words as one (one)}<li>{one}</li>{/each}
+      {#each words as word (word)}<li>{word}</li>{/each}
     </ul>
   {/each}
   <h3>Which is {takes.length === 2 ? 'better' : 'best'}? Names hidden till you choose</h3>

@@ -46,9 +46,9 @@
     class="wanted"
   />
   <path d={cloth} class="cloth" />
-  {#each measures.strip.peakDb as db, at (at)}
+  {#each measures.strip.peakDb as db, index (index)}
     {#if db > AIM_PEAK_DBFS - 12}<path
-        d="M{x(at)} {y(db)}v3"
+        d="M{x(index)} {y(db)}v3"
         class={db > PEAKS_UP_TO_DBFS ? 'high' : 'peak'}
       />{/if}
   {/each}

@@ -107,15 +107,15 @@
     <Switch text="Point at grey" />
   </ContentSwitcher>
   <svg viewBox="0 0 256 60" role="img" aria-label="From dark to bright, all of it and the face">
-    {#each measures.histogram as share, at (at)}
-      <rect x={at * 4} y={58 - (share / most) * 54} width="3" height={(share / most) * 54} />
+    {#each measures.histogram as share, index (index)}
+      <rect x={index * 4} y={58 - (share / most) * 54} width="3" height={(share / most) * 54} />
     {/each}
     {#if measures.faceHistogram}
       {@const mostFace = Math.max(0.001, ...measures.faceHistogram)}
-      {#each measures.faceHistogram as share, at (at)}
+      {#each measures.faceHistogram as share, index (index)}
         <rect
           class="face"
-          x={at * 4 + 1}
+          x={index * 4 + 1}
           y={58 - (share / mostFace) * 30}
           width="2"
           height={(share / mostFace) * 30}

@@ -11,8 +11,7 @@
 
   const byWorth = $derived(
     [...takes].sort(
-      (one, other) =>
-        (other.take.measures.speechToNoiseDb ?? -1) - (one.take.measures.speechToNoiseDb ?? -1)
+      (a, b) => (b.take.measures.speechToNoiseDb ?? -1) - (a.take.measures.speechToNoiseDb ?? -1)
     )
   );
   const shownOf = ({ rows }: SoundVerdict, name: string) =>

@@ -36,7 +36,7 @@
     const lit =
       shown.endsAtMin -
       shown.startsAtMin -
-      nights.reduce((sum, one) => sum + one.toMin - one.fromMin, 0);
+      nights.reduce((sum, night) => sum + night.toMin - night.fromMin, 0);
     const perMin = (wide - LEFT - 6 - nights.length * NIGHT_PX) / Math.max(1, lit);
     const domain = [shown.startsAtMin];
     const range = [LEFT];
@@ -58,9 +58,9 @@
   const takes = $derived(
     shown.segments
       .filter(({ kind }) => kind === 'take')
-      .map((one) => ({
-        ...one,
-        isLost: lostKeys.has(`${dayOf(one.fromMin)} ${one.scene} ${one.take}`)
+      .map((segment) => ({
+        ...segment,
+        isLost: lostKeys.has(`${dayOf(segment.fromMin)} ${segment.scene} ${segment.take}`)
       }))
   );
   /** Brackets over the scenes, once a day. */

@@ -75,7 +75,7 @@
       />
     {/if}
   </div>
-  {#each plan.scenes as { id, name, takes, takeMin, pauseMin, carryMin, notBeforeMin }, at (id)}
+  {#each plan.scenes as { id, name, takes, takeMin, pauseMin, carryMin, notBeforeMin }, index (id)}
     <fieldset>
       <legend>{name}: {takes} × {takeMin.toFixed(1)} min</legend>
       {#each [{ key: 'takes', label: 'Takes', value: takes, min: 1, max: 400 }, { key: 'pauseMin', label: 'Between two, min', value: pauseMin, min: 0, max: 240 }, { key: 'carryMin', label: 'Way there, min', value: carryMin, min: 0, max: 480 }] as const as field (field.key)}
@@ -115,14 +115,14 @@
         }}
       />
       {#if plan.scenes.length > 1}
-        <Button size="small" kind="ghost" disabled={at === 0} on:click={() => move(at, -1)}
+        <Button size="small" kind="ghost" disabled={index === 0} on:click={() => move(index, -1)}
           >Earlier<span class="unseen">: {name}</span></Button
         >
         <Button
           size="small"
           kind="ghost"
-          disabled={at === plan.scenes.length - 1}
-          on:click={() => move(at, 1)}>Later<span class="unseen">: {name}</span></Button
+          disabled={index === plan.scenes.length - 1}
+          on:click={() => move(index, 1)}>Later<span class="unseen">: {name}</span></Button
         >
       {/if}
     </fieldset>

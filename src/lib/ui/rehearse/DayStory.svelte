@@ -23,7 +23,7 @@
 <section aria-label="The day in sentences">
   <h2>The day in sentences <span class="soft">worst first</span></h2>
   <ul class="card">
-    {#each story.slice(0, MOST_SENTENCES) as sentence, at (at)}
+    {#each story.slice(0, MOST_SENTENCES) as sentence, index (index)}
       {@const { atMin, lost, text } = sentence}
       {@const saving = savingOf(sentence)}
       <li class:bad={lost > 0}>

@@ -16,7 +16,9 @@
   const { project, onact }: Props = $props();
 
   const kept = $derived(new Set(project.rehearsal?.habits));
-  const lessons = $derived(new Map(lessonsOf(project).chances.map((one) => [one.chance, one])));
+  const lessons = $derived(
+    new Map(lessonsOf(project).chances.map((chance) => [chance.chance, chance]))
+  );
   const ids = Object.keys(chances) as ChanceId[];
   const habitIds = Object.keys(habits) as HabitId[];
   const percentOf = (id: ChanceId) =>

@@ -88,7 +88,7 @@
   {#if draft.tallies.length > 0}
     <h3>What happened, how often</h3>
     <div class="row">
-      {#each draft.tallies as tally, at (tally.chance)}
+      {#each draft.tallies as tally, index (tally.chance)}
         <NumberInput
           size="sm"
           labelText="{tally.chance} (of {Math.round(tally.opportunities)})"
@@ -97,7 +97,7 @@
           max={Math.max(1, Math.ceil(tally.opportunities))}
           hideSteppers
           on:change={({ detail }) =>
-            (draft.tallies[at]!.happened = Math.round(number(detail, 10_000) ?? tally.happened))}
+            (draft.tallies[index]!.happened = Math.round(number(detail, 10_000) ?? tally.happened))}
         />
       {/each}
     </div>
@@ -105,7 +105,7 @@
   {#if draft.batteries.length > 0}
     <h3>How long a battery lasted, min</h3>
     <div class="row">
-      {#each draft.batteries as { lineId, minutes, reckonedMin }, at (lineId)}
+      {#each draft.batteries as { lineId, minutes, reckonedMin }, index (lineId)}
         <NumberInput
           size="sm"
           labelText="{gearOfLine(lineId)?.model ?? 'battery'} (reckoned {Math.round(reckonedMin)})"
@@ -117,8 +117,8 @@
           hideSteppers
           on:change={({ detail }) => {
             const typed = number(detail, 10_000);
-            if (typed !== undefined && typed >= 0.1) draft.batteries[at]!.minutes = typed;
-            else delete draft.batteries[at]!.minutes;
+            if (typed !== undefined && typed >= 0.1) draft.batteries[index]!.minutes = typed;
+            else delete draft.batteries[index]!.minutes;
           }}
         />
       {/each}

@@ -31,10 +31,10 @@
     const wide = Math.max(1, Math.ceil(most / (COLUMNS - 1)));
     const between = (from: number, to: number) =>
       byLost.slice(from, to).reduce((all, one) => all + one, 0);
-    return Array.from({ length: COLUMNS }, (_, at) => {
-      if (at === 0) return { name: 'none lost', days: byLost[0] ?? 0 };
-      const from = 1 + (at - 1) * wide;
-      const isLast = at === COLUMNS - 1;
+    return Array.from({ length: COLUMNS }, (_, index) => {
+      if (index === 0) return { name: 'none lost', days: byLost[0] ?? 0 };
+      const from = 1 + (index - 1) * wide;
+      const isLast = index === COLUMNS - 1;
       return {
         name: isLast ? `${from} or more` : wide === 1 ? `${from}` : `${from} to ${from + wide - 1}`,
         days: between(from, isLast ? byLost.length : from + wide)
@@ -101,7 +101,7 @@
       {#each groups as { name, days: count }, lost (name)}
         <div>
           <span class="stack" class:none={lost === 0} aria-hidden="true"
-            >{#each Array.from({ length: Math.ceil(count / DAYS_A_STITCH) }, (_, at) => at) as at (at)}<i
+            >{#each Array.from({ length: Math.ceil(count / DAYS_A_STITCH) }, (_, index) => index) as at (at)}<i
                 >{lost === 0 ? '○' : '×'}</i
               >{/each}</span
           >
@@ -148,15 +148,15 @@
       {#if blames.length > 0}
         <h3>What the lost takes were lost to</h3>
         <div class="bar" aria-hidden="true">
-          {#each blames as { name, share }, at (name)}<span
+          {#each blames as { name, share }, index (name)}<span
               style:width="{share * 100}%"
-              style:background="var(--{shades[at]})"
+              style:background="var(--{shades[index]})"
             ></span>{/each}
         </div>
         <ul class="blames">
-          {#each blames as { name, share }, at (name)}
+          {#each blames as { name, share }, index (name)}
             <li>
-              <i style:background="var(--{shades[at]})" aria-hidden="true"></i>{name}
+              <i style:background="var(--{shades[index]})" aria-hidden="true"></i>{name}
               <b class="figures">{share < 0.01 ? '< 1' : Math.round(share * 100)} %</b>
             </li>
           {/each}

@@ -58,11 +58,11 @@
         ...shown.events.map(({ atMin }) => atMin),
         ...shown.outcome.lost.map(({ atMin }) => atMin)
       ])
-    ].sort((one, other) => one - other)
+    ].sort((a, b) => a - b)
   );
   function step(by: 1 | -1) {
     const next =
-      by > 0 ? stops.find((one) => one > at + 1e-6) : stops.findLast((one) => one < at - 1e-6);
+      by > 0 ? stops.find((stop) => stop > at + 1e-6) : stops.findLast((stop) => stop < at - 1e-6);
     if (next !== undefined) onat(next);
   }
   const doing = $derived(

@@ -62,7 +62,7 @@
           <span class="what"><b>{one.label}</b><span class="soft">{one.detail}</span></span>
           <span class="row">
             <span class="stitches" class:paid={one.costMinor > 0} aria-hidden="true"
-              >{#each Array.from({ length: stitches(one.savedPer100Days) }, (_, at) => at) as at (at)}<i
+              >{#each Array.from({ length: stitches(one.savedPer100Days) }, (_, index) => index) as at (at)}<i
                 ></i>{/each}</span
             >
             <b class="figures">{Math.round(one.savedPer100Days)}</b>

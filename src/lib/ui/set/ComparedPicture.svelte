@@ -77,7 +77,7 @@
       patch: other.patch
     });
     const there = judgePlan(changed, activePlan(changed), shelf).angles.find(
-      (one) => one.scene.id === judged.scene.id && one.angle.id === judged.angle.id
+      (angle) => angle.scene.id === judged.scene.id && angle.angle.id === judged.angle.id
     );
     const drawn = there && pictureThroughLens(there, layOut(there));
     return drawn && { drawn, record: there.record };
@@ -136,17 +136,20 @@
       <SelectItem value="" text="nothing" />
       {#if lenses.length > 0}
         <SelectItemGroup label="another lens of the kit">
-          {#each lenses as one (one.key)}<SelectItem value={one.key} text={one.label} />{/each}
+          {#each lenses as lens (lens.key)}<SelectItem value={lens.key} text={lens.label} />{/each}
         </SelectItemGroup>
       {/if}
       {#if bodies.length > 0}
         <SelectItemGroup label="another body of the kit">
-          {#each bodies as one (one.key)}<SelectItem value={one.key} text={one.label} />{/each}
+          {#each bodies as body (body.key)}<SelectItem value={body.key} text={body.label} />{/each}
         </SelectItemGroup>
       {/if}
       {#if apertures.length > 0}
         <SelectItemGroup label="another aperture">
-          {#each apertures as one (one.key)}<SelectItem value={one.key} text={one.label} />{/each}
+          {#each apertures as aperture (aperture.key)}<SelectItem
+              value={aperture.key}
+              text={aperture.label}
+            />{/each}
         </SelectItemGroup>
       {/if}
     </Select>

@@ -53,7 +53,7 @@
       onset={(backgroundM) => setAngle({ backgroundM })}
     />
   {/if}
-  {#each layout.lamps as lamp, at (`${lamp.role} ${at}`)}
+  {#each layout.lamps as lamp, index (`${lamp.role} ${index}`)}
     <Measure
       label="{named(lamp.role)} to {whole}"
       value={lamp.distanceM}

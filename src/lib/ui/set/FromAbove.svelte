@@ -131,7 +131,7 @@
     {/if}
 
     {#if layout.room}
-      {#each layout.lamps.filter(({ mainsM }) => mainsM !== undefined) as lamp, at (at)}
+      {#each layout.lamps.filter(({ mainsM }) => mainsM !== undefined) as lamp, index (index)}
         {@const wall = nearestWall(layout.room, lamp.spot)}
         <path d="M{x(lamp.spot.x)} {y(lamp.spot.y)}L{x(wall.x)} {y(wall.y)}" class="cable" />
         <text x={(x(lamp.spot.x) + x(wall.x)) / 2 + 6} y={(y(lamp.spot.y) + y(wall.y)) / 2 + 4}
@@ -139,7 +139,7 @@
         >
       {/each}
     {/if}
-    {#each layout.lamps as lamp, at (`${lamp.role} ${at}`)}
+    {#each layout.lamps as lamp, index (`${lamp.role} ${index}`)}
       {#if lamp.stand && lamp.stand.footRadiusM}
         <circle
           cx={x(lamp.spot.x)}
@@ -178,7 +178,7 @@
       {...moving}
     >
       {#if layout.people.length > 0}
-        {#each layout.people as person, at (at)}
+        {#each layout.people as person, index (index)}
           <ellipse
             cx={x(person.x) + 0.06 * scale.k}
             cy={y(person.y)}
@@ -205,11 +205,11 @@
       {/if}
     </SetPart>
 
-    {#each layout.lamps as lamp, at (`${lamp.role} ${at}`)}
+    {#each layout.lamps as lamp, index (`${lamp.role} ${index}`)}
       {@const radius = Math.max(0.05, lamp.radiusM ?? 0.1) * scale.k}
       {@const turn = (Math.atan2(-lamp.spot.y, -lamp.spot.x) * 180) / Math.PI}
       <SetPart
-        movable={{ what: 'lamp', at }}
+        movable={{ what: 'lamp', at: index }}
         label="{lamp.name}, {lamp.role}"
         valueM={lamp.distanceM}
         valueWords="{words(lamp.distanceM)} from the face, {lamp.angleDeg}° off the camera"
@@ -272,10 +272,10 @@
       </SetPart>
     {/if}
 
-    {#each layout.others as other, at (other.angleId)}
+    {#each layout.others as other, index (other.angleId)}
       {@const turn = (Math.atan2(-other.spot.y, -other.spot.x) * 180) / Math.PI}
       <SetPart
-        movable={{ what: 'other camera', at }}
+        movable={{ what: 'other camera', at: index }}
         label="Camera {other.name}"
         valueM={other.distanceM}
         valueWords="{words(other.distanceM)} from the face, {Math.round(other.turnDeg)}° round"

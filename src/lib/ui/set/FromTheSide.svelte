@@ -130,7 +130,7 @@
       />
     {/if}
 
-    {#each layout.lamps as lamp, at (`${lamp.role} ${at}`)}
+    {#each layout.lamps as lamp, index (`${lamp.role} ${index}`)}
       {@const radius = Math.max(0.05, lamp.radiusM ?? 0.1) * scale.k}
       {#if lamp.stand && lamp.role !== 'overhead'}
         {@const foot = (lamp.stand.footRadiusM ?? 0.3) * scale.k}
@@ -142,7 +142,7 @@
         />
       {/if}
       <SetPart
-        movable={{ what: 'lamp', at }}
+        movable={{ what: 'lamp', at: index }}
         label="{lamp.name}, {lamp.role}, from the side"
         valueM={lamp.distanceM}
         valueWords="{words(lamp.distanceM)} from the face"
@@ -264,7 +264,7 @@
           >tips at {tipWords(layout.tipDeg)}</text
         >
       {/if}
-      {#each layout.lamps.filter(({ role }) => role === 'overhead') as lamp, at (at)}
+      {#each layout.lamps.filter(({ role }) => role === 'overhead') as lamp, index (index)}
         <text x={x(lamp.spot.x) + 12} y={z(lamp.spot.z) - 10}>safety line</text>
       {/each}
       {#if weather}

@@ -60,16 +60,16 @@
 <section class="card" aria-label="Light">
   <h2>Light at the {layout.showsFace ? 'face' : 'work'}</h2>
   <ul>
-    {#each sources as one (one.name)}
+    {#each sources as source (source.name)}
       <li>
-        <span class="name">{one.name}</span>
+        <span class="name">{source.name}</span>
         <span class="bar" aria-hidden="true"
-          ><span class="bright" style:width="{share(one.bright)}%"></span><span
+          ><span class="bright" style:width="{share(source.bright)}%"></span><span
             class="dim"
-            style:width="{share(one.dim)}%"
+            style:width="{share(source.dim)}%"
           ></span></span
         >
-        <span class="figures strong">{range(one.dim, one.bright)}</span>
+        <span class="figures strong">{range(source.dim, source.bright)}</span>
       </li>
     {/each}
     <li class="sum">
@@ -110,10 +110,10 @@
   {/if}
   <h3>What to set</h3>
   <dl>
-    {#each settings as one (one.name)}
+    {#each settings as setting (setting.name)}
       <div>
-        <dt>{one.name}</dt>
-        <dd><b class="figures">{one.set}</b> <span class="soft">{one.why}</span></dd>
+        <dt>{setting.name}</dt>
+        <dd><b class="figures">{setting.set}</b> <span class="soft">{setting.why}</span></dd>
       </div>
     {/each}
   </dl>

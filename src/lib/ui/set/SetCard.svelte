@@ -53,7 +53,7 @@
   {#if fault}<p class="fault" role="alert">{fault}</p>{/if}
   <div class="columns">
     <dl aria-label="By the tape">
-      {#each tape as line, at (at)}<div>
+      {#each tape as line, index (index)}<div>
           <dt>{line.what}</dt>
           <dd class="figures">{line.reads}</dd>
         </div>{/each}

@@ -48,7 +48,7 @@
       return;
     }
     const reverberationS = figureOf(judged.record, 'reverberation');
-    const inTurn = [...sounds].sort((one, other) => Number(other.inUse) - Number(one.inUse));
+    const inTurn = [...sounds].sort((a, b) => Number(b.inUse) - Number(a.inUse));
     for (const { place, speechToNoiseDb, directToReverberantDb } of inTurn) {
       if (speechToNoiseDb === undefined || !audio) continue;
       playing = place;
@@ -105,29 +105,30 @@
     </p>
   {:else}
     <ul class="plain-list">
-      {#each sounds as one (one.place)}
-        <li class:used={one.inUse} data-place={one.place}>
+      {#each sounds as sound (sound.place)}
+        <li class:used={sound.inUse} data-place={sound.place}>
           <button
             class="text-button"
-            aria-pressed={one.inUse}
-            onclick={() => onplace(one.place)}
-            title="Put the microphone {micPlaceWords[one.place]}">{micPlaceWords[one.place]}</button
+            aria-pressed={sound.inUse}
+            onclick={() => onplace(sound.place)}
+            title="Put the microphone {micPlaceWords[sound.place]}"
+            >{micPlaceWords[sound.place]}</button
           >
           <span class="figures"
-            >{one.distanceM === undefined ? '' : lengthWords(one.distanceM, units)}</span
+            >{sound.distanceM === undefined ? '' : lengthWords(sound.distanceM, units)}</span
           >
           <span class="bars" aria-hidden="true">
-            <span class="voice" style:width="{along(one.voiceDbA ?? 0)}%"></span>
-            <span class="noise" style:width="{along(Math.max(0, one.noiseDbA ?? 0))}%"></span>
+            <span class="voice" style:width="{along(sound.voiceDbA ?? 0)}%"></span>
+            <span class="noise" style:width="{along(Math.max(0, sound.noiseDbA ?? 0))}%"></span>
           </span>
           <span class="figures strong"
-            >{dB(one.speechToNoiseDb)} dB{#if one.cleanDb !== undefined && (one.speechToNoiseDb ?? 0) >= one.cleanDb}&nbsp;clean{/if}</span
+            >{dB(sound.speechToNoiseDb)} dB{#if sound.cleanDb !== undefined && (sound.speechToNoiseDb ?? 0) >= sound.cleanDb}&nbsp;clean{/if}</span
           >
           <span class="soft"
-            >voice {dB(one.voiceDbA)} against {dB(one.noiseDbA)} dB(A): {parts(
-              one
-            )}{#if one.directToReverberantDb !== undefined}&nbsp;· room {echoWord(
-                one.directToReverberantDb
+            >voice {dB(sound.voiceDbA)} against {dB(sound.noiseDbA)} dB(A): {parts(
+              sound
+            )}{#if sound.directToReverberantDb !== undefined}&nbsp;· room {echoWord(
+                sound.directToReverberantDb
               )}{/if}</span
           >
         </li>
@@ -162,12 +163,14 @@
   {/if}
   {#if blankets.length > 1}
     <p class="soft">
-      {#each blankets as one, at (one.blankets)}{at > 0 ? ' · ' : ''}{one.blankets === 0
+      {#each blankets as blanket, index (blanket.blankets)}{index > 0
+          ? ' · '
+          : ''}{blanket.blankets === 0
           ? 'as it is'
-          : `${one.blankets} ${one.blankets === 1 ? 'blanket' : 'blankets'}`}: reverberation {one.reverberationS.toFixed(
+          : `${blanket.blankets} ${blanket.blankets === 1 ? 'blanket' : 'blankets'}`}: reverberation {blanket.reverberationS.toFixed(
           2
-        )} s, {echoWord(one.directToReverberantDb)}{/each}. A blanket is {BLANKET_AREA_M2} m², hung free
-      of the wall or in a corner; about.
+        )} s, {echoWord(blanket.directToReverberantDb)}{/each}. A blanket is {BLANKET_AREA_M2} m², hung
+      free of the wall or in a corner; about.
     </p>
   {/if}
 </section>

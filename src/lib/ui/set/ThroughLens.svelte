@@ -186,25 +186,25 @@
             />
           </g>
         {:else}
-          {#each picture.people as person, at (at)}
+          {#each picture.people as person, index (index)}
             {@const k = width / person.widthM}
             {@const near = picture.stretch / 1.146}
             <g
               filter={picture.focusIsLost ? `url(#${id}-ears)` : undefined}
               transform="translate({person.x * width} {person.y * height})"
-              data-person={at}
+              data-person={index}
             >
               <path
                 d="M{-0.25 * k} {0.62 * k}V{0.36 * k}Q{-0.25 * k} {0.23 * k} {-0.06 * k} {0.2 *
                   k}H{0.06 * k}Q{0.25 * k} {0.23 * k} {0.25 * k} {0.36 * k}V{2 * k}H{-0.25 * k}Z"
-                fill={coats[at % coats.length]}
+                fill={coats[index % coats.length]}
               />
               <rect
                 x={-0.045 * k}
                 y={0.06 * k}
                 width={0.09 * k}
                 height={0.16 * k}
-                fill={skins[at % skins.length]}
+                fill={skins[index % skins.length]}
               />
               <g filter={picture.faceIsSharp ? undefined : `url(#${id}-ears)`}>
                 <ellipse
@@ -212,14 +212,14 @@
                   cy={0.02 * k}
                   rx={0.014 * k}
                   ry={0.03 * k}
-                  fill={skins[at % skins.length]}
+                  fill={skins[index % skins.length]}
                 />
                 <ellipse
                   cx={0.082 * k}
                   cy={0.02 * k}
                   rx={0.014 * k}
                   ry={0.03 * k}
-                  fill={skins[at % skins.length]}
+                  fill={skins[index % skins.length]}
                 />
                 <ellipse cx="0" cy={-0.045 * k} rx={0.088 * k} ry={0.095 * k} class="hair" />
               </g>
@@ -229,7 +229,7 @@
                 cy={0.012 * k}
                 rx={0.078 * k}
                 ry={0.108 * k}
-                fill={skins[at % skins.length]}
+                fill={skins[index % skins.length]}
               />
               <path
                 d="M{-0.08 * k} {-0.03 * k}Q{-0.02 * k} {-0.1 * k} {0.08 * k} {-0.045 * k}Q{0.07 *
@@ -266,7 +266,7 @@
             </g>
           {/each}
         {/if}
-        {#each picture.lampsInPicture as lamp, at (at)}
+        {#each picture.lampsInPicture as lamp, index (index)}
           <circle
             cx={lamp.x * width}
             cy={lamp.y * height}

@@ -17,10 +17,10 @@
 </script>
 
 <Modal bind:open passiveModal modalHeading="Settings for {scene}">
-  {#each angles as one (one.angle.id)}
-    {#if angles.length > 1}<h3>{one.angle.name}</h3>{/if}
+  {#each angles as angle (angle.angle.id)}
+    {#if angles.length > 1}<h3>{angle.angle.name}</h3>{/if}
     <dl>
-      {#each settingsOf(one) as setting, at (at)}
+      {#each settingsOf(angle) as setting, index (index)}
         <dt>{setting.name}</dt>
         <dd>
           <b class="figures">{setting.set}</b>
@@ -28,7 +28,7 @@
           {#if setting.others}<span class="others">Others: {setting.others}</span>{/if}
           {#if setting.figure}
             <Fold title="worked out from">
-              <WhyTree why={whyOf(one.record, setting.figure)} {units} open />
+              <WhyTree why={whyOf(angle.record, setting.figure)} {units} open />
             </Fold>
           {/if}
         </dd>

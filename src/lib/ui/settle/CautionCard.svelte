@@ -11,7 +11,7 @@
   <div class="card cautions">
     <Fold title="Usual cautions · {cautions.map(({ topic }) => topic.toLowerCase()).join(', ')}">
       <dl>
-        {#each cautions as { topic, text }, at (at)}
+        {#each cautions as { topic, text }, index (index)}
           <dt>{topic}</dt>
           <dd>{text}</dd>
         {/each}

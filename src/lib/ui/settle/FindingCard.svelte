@@ -62,7 +62,8 @@
           ontake={() => onremedy(remedy)}
         />
         {#if !remedy.mends}<span class="aside">{partly(remedy)}</span>{/if}
-        {#each remedy.brings as brought, at (at)}<span class="aside">side effects: {brought}</span
+        {#each remedy.brings as brought, index (index)}<span class="aside"
+            >side effects: {brought}</span
           >{/each}
       </span>
     {:else}

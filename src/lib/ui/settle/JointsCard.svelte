@@ -26,7 +26,7 @@
   <div class="how">
     <Fold title="How it goes together">
       <ul class="steps">
-        {#each joints.steps as joint, at (at)}<li>
+        {#each joints.steps as joint, index (index)}<li>
             {joint.sceneName}: {joint.steps.join(', then ')}
           </li>{/each}
       </ul>

@@ -51,7 +51,7 @@
 
 {#snippet changes(way: SettlingWay)}
   <ol>
-    {#each way.steps as step, at (at)}
+    {#each way.steps as step, index (index)}
       <li>
         <span class="label">{step.label}</span>
         <span class="figures">{priceOf(step, money) || 'free'}</span>

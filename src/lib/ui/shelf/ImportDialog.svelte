@@ -240,19 +240,20 @@
           </Select>
         {/if}
         <ul class="columns">
-          {#each headers as header, at (at)}
+          {#each headers as header, index (index)}
             <li>
               <span
-                ><b>{header || `column ${at + 1}`}</b><span class="soft">{rows[0]?.[at] ?? ''}</span
+                ><b>{header || `column ${index + 1}`}</b><span class="soft"
+                  >{rows[0]?.[index] ?? ''}</span
                 ></span
               >
               <Select
                 size="sm"
                 hideLabel
                 labelText="Column {header} is"
-                selected={columns[at] ?? ''}
+                selected={columns[index] ?? ''}
                 on:update={({ detail }) => {
-                  if (detail !== (columns[at] ?? '')) match(at, String(detail));
+                  if (detail !== (columns[index] ?? '')) match(index, String(detail));
                 }}
               >
                 <SelectItem value="" text="leave out" />
@@ -281,7 +282,7 @@
             every row is well: mend the file, or leave a column out.
           </p>
           <ul class="faults">
-            {#each reading.refused.slice(0, SHOWN * 2) as row, at (at)}
+            {#each reading.refused.slice(0, SHOWN * 2) as row, index (index)}
               <li>
                 <b class="figures">line {row.line}</b>
                 {row.faults.map(faultSentence).join(' ')}
@@ -324,7 +325,7 @@
           </p>
         {/if}
         <ul class="preview">
-          {#each reading.gear.slice(0, SHOWN) as gear, at (at)}<li>
+          {#each reading.gear.slice(0, SHOWN) as gear, index (index)}<li>
               <b>{fullName(gear)}</b>
               <span class="soft"
                 >{gearKinds[gear.kind].name}: {partGist(gear, satchel.project?.units)}</span

@@ -70,8 +70,8 @@
     });
   });
   const taken = $derived(
-    matches.flatMap((match, at) => {
-      const { gear } = readings[at]!;
+    matches.flatMap((match, index) => {
+      const { gear } = readings[index]!;
       const { quantity, remaining } = match.listed;
       return gear
         ? [{ gear, quantity, ...(remaining ? { handRemainingMinor: remaining.minor } : {}) }]
@@ -114,8 +114,8 @@
 
   async function takeAll() {
     if (unanswered > 0 || taken.length === 0 || !satchel.plan) return;
-    const gear = matches.flatMap((_, at) => {
-      const reading = readings[at]!;
+    const gear = matches.flatMap((_, index) => {
+      const reading = readings[index]!;
       return reading.changed && reading.gear ? [reading.gear] : [];
     });
     const acts: Act[] = [
@@ -168,8 +168,8 @@
           : ''}.
       </p>
       <ul>
-        {#each matches as match, at (at)}
-          {@const { faults } = readings[at]!}
+        {#each matches as match, index (index)}
+          {@const { faults } = readings[index]!}
           {@const { takenFor } = match}
           <li class:open={Object.keys(faults).length > 0}>
             <div class="line">

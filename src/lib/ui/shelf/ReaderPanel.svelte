@@ -108,7 +108,7 @@
   {/if}
   {#if text.trim()}
     <p class="shown" aria-hidden="true">
-      {#each pieces as piece, at (at)}{#if piece.numbers.length > 0}<mark
+      {#each pieces as piece, index (index)}{#if piece.numbers.length > 0}<mark
             class:no={piece.numbers.every((number) => refused.has(number))}
             >{piece.text}<sup>{piece.numbers.map((number) => number + 1).join(' ')}</sup></mark
           >{:else}{piece.text}{/if}{/each}

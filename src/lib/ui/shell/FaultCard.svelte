@@ -60,7 +60,7 @@
   <p>{says}</p>
   {#if wrong.length > 0}
     <ul class="wrong">
-      {#each wrong as sentence, at (at)}<li>{sentence}</li>{/each}
+      {#each wrong as sentence, index (index)}<li>{sentence}</li>{/each}
     </ul>
   {/if}
   <p>

@@ -108,7 +108,7 @@
       <div>
         <p>Other projects saved here:</p>
         <ul class="projects">
-          {#each projects.filter((one) => one.id !== satchel.project?.id) as one (one.id)}
+          {#each projects.filter((project) => project.id !== satchel.project?.id) as one (one.id)}
             <li>
               <button class="text-button word" onclick={() => openProject(one.id)}
                 >{one.name}</button

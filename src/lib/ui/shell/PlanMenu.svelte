@@ -27,8 +27,8 @@
 
   /** The open one by the name it has now; the list was read when the dialog opened. */
   const named = $derived(
-    projects.map((one) =>
-      one.id === satchel.project?.id ? { ...one, name: satchel.project.name } : one
+    projects.map((project) =>
+      project.id === satchel.project?.id ? { ...project, name: satchel.project.name } : project
     )
   );
 
@@ -120,14 +120,14 @@
   {#if done.length > 0}
     <Fold title="What was done last">
       <ol use:keepFocus>
-        {#each done as label, at (at)}
+        {#each done as label, index (index)}
           <li>
             <span>{label}</span>
             <button
               class="text-button"
               aria-label="Take back to before: {label}"
               onclick={async () => {
-                await satchel.undoLast(at + 1);
+                await satchel.undoLast(index + 1);
                 done = await satchel.recentActs();
               }}>back to before this</button
             >

@@ -46,13 +46,13 @@
                   : `all ${figureWords(need, unit)}`}</span
               >
               <span class="bar" aria-hidden="true">
-                {#each stores as store, at (at)}
+                {#each stores as store, index (index)}
                   {@const arrives =
                     (store.taken.get(part.line.id) ?? 0) * (store.reaches.get(part.line.id) ?? 0)}
                   {#if arrives > 0}
                     <span
                       style:width="{width(arrives / Math.max(1, share))}%"
-                      style:background="var(--{shades[at % shades.length]})"
+                      style:background="var(--{shades[index % shades.length]})"
                     ></span>
                   {/if}
                 {/each}
@@ -68,11 +68,11 @@
           </p>
         {/if}
         <ul class="stores">
-          {#each stores as { name, amount, taken }, at (at)}
+          {#each stores as { name, amount, taken }, index (index)}
             <li>
               <span
                 class="swatch"
-                style:background="var(--{shades[at % shades.length]})"
+                style:background="var(--{shades[index % shades.length]})"
                 aria-hidden="true"
               ></span>{name}, {figureWords(amount!, unit)}{#if taken.size > 1}, shared by {[
                   ...taken.keys()

@@ -37,7 +37,7 @@
     <p class="relation">{why.relation}</p>
     {#if why.refused}<p class="relation">{why.refused}</p>{/if}
     <ul>
-      {#each why.inputs as input, at (at)}<li><WhyTree why={input} {units} /></li>{/each}
+      {#each why.inputs as input, index (index)}<li><WhyTree why={input} {units} /></li>{/each}
     </ul>
   </details>
 {:else}

@@ -28,7 +28,7 @@
   const angles = $derived(satchel.judgement?.angles ?? []);
   const days = $derived(daysOf(angles));
   const logbook = $derived(project?.logbook ?? []);
-  const pages = $derived([...logbook].sort((one, other) => (one.date < other.date ? 1 : -1)));
+  const pages = $derived([...logbook].sort((a, b) => (a.date < b.date ? 1 : -1)));
   const years = $derived(
     [...new Set([today.slice(0, 4), ...logbook.map(({ date }) => date.slice(0, 4))])]
       .sort()
@@ -113,7 +113,7 @@
             selected={`${year.year}`}
             on:update={({ detail }) => (yearChosen = String(detail))}
           >
-            {#each years as one (one)}<SelectItem value={one} text={one} />{/each}
+            {#each years as year (year)}<SelectItem value={year} text={year} />{/each}
           </Select>
         {/if}
       </div>

@@ -73,7 +73,7 @@
       // What is chosen may be among those still to be judged.
       const isGone = judged.length >= wanted && !judged.some((one) => one.gear.id === chosenId);
       if (chosenId === undefined || isGone)
-        chosenId = (candidates.find((one) => one.packed) ?? candidates[0])?.gear.id;
+        chosenId = (candidates.find((candidate) => candidate.packed) ?? candidates[0])?.gear.id;
     };
     const take = (part: CandidateRow[]) => {
       if (stale) return;
@@ -108,7 +108,7 @@
     };
   });
 
-  const chosen = $derived(candidates?.find((one) => one.gear.id === chosenId));
+  const chosen = $derived(candidates?.find((candidate) => candidate.gear.id === chosenId));
   /** A part that is looked at, with what it is compared to. */
   const looked = $derived(
     satchel.asJudged && satchel.judgement
@@ -116,7 +116,7 @@
       : undefined
   );
   const replacedNameOf = ({ replaces }: Candidate) => {
-    const line = satchel.plan?.lines.find((one) => one.id === replaces);
+    const line = satchel.plan?.lines.find((line) => line.id === replaces);
     const gear = line && satchel.shelf.byId.get(line.gearId);
     return gear && fullName(gear);
   };

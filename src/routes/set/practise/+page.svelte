@@ -154,12 +154,12 @@
 <h1>Practise: set your own camera by hand</h1>
 {#if satchel.project && judged}
   <nav class="scenes" aria-label="Scenes">
-    {#each satchel.project.scenes as one (one.id)}
+    {#each satchel.project.scenes as scene (scene.id)}
       <Button
         size="small"
-        kind={one.id === judged.scene.id ? 'primary' : 'ghost'}
-        aria-pressed={one.id === judged.scene.id}
-        on:click={() => (satchel.sceneId = one.id)}>{one.name}</Button
+        kind={scene.id === judged.scene.id ? 'primary' : 'ghost'}
+        aria-pressed={scene.id === judged.scene.id}
+        on:click={() => (satchel.sceneId = scene.id)}>{scene.name}</Button
       >
     {/each}
   </nav>
@@ -196,8 +196,8 @@
                 settings = { ...settings!, [dial.key]: dial.marks[at]! };
               }}
             >
-              {#each dial.marks as mark, at (at)}<SelectItem
-                  value={String(at)}
+              {#each dial.marks as mark, index (index)}<SelectItem
+                  value={String(index)}
                   text={dial.say(mark)}
                 />{/each}
             </Select>

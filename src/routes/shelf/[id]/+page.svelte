@@ -154,7 +154,7 @@
         {#if gear.ports.length > 0}
           <h2>Connections</h2>
           <ul class="ports">
-            {#each gear.ports as port, at (at)}<li>
+            {#each gear.ports as port, index (index)}<li>
                 {port.type}
                 {port.end} <span class="soft">{port.family}, {port.role}</span>
               </li>{/each}
@@ -181,7 +181,7 @@
         {#if gear.kind === 'body' && gear.modes.length > 0}
           <h2>Recording modes</h2>
           <ul class="ports figures">
-            {#each gear.modes as mode, at (at)}
+            {#each gear.modes as mode, index (index)}
               <li>
                 {mode.pixelsAcross}×{mode.pixelsDown}, {mode.fps} frames, {mode.bitRateMbps} Mb/s{mode.crop &&
                 mode.crop !== 1
@@ -200,13 +200,13 @@
         {#if cautions.length > 0}
           <h2>Take care</h2>
           <ul class="ports">
-            {#each cautions as { topic, text }, at (at)}<li><b>{topic}.</b> {text}</li>{/each}
+            {#each cautions as { topic, text }, index (index)}<li><b>{topic}.</b> {text}</li>{/each}
           </ul>
         {/if}
         {#if questions.length > 0}
           <h2>Not stated</h2>
           <ul class="ports">
-            {#each questions as question, at (at)}<li>{question}</li>{/each}
+            {#each questions as question, index (index)}<li>{question}</li>{/each}
           </ul>
           <p class="soft">
             What is unknown is never taken for fine. Ask a seller, then correct the entry.

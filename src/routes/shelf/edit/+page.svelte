@@ -221,12 +221,12 @@
       <fieldset>
         <legend>Size, mm</legend>
         <div class="row">
-          {#each ['width', 'height', 'depth'] as side, at (side)}<TextInput
+          {#each ['width', 'height', 'depth'] as side, index (side)}<TextInput
               size="sm"
               labelText={side}
               hideLabel
               placeholder={side}
-              bind:value={draft.size[at]}
+              bind:value={draft.size[index]}
             />{/each}
         </div>
         {@render wrong('size')}

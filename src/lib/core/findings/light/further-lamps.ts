@@ -132,7 +132,7 @@ export const withoutLamp = (rig: PlacedRig, { part, role }: LampBesideKey): RigP
     ? { fillLampLineId: NO_PART }
     : {
         lamps: (rig.overrides?.lamps ?? []).filter(
-          (one) => one.lineId !== part.line.id || one.role !== role
+          (lamp) => lamp.lineId !== part.line.id || lamp.role !== role
         )
       };
 

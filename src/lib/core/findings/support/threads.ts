@@ -25,9 +25,10 @@ function openJoint(rig: PlacedRig): Connection | MissingPort | undefined {
   let worst: Connection | MissingPort | undefined;
   let place = heldPurposes.length;
   for (const need of connectionsOf(rig)) {
-    const at = heldPurposes.indexOf(need.purpose);
-    if (at < 0 || at >= place || (!isMissingPort(need) && isClosedInBag(need, rig.kit))) continue;
-    [worst, place] = [need, at];
+    const index = heldPurposes.indexOf(need.purpose);
+    if (index < 0 || index >= place || (!isMissingPort(need) && isClosedInBag(need, rig.kit)))
+      continue;
+    [worst, place] = [need, index];
   }
   return worst;
 }

@@ -170,7 +170,8 @@ function samePart(before: KitPart | undefined, after: KitPart | undefined): bool
 
 function sameParts(before: readonly KitPart[], after: readonly KitPart[]): boolean {
   if (before.length !== after.length) return false;
-  for (let at = 0; at < before.length; at++) if (!samePart(before[at], after[at])) return false;
+  for (let index = 0; index < before.length; index++)
+    if (!samePart(before[index], after[index])) return false;
   return true;
 }
 
@@ -208,8 +209,9 @@ function sameLamp(before: PlacedLamp | undefined, after: PlacedLamp | undefined)
 
 function sameLamps(before: readonly FurtherLamp[], after: readonly FurtherLamp[]): boolean {
   if (before.length !== after.length) return false;
-  for (let at = 0; at < before.length; at++)
-    if (!sameLamp(before[at], after[at]) || before[at]!.role !== after[at]!.role) return false;
+  for (let index = 0; index < before.length; index++)
+    if (!sameLamp(before[index], after[index]) || before[index]!.role !== after[index]!.role)
+      return false;
   return true;
 }
 

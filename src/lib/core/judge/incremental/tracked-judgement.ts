@@ -323,7 +323,8 @@ export class DifferingAngle {
 
   private anyChanged(figures: readonly number[]): boolean {
     if (figures.length === 0 || this.record === this.before.judged.record) return false;
-    for (let at = 0; at < figures.length; at++) if (this.#changed[figures[at]!] === 1) return true;
+    for (let index = 0; index < figures.length; index++)
+      if (this.#changed[figures[index]!] === 1) return true;
     return false;
   }
 }

@@ -66,8 +66,8 @@ export class RigWorth {
   /** With the best of what lasts for at most so much. */
   within(mostMinor: number, supplies: readonly Supplies[]): number {
     let best = 0;
-    for (const one of supplies)
-      if (one.priceMinor <= mostMinor) best = Math.max(best, this.with(one));
+    for (const supply of supplies)
+      if (supply.priceMinor <= mostMinor) best = Math.max(best, this.with(supply));
     return best;
   }
 

@@ -228,8 +228,11 @@ const easeCurves = handlingFigures.map((id) => curveOf('ease', id));
 
 /** Asked a million times, so it makes no list of its own. */
 function easeOf(start: Handling, support: Handling, lamps: Handling, mic: Handling): number {
-  for (let at = 0; at < easeCurves.length; at++)
-    easePoints[at] = pointsOn(easeCurves[at]!, start[at]! + support[at]! + lamps[at]! + mic[at]!);
+  for (let index = 0; index < easeCurves.length; index++)
+    easePoints[index] = pointsOn(
+      easeCurves[index]!,
+      start[index]! + support[index]! + lamps[index]! + mic[index]!
+    );
   return axisPoints(sumOfPoints('ease', easePoints));
 }
 const easePoints: number[] = handlingFigures.map(() => 0.5);
@@ -360,8 +363,8 @@ function lensBeside(
 
 function lampThrough(lens: LensBeside, lamps: Lamps, knots: readonly Lamps[]): Handled {
   // As bright as the next brighter knot.
-  const at = knots.findIndex(({ lux }) => lux >= lamps.lux);
-  const points = [lens.exposure[at]!];
+  const index = knots.findIndex(({ lux }) => lux >= lamps.lux);
+  const points = [lens.exposure[index]!];
   if (lens.asksForSoftness) points.push(pointsOn(curveOf('light', 'keySoftness'), lamps.softness));
   const light = axisPoints(sumOfPoints('light', points));
   return { ...lamps, gains: [light, ...lamps.handling.map((one) => -one)] };

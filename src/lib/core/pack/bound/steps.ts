@@ -72,8 +72,12 @@ export class HalfWorths {
   suppliedBy(supplies: readonly Supplies[], worth: RigWorth, sharedBy: number): Bound[] {
     const steps = new Steps();
     for (const [priceMinor, half] of this.#undominated())
-      for (const one of supplies)
-        steps.add(priceMinor + one.priceMinor / sharedBy, worth.withHalf(half, one), undefined);
+      for (const supply of supplies)
+        steps.add(
+          priceMinor + supply.priceMinor / sharedBy,
+          worth.withHalf(half, supply),
+          undefined
+        );
     return steps.all.map(({ priceMinor, merit }) => ({ priceMinor, merit }));
   }
 }

@@ -186,7 +186,7 @@ function modelOf(
 
 function chosenIn({ Columns }: HighsSolution, pieces: number): Set<number> {
   const chosen = new Set<number>();
-  for (let at = 0; at < pieces; at++)
-    if ((Columns[`p${at}`] as { Primal: number }).Primal > 0.5) chosen.add(at);
+  for (let index = 0; index < pieces; index++)
+    if ((Columns[`p${index}`] as { Primal: number }).Primal > 0.5) chosen.add(index);
   return chosen;
 }

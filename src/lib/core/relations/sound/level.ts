@@ -30,8 +30,8 @@ export function levelAtDistanceDb(levelAt1mDb: number, distanceM: number): numbe
  */
 export function powerSumDb(...levelsDb: number[]): number {
   let power = 0;
-  for (let at = 0; at < levelsDb.length; at++) {
-    const level = levelsDb[at]!;
+  for (let index = 0; index < levelsDb.length; index++) {
+    const level = levelsDb[index]!;
     if (level === NO_LEVEL) continue;
     mustBeFinite('levelDb', level);
     power += 10 ** (level / 10);
