@@ -43,7 +43,6 @@ import { eyeLevelFindings } from './support/eye-level';
 import { panFindings } from './support/pan';
 import { tippingFindings } from './support/tipping';
 import { threadsFindings } from './support/threads';
-import { secondAngleFindings } from './support/second-angle';
 import { backupFindings, backupPlanFindings } from './storage/backup';
 import { capacityFindings } from './storage/capacity';
 import { writeSpeedFindings } from './storage/write-speed';
@@ -118,7 +117,6 @@ export const angleFindings: readonly AngleFindingRow[] = [
   ...panFindings,
   ...tippingFindings,
   ...threadsFindings,
-  ...secondAngleFindings,
   ...backupFindings,
   ...capacityFindings,
   ...writeSpeedFindings,

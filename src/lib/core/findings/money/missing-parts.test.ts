@@ -3,6 +3,7 @@ import { shelfOf } from '../../../catalogue/load-catalogue';
 import { applyAct } from '../../acts/apply-act';
 import { remediesFor } from '../../judge/settle';
 import { judged, ownCopy, setRig, swap, walkOutside, without } from '../../judge/tests/calm-kit';
+import { causes } from '../../judge/tests/causes';
 import { add, angle, made, scene, twoAtOnce } from '../../figures/tests/figures-of';
 import type { GearOf } from '../../model/gear';
 import type { Project } from '../../model/project';
@@ -139,6 +140,20 @@ describe('a part without which nothing is filmed', () => {
       by: 1
     });
     expect(missing(two)).not.toContain('No card left for the second camera');
+  });
+
+  it('is a support for the second camera, told once and bought with one', () => {
+    const project = made((p) => {
+      p.limitMinor = 1_000_000;
+      causes.S6!(p);
+    });
+    const told = judged(project).findings.filter(({ title }) => /stand|hold/.test(title()));
+    expect(told.map((finding) => `${finding.code} ${finding.title()}`)).toEqual([
+      'S6 Nothing to stand the camera on at the second angle'
+    ]);
+    const [remedy] = remediesFor(project, shelfOf(project), judged(project), told[0]!);
+    const settled = judged(applyAct(project, remedy!.act));
+    expect(settled.findings.filter(({ code }) => code === 'S6')).toEqual([]);
   });
 
   it('is no charger where another body fills the same batteries over USB', () => {

@@ -317,16 +317,21 @@ const emptyShelf = makeShelf();
 
 const roleKey = (role: MissingRole) => `${role.kind}: ${role.title}`;
 
-/** Parts without which a scene cannot be filmed at all. */
-export const missingFindings: PlanFindingRow[] = [
-  {
-    code: 'M7',
-    family: 'money',
-    scope: 'plan',
-    about: 'a needed part is not in the list',
-    mayComeAlong: true,
-    judge: (context) =>
-      missingRoles(context).map((role): Held => ({
+const isSecondSupport = ({ kind, ofSecondAngle }: MissingRole): boolean =>
+  kind === 'support' && ofSecondAngle === true;
+
+/** A row that tells some of the parts without which a scene cannot be filmed at all. */
+const missingRow = (
+  row: Pick<PlanFindingRow, 'code' | 'family' | 'about'>,
+  tells: (role: MissingRole) => boolean
+): PlanFindingRow => ({
+  ...row,
+  scope: 'plan',
+  mayComeAlong: true,
+  judge: (context) =>
+    missingRoles(context)
+      .filter(tells)
+      .map((role): Held => ({
         severity: 'stop',
         has: 0,
         needs: 1,
@@ -339,9 +344,20 @@ export const missingFindings: PlanFindingRow[] = [
         title: () => role.title,
         why: () => `${role.why} Needed for ${[...new Set(role.sceneNames)].join(', ')}.`
       })),
-    propose: (context, held) =>
-      missingRoles(context)
-        .find((role) => roleKey(role) === held.about)
-        ?.proposals() ?? []
-  }
+  propose: (context, held) =>
+    missingRoles(context)
+      .find((role) => tells(role) && roleKey(role) === held.about)
+      ?.proposals() ?? []
+});
+
+/** S6, M7. */
+export const missingFindings: PlanFindingRow[] = [
+  missingRow(
+    { code: 'S6', family: 'support', about: 'the second angle has no support' },
+    isSecondSupport
+  ),
+  missingRow(
+    { code: 'M7', family: 'money', about: 'a needed part is not in the list' },
+    (role) => !isSecondSupport(role)
+  )
 ];
