@@ -59,8 +59,8 @@ function sharedByCode(findings: readonly Finding[], { at, of }: Share): Finding[
   return findings.filter(({ code }) => ours.has(code));
 }
 
-/** Remedies are handed over in handfuls: a message for each would cost more than finding them. */
-const HANDFUL = 6;
+/** Remedies found in so short a time are handed over together: a message for each would cost more than finding them. */
+const HANDED_OVER_EVERY_MS = 60;
 
 function* settling(
   project: Project,
@@ -84,6 +84,7 @@ function* settling(
     [rest, priorities.later]
   ] as const) {
     let remedies: NonNullable<SettledPart['remedies']> = {};
+    let handedOver = performance.now();
     for (const [index, finding] of findings.entries()) {
       const looking = lookingForRemedies(kits, finding);
       for (;;) {
@@ -93,9 +94,11 @@ function* settling(
         remedies[finding.key] = step.value;
         break;
       }
-      if (index % HANDFUL === HANDFUL - 1 || index === findings.length - 1) {
+      const now = performance.now();
+      if (now - handedOver >= HANDED_OVER_EVERY_MS || index === findings.length - 1) {
         onpart({ remedies });
         remedies = {};
+        handedOver = now;
       }
     }
   }
