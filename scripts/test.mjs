@@ -1,53 +1,40 @@
-// The whole check, on a fresh clone as well: set-up, types, lint, unit tests, build, browser tests.
+// The whole check, on a fresh clone as well: set-up, types and build beside lint, unit tests, browser tests.
 // Ends with a line `N passed, N failed`.
 import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, mkdtempSync, readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { buildWhenChanged, installWhenNeeded, projectRoot, run } from './own-setup.mjs';
+import { installWhenNeeded, projectRoot, run } from './own-setup.mjs';
 
 const CHROMIUM = '/usr/bin/chromium';
 let passed = 0;
 let failed = 0;
 
-/** @param {string} name @param {() => boolean} work */
-function step(name, work) {
-  console.log(`\n── ${name}`);
-  const begun = Date.now();
-  const good = work();
-  if (good) passed += 1;
-  else failed += 1;
-  console.log(
-    `── ${name}: ${good ? 'passed' : 'FAILED'} in ${Math.round((Date.now() - begun) / 1000)} s`
-  );
-}
-
 /**
- * Steps that leave a core idle, side by side; what each prints comes at its end, in one piece.
- * @param {Record<string, string[][]>} steps by name, their tools one after the other
+ * Steps that leave a core idle, in lanes side by side; what each prints comes at its end, in one piece.
+ * @param {Record<string, string[][]>[]} lanes of steps by name, their tools one after the other
  */
-const sideBySide = (steps) =>
+const sideBySide = (lanes) =>
   Promise.all(
-    Object.entries(steps).map(async ([name, tools]) => {
-      const begun = Date.now();
-      let said = '';
-      let good = true;
-      for (const [tool, ...args] of tools)
-        good &&= await printing(tool, args, (text) => (said += text));
-      if (good) passed += 1;
-      else failed += 1;
-      console.log(
-        `\n── ${name}\n${said}── ${name}: ${good ? 'passed' : 'FAILED'} in ${Math.round((Date.now() - begun) / 1000)} s`
-      );
+    lanes.map(async (steps) => {
+      for (const [name, tools] of Object.entries(steps)) {
+        const begun = Date.now();
+        let said = '';
+        let good = true;
+        for (const args of tools) good &&= await printing(args, (text) => (said += text));
+        if (good) passed += 1;
+        else failed += 1;
+        console.log(
+          `\n── ${name}\n${said}── ${name}: ${good ? 'passed' : 'FAILED'} in ${Math.round((Date.now() - begun) / 1000)} s`
+        );
+      }
     })
   );
 
-/** @param {string} tool @param {string[]} args @param {(text: string) => void} say @returns {Promise<boolean>} */
-const printing = (tool, args, say) =>
+/** @param {string[]} args @param {(text: string) => void} say @returns {Promise<boolean>} */
+const printing = (args, say) =>
   new Promise((done) => {
-    const child = spawn(process.execPath, [join('node_modules', tool), ...args], {
-      cwd: projectRoot
-    });
+    const child = spawn(process.execPath, args, { cwd: projectRoot });
     child.stdout.on('data', (text) => say(String(text)));
     child.stderr.on('data', (text) => say(String(text)));
     child.on('close', (code) => done(code === 0));
@@ -76,13 +63,27 @@ const reports = mkdtempSync(join(tmpdir(), 'hearty-satchel-'));
 
 // The types of routes and the compiler's options are written first: types and lint both read them.
 if (tool('@sveltejs/kit/svelte-kit.js', ['sync']) !== 0) failed += 1;
-await sideBySide({
-  types: [['svelte-check/bin/svelte-check', '--tsconfig', './tsconfig.json', '--fail-on-warnings']],
-  lint: [
-    ['eslint/bin/eslint.js', '.', '--max-warnings', '0'],
-    ['prettier/bin/prettier.cjs', '--check', '--log-level', 'warn', '.']
-  ]
-});
+await sideBySide([
+  {
+    types: [
+      [
+        'node_modules/svelte-check/bin/svelte-check',
+        '--tsconfig',
+        './tsconfig.json',
+        '--fail-on-warnings'
+      ]
+    ],
+    build: [
+      ['-e', "import('./scripts/own-setup.mjs').then((setup) => setup.buildWhenChanged(true))"]
+    ]
+  },
+  {
+    lint: [
+      ['node_modules/eslint/bin/eslint.js', '.', '--max-warnings', '0'],
+      ['node_modules/prettier/bin/prettier.cjs', '--check', '--log-level', 'warn', '.']
+    ]
+  }
+]);
 
 console.log('\n── unit tests');
 const unitReport = join(reports, 'unit.json');
@@ -100,11 +101,6 @@ if (existsSync(unitReport)) {
   failed += numFailedTests;
   if (unitCode !== 0 && numFailedTests === 0) failed += Math.max(1, numFailedTestSuites);
 } else failed += 1;
-
-step('build', () => {
-  buildWhenChanged(true);
-  return true;
-});
 
 console.log('\n── browser tests');
 if (!chromiumIsThere()) failed += 1;
