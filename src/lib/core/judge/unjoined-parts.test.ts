@@ -1,12 +1,13 @@
 import { expect, it } from 'vitest';
 import { demoProject } from '../../catalogue/demos/saltmarsh-loom';
-import { catalogue } from '../../catalogue/load-catalogue';
+import { catalogue, shelfOf } from '../../catalogue/load-catalogue';
 import type { Act } from '../acts/act';
 import { applyAct } from '../acts/apply-act';
 import { newLine } from '../model/new-line';
 import { activePlan } from '../model/active-plan';
 import { judgeCandidates } from './candidates';
 import { judged } from './tests/calm-kit';
+import { anyProject, Chances } from './tests/random-kits';
 import { remediesOfEach } from './settle';
 
 /**
@@ -15,6 +16,30 @@ import { remediesOfEach } from './settle';
  */
 const phantom = catalogue.byId.get('nibsworth-phantom-box-xlr-to-trs')!;
 const condensers = catalogue.ofKind('microphone').filter(({ form }) => form === 'condenser');
+
+const flat = (act: Act): Act[] => (act.type === 'batch' ? act.acts.flatMap(flat) : [act]);
+
+/** What is only wished for otherwise, or allowed: no part has to meet another for it. */
+const isWish = (act: Act): boolean =>
+  act.type === 'set project' ||
+  (act.type === 'change scene' &&
+    Object.keys(act.patch).every((field) =>
+      ['wantsBlurPercent', 'longestTakeMin', 'wantsKeyToFill'].includes(field)
+    ));
+
+it.each([1, 2, 5, 7, 11, 15, 20, 21])(
+  'a wish that is given up costs nothing, whatever lies in the bag: kit %i',
+  (seed) => {
+    const project = anyProject(new Chances(seed * 977));
+    const judgement = judged(project);
+    const remedies = remediesOfEach(project, shelfOf(project), judgement).flat();
+    for (const { act, label } of remedies.filter(({ act }) => flat(act).some(isWish)))
+      expect(
+        flat(act).filter(({ type }) => type === 'add line'),
+        label
+      ).toEqual([]);
+  }
+);
 
 const isAboutMicrophones = (act: Act): boolean =>
   act.type === 'batch'

@@ -96,8 +96,18 @@ export function rememberRigs(
 }
 
 function placeBest(rigging: Rigging, allocated: Allocated): BestRig {
-  const { project, plan, kit, scene, angle, before, placing } = rigging;
+  const { project, plan, kit, scene, angle, before } = rigging;
   const said = overridesOf(plan, scene, angle);
+  const rigBefore =
+    before && rigging.placing.howToPlace === 'as before'
+      ? before.rigBefore(scene, angle)
+      : undefined;
+  // Used or asked for in another way, the same kit may serve best with other parts; nothing comes along.
+  const isAskedAnew =
+    rigBefore !== undefined &&
+    before!.hasSameKit &&
+    (rigBefore.overrides !== said || rigBefore.angle !== angle || rigBefore.scene !== scene);
+  const placing = isAskedAnew ? {} : rigging.placing;
   const own = keyOf(project, scene, kit, said, plan, allocated);
   const key = placing.besideComing === true ? `${own} beside what comes` : own;
   const remembered = choicesOf(angle).get(key);
@@ -105,13 +115,11 @@ function placeBest(rigging: Rigging, allocated: Allocated): BestRig {
     const rig = placeRig(project, plan, kit, scene, angle, allocated, remembered ?? said);
     return { rig, way: remembered ?? undefined, difference: undefined };
   }
-  const rigBefore =
-    before && placing.howToPlace === 'as before' ? before.rigBefore(scene, angle) : undefined;
   const kept =
-    before && rigBefore
+    before && rigBefore && !isAskedAnew
       ? keepParts(rigging, allocated, said, rigBefore, before.newParts)
       : undefined;
-  const chosen = kept ?? chooseParts(rigging, allocated, said);
+  const chosen = kept ?? chooseParts({ ...rigging, placing }, allocated, said);
   if (!kept) remember(angle, key, chosen.way);
   for (const [lineId, pieces] of chosen.allocated) allocated.set(lineId, pieces);
   return chosen;

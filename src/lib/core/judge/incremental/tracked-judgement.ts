@@ -207,9 +207,13 @@ export class DifferingPlan {
     )?.rig;
   }
 
+  get hasSameKit(): boolean {
+    return this.kits.kinds === 0 && this.kits.fields === 0;
+  }
+
   /** The same kit for the same brief: at most it is used in another way in some scenes. */
   get hasOnlyOtherRigs(): boolean {
-    return this.briefIsSame && this.kits.kinds === 0 && this.kits.fields === 0;
+    return this.briefIsSame && this.hasSameKit;
   }
 
   /** Parts the kit did not hold before, or fewer pieces of them. */
