@@ -68,9 +68,9 @@ test('a day is tried with lines that are kept nowhere, and a battery is bought',
   const before = await inTheCan(page);
   await saves(page).getByRole('button', { name: 'Try the day so' }).click();
   await expect(oneDay(page)).toContainText('tried with 3 lines more on your lists');
-  expect(await inTheCan(page)).toBeGreaterThan(before);
+  await expect.poll(() => inTheCan(page)).toBeGreaterThan(before);
   await saves(page).getByRole('button', { name: 'Show the day as it is' }).click();
-  expect(await inTheCan(page)).toBe(before);
+  await expect.poll(() => inTheCan(page)).toBe(before);
 
   await saves(page)
     .getByRole('button', { name: /^Show all/ })
