@@ -271,7 +271,6 @@
 
   h2 {
     margin-top: 1.2rem;
-    font-size: 1.05rem;
   }
 
   .scroll {

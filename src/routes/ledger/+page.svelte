@@ -189,10 +189,6 @@
     margin-bottom: 0.4rem;
   }
 
-  h2 {
-    font-size: 1.05rem;
-  }
-
   p {
     padding: 0.1rem 0;
     font-size: 0.8125rem;

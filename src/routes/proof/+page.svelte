@@ -264,10 +264,6 @@
     font-size: 0.8125rem;
   }
 
-  h2 {
-    font-size: 1.05rem;
-  }
-
   ul {
     padding: 0;
     margin: 0;

@@ -349,10 +349,6 @@
     margin-bottom: 0.3rem;
   }
 
-  h2 {
-    font-size: 1.05rem;
-  }
-
   .soft {
     color: var(--ink-soft);
     font-size: 0.75rem;

@@ -63,10 +63,6 @@
     font-weight: 600;
   }
 
-  h2 {
-    font-size: 1.05rem;
-  }
-
   h2::first-letter {
     text-transform: uppercase;
   }

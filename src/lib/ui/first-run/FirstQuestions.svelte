@@ -215,6 +215,10 @@
 </form>
 
 <style>
+  h2 {
+    font-size: 2rem;
+  }
+
   .hint {
     color: var(--ink-soft);
     font-size: 0.8125rem;

@@ -130,7 +130,6 @@
 
   h2 {
     margin: 0 0 0.25rem;
-    font-size: 1.05rem;
   }
 
   h3 {

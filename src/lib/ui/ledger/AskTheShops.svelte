@@ -137,10 +137,6 @@
     justify-content: space-between;
   }
 
-  h2 {
-    font-size: 1.05rem;
-  }
-
   ul {
     display: grid;
     grid-template-columns: repeat(auto-fill, minmax(17rem, 1fr));

@@ -57,10 +57,6 @@
     margin-bottom: 0.4rem;
   }
 
-  h2 {
-    font-size: 1.05rem;
-  }
-
   .soft {
     padding: 0.1rem 0;
     color: var(--ink-soft);

@@ -87,10 +87,6 @@
     padding: 0.8rem 1rem;
   }
 
-  h2 {
-    font-size: 1.05rem;
-  }
-
   ul {
     display: grid;
     gap: 0.3rem;

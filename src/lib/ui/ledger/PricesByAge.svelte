@@ -131,10 +131,6 @@
     padding: 0.8rem 1rem;
   }
 
-  h2 {
-    font-size: 1.05rem;
-  }
-
   p {
     padding: 0.1rem 0;
     font-size: 0.8125rem;

@@ -174,7 +174,6 @@
 
   h2 {
     margin-bottom: 0.4rem;
-    font-size: 1.05rem;
   }
 
   .fields {

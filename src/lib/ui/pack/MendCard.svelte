@@ -140,10 +140,6 @@
     overflow-wrap: anywhere;
   }
 
-  h2 {
-    font-size: 1.05rem;
-  }
-
   h3 {
     margin-top: 0.5rem;
     font-size: 0.85rem;

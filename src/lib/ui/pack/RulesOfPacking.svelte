@@ -86,10 +86,6 @@
     padding: 0.8rem 1rem;
   }
 
-  h2 {
-    font-size: 1.05rem;
-  }
-
   .pockets {
     display: grid;
     grid-template-columns: repeat(auto-fill, minmax(6.2rem, 1fr));

@@ -51,10 +51,6 @@
     font-size: 0.8125rem;
   }
 
-  h2 {
-    font-size: 1.05rem;
-  }
-
   ul {
     display: grid;
     gap: 0.4rem;

@@ -51,10 +51,6 @@
     font-size: 0.8125rem;
   }
 
-  h2 {
-    font-size: 1.05rem;
-  }
-
   .soft {
     color: var(--ink-soft);
     font-size: 0.75rem;

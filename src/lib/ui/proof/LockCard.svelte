@@ -100,10 +100,6 @@
     overflow-wrap: anywhere;
   }
 
-  h2 {
-    font-size: 1.05rem;
-  }
-
   h3 {
     font-size: 0.875rem;
   }

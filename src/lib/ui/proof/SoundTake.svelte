@@ -75,10 +75,6 @@
     align-items: baseline;
   }
 
-  h2 {
-    font-size: 1.05rem;
-  }
-
   audio {
     width: 100%;
     height: 2rem;

@@ -150,10 +150,6 @@
     align-items: baseline;
   }
 
-  h2 {
-    font-size: 1.05rem;
-  }
-
   .picture {
     position: relative;
     display: block;

@@ -57,10 +57,6 @@
     font-size: 0.8125rem;
   }
 
-  h2 {
-    font-size: 1.05rem;
-  }
-
   .scroll {
     position: relative;
     overflow-x: auto;

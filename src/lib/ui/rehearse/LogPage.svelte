@@ -144,10 +144,6 @@
     padding: 0.9rem 1.1rem;
   }
 
-  h2 {
-    font-size: 1.05rem;
-  }
-
   h3 {
     font-size: 0.875rem;
   }

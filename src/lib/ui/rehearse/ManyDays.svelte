@@ -211,10 +211,6 @@
     padding: 0.8rem 1rem;
   }
 
-  h2 {
-    font-size: 1.05rem;
-  }
-
   h3 {
     margin-top: 0.5rem;
     font-size: 0.8125rem;

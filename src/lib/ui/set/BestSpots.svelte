@@ -92,7 +92,6 @@
 
   h2 {
     margin-bottom: 0.3rem;
-    font-size: 1.05rem;
   }
 
   .goals {

@@ -86,10 +86,6 @@
     margin-bottom: 0.5rem;
   }
 
-  h2 {
-    font-size: 1.05rem;
-  }
-
   .do {
     display: flex;
     flex-wrap: wrap;

@@ -182,7 +182,6 @@
 
   h2 {
     margin: 0 0 0.4rem;
-    font-size: 1.05rem;
   }
 
   li {

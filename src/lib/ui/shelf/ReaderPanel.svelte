@@ -148,10 +148,6 @@
     padding: 0.9rem 1rem;
   }
 
-  h2 {
-    font-size: 1.05rem;
-  }
-
   .soft {
     color: var(--ink-soft);
     font-size: 0.8125rem;

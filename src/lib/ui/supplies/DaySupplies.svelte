@@ -101,7 +101,6 @@
   }
 
   h2 {
-    font-size: 1.05rem;
     margin: 0 0 0.25rem;
   }
 

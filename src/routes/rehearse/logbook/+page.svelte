@@ -255,10 +255,6 @@
     font-size: 1.4rem;
   }
 
-  h2 {
-    font-size: 1.05rem;
-  }
-
   section {
     padding: 0.8rem 1rem;
     font-size: 0.8125rem;

@@ -280,10 +280,6 @@
     color: var(--hide-ink);
   }
 
-  h2 {
-    font-size: 1.05rem;
-  }
-
   .sheet {
     padding: 0.3rem;
     border-radius: 16px;

@@ -250,7 +250,6 @@
 
   h2 {
     margin: 1rem 0 0.35rem;
-    font-size: 1.05rem;
   }
 
   .kind,
