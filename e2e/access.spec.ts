@@ -17,15 +17,20 @@ async function faultsOf(page: Page, theme: 'light' | 'dark' = 'light'): Promise<
   });
 }
 
+/** The page listens to keys once it shows what it found. */
+async function toSatchel(page: Page): Promise<void> {
+  await page.goto('/satchel');
+  await expect(page.locator('li[data-code]').first()).toBeVisible();
+  await remediesReady(page);
+}
+
 /** Every view and every dialog: how one gets there, and what shows that one has arrived. */
 const places: Record<string, (page: Page) => Promise<void>> = {
   'the satchel': async (page) => {
-    await page.goto('/satchel');
-    await remediesReady(page);
+    await toSatchel(page);
   },
   'a ignored and the settings': async (page) => {
-    await page.goto('/satchel');
-    await remediesReady(page);
+    await toSatchel(page);
     await unfold(page.locator('li[data-code]').first());
     const letItBe = page.getByRole('button', { name: /^Ignore/ });
     await letItBe.first().click();
@@ -131,27 +136,23 @@ const places: Record<string, (page: Page) => Promise<void>> = {
     await expect(page.getByRole('heading', { name: 'To scale' })).toBeVisible();
   },
   'the keys': async (page) => {
-    await page.goto('/satchel');
-    await remediesReady(page);
+    await toSatchel(page);
     await page.keyboard.press('?');
     await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
   },
   'search-and-do': async (page) => {
-    await page.goto('/satchel');
-    await remediesReady(page);
+    await toSatchel(page);
     await page.keyboard.press('Control+k');
     await page.getByRole('combobox', { name: /Find a part/ }).fill('step-up ring');
     await expect(page.getByRole('option').first()).toBeVisible();
   },
   'plans and projects': async (page) => {
-    await page.goto('/satchel');
-    await remediesReady(page);
+    await toSatchel(page);
     await page.getByRole('button', { name: /^Plans and projects/ }).click();
     await expect(page.getByRole('dialog')).toBeVisible();
   },
   files: async (page) => {
-    await page.goto('/satchel');
-    await remediesReady(page);
+    await toSatchel(page);
     await page.getByRole('button', { name: 'File', exact: true }).click();
     await expect(page.getByRole('dialog')).toBeVisible();
   }
