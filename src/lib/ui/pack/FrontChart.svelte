@@ -104,7 +104,17 @@
       .y1(({ hundredths }) => y(hundredths))
       .curve(curveStepAfter)(stairs) ?? ''
   );
-  /** Names that fit above each other; the first, the chosen and the marked ones come before the rest. */
+  /** Where the roof is named, at the right end of it. */
+  const roofName = $derived(
+    ceiling.length > 0
+      ? {
+          text: 'no kit can be worth more',
+          top: y(ceiling.at(-1)!.hundredths) - 6,
+          right: wide - 10
+        }
+      : undefined
+  );
+  /** Names that fit above each other and beside the roof’s; the first, the chosen and the marked ones come before the rest. */
   const labels = $derived.by(() => {
     const wanted = steps.map((step, index) => ({
       at: index,
@@ -116,18 +126,18 @@
         index === chosen ? 0 : step.isGoodEnough || step.isBestForBudget ? 1 : index === 0 ? 2 : 3
     }));
     const placed: { at: number; text: string; top: number; right: number }[] = [];
+    const isClear = (text: string, top: number, right: number) =>
+      [...placed, ...(roofName ? [roofName] : [])].every(
+        (other) =>
+          Math.abs(other.top - top) > 12 ||
+          other.right < right - text.length * 5.6 ||
+          right < other.right - other.text.length * 5.6
+      );
     for (const one of [...wanted].sort((a, b) => a.rank - b.rank || a.at - b.at)) {
       const step = steps[one.at]!;
       const top = y(step.merit.meritHundredths) - 7;
       const right = x(step.priceMinor) - 8;
-      const long = one.text.length * 5.6;
-      const clear = placed.every(
-        (other) =>
-          Math.abs(other.top - top) > 12 ||
-          other.right < right - long ||
-          right < other.right - other.text.length * 5.6
-      );
-      if (clear && right - long > LEFT - 24)
+      if (isClear(one.text, top, right) && right - one.text.length * 5.6 > LEFT - 24)
         placed.push({ at: one.at, text: one.text, top, right });
     }
     return placed;
@@ -199,10 +209,10 @@
       >
     {/if}
     <path d={path} class="stairs" />
-    {#if ceiling.length > 0}
+    {#if roofName}
       <path d={roof} class="roof" />
-      <text x={wide - 10} y={y(ceiling.at(-1)!.hundredths) - 6} text-anchor="end" class="roof-words"
-        >no kit can be worth more</text
+      <text x={roofName.right} y={roofName.top} text-anchor="end" class="roof-words"
+        >{roofName.text}</text
       >
     {/if}
     {#each labels as { at, text, top, right } (at)}
