@@ -6,9 +6,10 @@ import { applyAct } from '../acts/apply-act';
 import { newLine } from '../model/new-line';
 import { activePlan } from '../model/active-plan';
 import { newProject } from '../model/new-project';
+import type { Rig } from '../model/plan';
 import type { Project } from '../model/project';
 import { judgePlan } from './judge-plan';
-import { remediesFor, remediesOfEach } from './settle';
+import { remediesFor, remediesOfEach, TriedKits } from './settle';
 import { anyProject, Chances } from './tests/random-kits';
 
 const judged = (project: Project) => judgePlan(project, activePlan(project), shelfOf(project));
@@ -36,6 +37,23 @@ describe('a remedy', () => {
         }
     }
   );
+
+  it('that frees one setting is not taken for one that frees another', () => {
+    const project = demoProject();
+    const kits = new TriedKits(project, catalogue, judged(project));
+    const [scene] = project.scenes;
+    const free = (patch: Partial<Rig>): Act => ({
+      type: 'set rig',
+      sceneId: scene!.id,
+      angleId: scene!.angles[0]!.id,
+      patch
+    });
+    const aperture = free({ apertureN: undefined });
+    const shutter = free({ shutterS: undefined });
+    expect(kits.atBest(aperture)).toBe(kits.atBest(aperture));
+    expect(kits.atBest(aperture)).not.toBe(kits.atBest(shutter));
+    expect(kits.atBest(shutter)).not.toBe(kits.atBest(free({})));
+  });
 
   it('buys all that is sold used in one act, where only used is the rule', () => {
     const project: Project = { ...demoProject(), rules: { onlyUsed: true } };

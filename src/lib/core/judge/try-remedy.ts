@@ -86,7 +86,7 @@ export class TriedKits {
   /** The kit with a change and all that comes with it, the other parts as they lie. */
   asTheyLie(act: Act, finding: Finding): ChangedKit {
     const mending = isClosed(finding) ? finding.key : '';
-    return remembered(this.#asTheyLie, `${mending} ${JSON.stringify(act)}`, () => {
+    return remembered(this.#asTheyLie, `${mending} ${nameOfAct(act)}`, () => {
       const { project, shelf } = this.changed(act);
       const { acts, judgement } = completeKit(this.tracked, project, shelf, {
         mending,
@@ -99,7 +99,7 @@ export class TriedKits {
 
   /** The kit with a change to which nothing more comes, every part at its best: as it will be once it is taken. */
   atBest(act: Act): Judgement {
-    return remembered(this.#atBest, JSON.stringify(act), () => {
+    return remembered(this.#atBest, nameOfAct(act), () => {
       const { project, shelf } = this.changed(act);
       return judgePlan(project, activePlan(project), shelf, { before: this.tracked });
     });
@@ -134,6 +134,10 @@ export class TriedKits {
       : { project, shelf: pricedFor(project, makeShelf(shelf.items, project.ownGear)) };
   }
 }
+
+/** A setting that is freed is written as one that is nothing: it tells this act from others. */
+const nameOfAct = (act: Act): string =>
+  JSON.stringify(act, (_, value: unknown) => (value === undefined ? '(freed)' : value));
 
 function remembered<V>(known: Map<string, V>, key: string, find: () => V): V {
   let found = known.get(key);
