@@ -1,5 +1,5 @@
 import { memoOn } from '../memo';
-import type { LampGear, SupportGear } from '../model/gear';
+import type { GearItem, LampGear, SupportGear } from '../model/gear';
 import { payloadNeededKg, payloadVerdict } from '../relations/support/payload';
 import { isJoined, lampHeld } from './joint-between';
 import type { KitPart } from './kit';
@@ -58,6 +58,10 @@ export interface HeldLamp {
 /** Forms of support that can hold a lamp of a role. */
 export const holdersFor = ({ role }: { role: LampBesideKey['role'] | 'key' }): readonly string[] =>
   role === 'overhead' ? holdersOverhead : holdersBeside;
+
+/** A part that can hold the lamps beside the key. */
+export const holdsLamps = (gear: GearItem | undefined): boolean =>
+  gear?.kind === 'support' && holdersBeside.includes(gear.form);
 
 /** What clamps on by itself, or stands in the picture as a thing of the room. */
 export const holdsItself = ({ form }: LampGear): boolean => form === 'bulb' || form === 'practical';

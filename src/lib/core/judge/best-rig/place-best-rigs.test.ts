@@ -1,9 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../../catalogue/demos/saltmarsh-loom';
-import { shelfOf } from '../../../catalogue/load-catalogue';
+import { catalogue, shelfOf } from '../../../catalogue/load-catalogue';
 import type { GearItem } from '../../model/gear';
 import { newLine } from '../../model/new-line';
 import { activePlan } from '../../model/active-plan';
+import { newProject } from '../../model/new-project';
+import type { PlanLine } from '../../model/plan';
 import type { Project } from '../../model/project';
 import { chooseRigs, rememberRigs } from './place-best-rigs';
 import { completeKit } from '../complete-kit';
@@ -92,5 +94,43 @@ describe('parts chosen for an angle', () => {
     const best = (at: 0 | 1) => Math.max(...gains.map((gain) => gain[at]));
     expect(Math.abs(best(0) - best(1))).toBeLessThan(50);
     expect(best(0)).toBeGreaterThan(before.merit.onceSettledHundredths);
+  });
+
+  it('are the support and the lamps that are best together: a clamp holds the camera or the light', () => {
+    const call = newProject('p', 'a call', {
+      styles: ['live call'],
+      limitMinor: 100_000,
+      school: 'sound and light first',
+      currency: 'GBP',
+      mainsHz: 50,
+      units: 'metric'
+    });
+    const { plans } = call;
+    const ids = ['ellowen-slip-4', 'nibsworth-nip-clamp', 'nibsworth-phone-clamp'];
+    const bulb = 'harkelow-bulb-daylight';
+    const withParts = (...gearIds: string[]): Project => {
+      const plan = { ...activePlan(call), lines: [] as PlanLine[] };
+      for (const id of gearIds) {
+        const pieces = id === bulb ? 2 : 1;
+        plan.lines.push(newLine(plan, catalogue.byId.get(id)!, pieces));
+      }
+      return { ...call, plans: plans.map((one) => (one === activePlan(call) ? plan : one)) };
+    };
+    const placed = (project: Project) => {
+      const { angles, merit } = judgePlan(project, activePlan(project), catalogue);
+      const { support, fillLamp } = angles[0]!.rig;
+      return {
+        holds: support?.gear.id,
+        fill: fillLamp?.part.gear.id,
+        merit: merit.meritHundredths
+      };
+    };
+    const both = placed(withParts(...ids, bulb, 'brackenholt-reed-60', 'harkelow-plain-tripod'));
+    expect(both.holds).toBe('harkelow-plain-tripod');
+    expect(both.fill).toBe('brackenholt-reed-60');
+    // With the bulbs alone the clamp serves as well, and by the tripod alone nothing is gained.
+    const bulbs = placed(withParts(...ids, bulb, 'harkelow-plain-tripod'));
+    expect(bulbs.holds).toBe('nibsworth-nip-clamp');
+    expect(both.merit).toBeGreaterThan(bulbs.merit);
   });
 });

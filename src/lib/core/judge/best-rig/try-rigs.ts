@@ -5,6 +5,7 @@ import type { Angle, Scene } from '../../model/scene';
 import { NO_PART } from '../../model/word-lists';
 import type { Allocated } from '../../rigs/allocated';
 import type { Kit } from '../../rigs/kit';
+import { holdsLamps } from '../../rigs/lamp-stand';
 import { placeRig } from '../../rigs/place-rig';
 import type { PlacedRig } from '../../rigs/placed-rig';
 import type { DifferingAngle, DifferingPlan, NewParts, Placing } from '../incremental';
@@ -110,7 +111,23 @@ export function chooseParts(
       best = trying.bestOf(ways, trying.baseOf(best));
       if (nameOfRig(best.rig) !== before) stands = 1;
     }
-  return best;
+  const together = supportsWithLamps(trying, best);
+  return together.length > 0 ? trying.bestOf(together, trying.baseOf(best)) : best;
+}
+
+/**
+ * What holds the camera and what lights, chosen at once: the camera on a clamp leaves the lamp without one, so each by
+ * itself stays as it is.
+ */
+function supportsWithLamps(trying: Trying, best: TriedRig): Choice[] {
+  const supports = trying.waysOf(jobs[jobKinds.indexOf('support')]!, best);
+  const isHolder = ({ supportLineId }: Choice) =>
+    supportLineId !== undefined && holdsLamps(best.rig.kit.byLine(supportLineId)?.gear);
+  if (supports.length < 2 || !supports.some(isHolder)) return [];
+  const lamps = trying.waysOf(jobs[jobKinds.indexOf('lamp')]!, best);
+  return lamps.length < 2
+    ? []
+    : supports.flatMap((support) => lamps.map((lit) => ({ ...support, ...lit })));
 }
 
 /** The rig of before; where a part of it is gone its job is done best, and elsewhere only what is new is tried. */
