@@ -143,8 +143,14 @@ function boundOf(body: Way, { priceMinor, merit, of }: Bound & { of: readonly Wa
 }
 
 function suppliesBeside(rigs: LeanRigs, body: Way, lens: Way): Supplies[] {
-  const supplied = rigs.suppliedRig(forLasting, body, lens, bare.support, bare.mic, bare.lamps);
-  return suppliesFor(rigs, supplied);
+  const beside = (figures: FigureSet, mic: Way) =>
+    rigs.suppliedRig(figures, body, lens, bare.support, mic, bare.lamps);
+  // A microphone that records is one recording more, whatever it feeds.
+  const recording = rigs
+    .mics()
+    .find((way) => rigs.partOf('microphone', way)?.gear.recordsItself === true);
+  const { record } = beside(forRecordings, recording ?? bare.mic);
+  return suppliesFor(rigs, beside(forLasting, bare.mic), valueOf(record, 'recordings'));
 }
 
 function pointsOf(axis: Axis, { rig, record }: ReckonedRig): number {
@@ -186,6 +192,7 @@ const forLasting = figuresFor(
   ['endurance', 'safety net'],
   ['bodyDraw', 'coldShare', 'recordedAway', 'longestTake', 'bitRate']
 );
+const forRecordings = figuresFor([], ['recordings']);
 
 const handlingOf = ({ record }: ReckonedRig): Handling =>
   handlingFigures.map((id) => valueOf(record, id)) as unknown as Handling;

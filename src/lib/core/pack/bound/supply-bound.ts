@@ -23,13 +23,14 @@ export interface Supplies {
  * every cable were there. A further body brings its batteries for its price. No supplies that cost as little do more.
  *
  * @param supplied the body beside everything there is to power it, to record on and to copy to
+ * @param recordings how many recordings can be made at once beside all that, with the microphone best for it
  */
-export function suppliesFor(rigs: LeanRigs, supplied: ReckonedRig): Supplies[] {
+export function suppliesFor(rigs: LeanRigs, supplied: ReckonedRig, recordings: number): Supplies[] {
   const { rig } = supplied;
   const [, , wantsStorage] = wantsOfAxis('endurance', rig);
   const [wantsRecordings, , wantsCopies] = wantsOfAxis('safety net', rig);
   const power = powerOf(rigs, supplied);
-  const storage = wantsStorage === true ? storageOf(rigs, supplied) : [nothing];
+  const storage = wantsStorage === true ? storageOf(rigs, supplied, recordings) : [nothing];
   const copies = wantsCopies === true ? copiesOf(rigs, supplied) : [nothing];
   const all: Supplies[] = [];
   for (const { priceMinor: powerMinor, gains: powers } of power)
@@ -247,11 +248,10 @@ function fillingFor(rigs: LeanRigs, { gear: body, line: own }: KitPart<BodyGear>
 }
 
 /** Points of space, and of recordings made at once, which in two slots take two cards. */
-function storageOf(rigs: LeanRigs, { rig, record }: ReckonedRig): Gathered[] {
+function storageOf(rigs: LeanRigs, { rig, record }: ReckonedRig, recordings: number): Gathered[] {
   const { internalStorageGb = 0, cardSlots = 1 } = rig.body!.gear;
   const [bitRate, need] = [valueOf(record, 'bitRate'), valueOf(record, 'recordedAway')];
   const perGb = bitRate === undefined ? undefined : cardMinutes(1, bitRate, SWAP_MARGIN);
-  const recordings = valueOf(record, 'recordings');
   const most = fullAt('endurance', 'storageShare') * (need ?? 0);
   const together = (before: readonly number[], more: readonly number[]) => [
     Math.min(most, before[0]! + more[0]!),
@@ -286,7 +286,7 @@ function storageOf(rigs: LeanRigs, { rig, record }: ReckonedRig): Gathered[] {
           'storageShare',
           perGb === undefined ? undefined : share(minutes, need)
         ),
-        pointsOf('safety net', 'recordings', recordings && recordings - lacksSecond)
+        pointsOf('safety net', 'recordings', recordings - lacksSecond)
       ]
     };
   });
