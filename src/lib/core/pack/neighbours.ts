@@ -2,7 +2,7 @@ import type { Act } from '../acts/act';
 import { applyAct } from '../acts/apply-act';
 import { swapFor } from '../findings/part-candidates';
 import { completeKit } from '../judge/complete-kit';
-import { trackJudgement } from '../judge/incremental';
+import { type HowToPlace, trackJudgement } from '../judge/incremental';
 import type { Judgement } from '../judge/judgement';
 import { remediesFor } from '../judge/settle';
 import { keepsBrief } from '../judge/settle-all';
@@ -12,7 +12,7 @@ import { newLine } from '../model/new-line';
 import type { PlanLine } from '../model/plan';
 import { type Pocket, pockets } from '../model/pocket';
 import type { Project } from '../model/project';
-import { hangsFromBoom, isBoomArm, onBoomArm } from './on-boom-arm';
+import { hangs, hangsFromBoom, isBoomArm, onBoomArm } from './on-boom-arm';
 import type { PackFrame } from './pack-rules';
 
 /** A kit one change away, with what joins it. */
@@ -49,12 +49,14 @@ function rivals(lines: readonly PlanLine[], gear: GearItem, frame: PackFrame): P
  * microphone that can hang from a boom arm also with the arm.
  *
  * @param isWanted leaves out parts that are not worth trying again
+ * @param howToPlace whether all parts are put where they are best, or only what is new; the first takes several times as long
  */
 export function* neighboursOf(
   project: Project,
   before: Judgement,
   frame: PackFrame,
-  isWanted: (gear: GearItem) => boolean = () => true
+  isWanted: (gear: GearItem) => boolean = () => true,
+  howToPlace: HowToPlace = 'as before'
 ): Generator<Neighbour, void, void> {
   const plan = activePlan(project);
   const { shelf } = frame;
@@ -64,13 +66,20 @@ export function* neighboursOf(
     before.money.lines.find((statement) => statement.line.id === line.id)?.firmMinor ?? 0;
   const made = (act: Act, gearId?: string, replaced?: string): Neighbour => {
     const { project: after, judgement } = completeKit(tracked, applyAct(project, act), shelf, {
-      howToPlace: 'as before'
+      howToPlace
     });
     return { project: after, judgement, gearId, replaced };
   };
   function* hung(act: Act, micLineId: string, gearId: string, replaced?: string) {
     const kit = onBoomArm(tracked, applyAct(project, act), frame, micLineId);
     if (kit) yield { ...kit, gearId, replaced };
+  }
+  /** A microphone put in, and hung from a boom arm where it does not hang yet. */
+  function* madeOrHung(act: Act, line: PlanLine, gear: GearItem, replaced?: string) {
+    const neighbour = made(act, gear.id, replaced);
+    yield neighbour;
+    if (hangsFromBoom(gear) && !hangs(neighbour.judgement, line.id))
+      yield* hung(act, line.id, gear.id, replaced);
   }
   for (const line of plan.lines)
     if (!frame.isFixed(line)) {
@@ -90,13 +99,11 @@ export function* neighboursOf(
       for (const rival of rivals(plan.lines, gear, frame))
         if (spent - costOf(rival) + price <= frame.mostMinor) {
           const swap = swapFor(rival.id)({ ...line, quantity: rival.quantity });
-          yield made(swap, gear.id, rival.gearId);
-          if (hangsFromBoom(gear)) yield* hung(swap, line.id, gear.id, rival.gearId);
+          yield* madeOrHung(swap, line, gear, rival.gearId);
         }
       if (spent + price > frame.mostMinor) continue;
       const add: Act = { type: 'add line', line };
-      yield made(add, gear.id);
-      if (hangsFromBoom(gear)) yield* hung(add, line.id, gear.id);
+      yield* madeOrHung(add, line, gear);
       if (isBoomArm(gear))
         for (const { id, gearId } of plan.lines)
           if (hangsFromBoom(shelf.byId.get(gearId))) yield* hung(add, id, gear.id);

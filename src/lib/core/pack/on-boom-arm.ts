@@ -2,6 +2,7 @@ import type { Act } from '../acts/act';
 import { applyAct } from '../acts/apply-act';
 import { completeKit } from '../judge/complete-kit';
 import type { TrackedJudgement } from '../judge/incremental';
+import { judgePlan } from '../judge/judge-plan';
 import type { Judgement } from '../judge/judgement';
 import { activePlan } from '../model/active-plan';
 import type { GearItem } from '../model/gear';
@@ -12,7 +13,7 @@ import type { Scene } from '../model/scene';
 import { overridesOf } from '../rigs/place-rig';
 import { micPlacesByForm, micPlacesByStyle } from '../rigs/places';
 import type { PackFrame } from './pack-rules';
-import { judged, withKit } from './packed-kit';
+import { withKit } from './packed-kit';
 
 export const isBoomArm = (gear: GearItem | undefined): boolean =>
   gear?.kind === 'support' && gear.form === 'boom arm';
@@ -21,6 +22,12 @@ export const isBoomArm = (gear: GearItem | undefined): boolean =>
 export const hangsFromBoom = (gear: GearItem | undefined): boolean =>
   gear?.kind === 'microphone' &&
   (micPlacesByForm[gear.form] as readonly string[]).includes('boom arm');
+
+/** A microphone hangs from a boom arm wherever it is used in a judged kit, and is used. */
+export function hangs({ angles }: Judgement, micLineId: string): boolean {
+  const places = angles.flatMap(({ rig }) => (rig.mic?.line.id === micLineId ? rig.micPlace : []));
+  return places.length > 0 && places.every((place) => place === 'boom arm');
+}
 
 /** A speaker that stays where they are can be heard from above; what a person has said of the microphone stands. */
 function hearsFromAbove(project: Project, scene: Scene): boolean {
@@ -66,7 +73,10 @@ export function onBoomArm(
   const hung = applyAct(project, { type: 'batch', acts });
   const whole = completeKit(tracked, hung, frame.shelf, { howToPlace: 'as before' }).project;
   const kit = withKit(whole, { lines: activePlan(whole).lines, rigs: plan.rigs });
-  return { project: kit, judgement: judged(kit, frame.shelf) };
+  return {
+    project: kit,
+    judgement: judgePlan(kit, activePlan(kit), frame.shelf, { before: tracked })
+  };
 }
 
 export function cheapestBoomArm(project: Project, frame: PackFrame): PlanLine | undefined {

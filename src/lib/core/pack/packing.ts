@@ -1,5 +1,5 @@
 import { applyAct } from '../acts/apply-act';
-import { trackJudgement } from '../judge/incremental';
+import { type HowToPlace, trackJudgement } from '../judge/incremental';
 import type { Judgement } from '../judge/judgement';
 import { activePlan } from '../model/active-plan';
 import type { GearItem } from '../model/gear';
@@ -77,6 +77,8 @@ const PAST_THE_CHEAPEST = 1.1;
 const MOST_GRAFTS = 30;
 /** So often what came out better is looked at again for other rigs. */
 const GRAFTING_ROUNDS = 4;
+/** The search ends with so many kits two changes from the best, and as many again whenever one is better. */
+const TWO_CHANGES_AWAY = 1500;
 /** Told of after so many kits. */
 const TOLD_EVERY = 60;
 /** A part that made no kit better in so many looks round is left out of most. */
@@ -116,7 +118,10 @@ export function* packing(
   yield* search.run(FIRST_KIT_SHARES.front * mostJudged);
   yield* search.followCamps(FIRST_KIT_SHARES.camps * mostJudged);
   yield* search.run(mostJudged);
-  if (thorough) yield* search.graft();
+  if (thorough) {
+    yield* search.graft();
+    yield* search.lookTwice();
+  }
   yield* search.trim();
   if (thorough) yield* search.bound();
   return search.progress(true);
@@ -328,6 +333,33 @@ class Search {
     }
   }
 
+  /**
+   * Looks round the neighbours of the best kit, the best of them first, though none of them is better: some changes pay
+   * only two at a time, such as a light that takes the clamp of a camera which then stands on a tripod. Every kit is put
+   * in place at its best.
+   */
+  *lookTwice(): Generator<PackProgress, void, void> {
+    const { frame } = this;
+    const spendable = spendableOf(frame.project);
+    for (;;) {
+      const best = this.#front.bestFor(spendable);
+      if (!best) return;
+      const project = withKit(frame.project, best);
+      const before = judged(project, frame.shelf);
+      const neighbours = [...neighboursOf(project, before, frame)].sort((one, other) =>
+        compareWorth(other.judgement.merit, one.judgement.merit)
+      );
+      this.#judged += neighbours.length;
+      const mostJudged = this.#judged + TWO_CHANGES_AWAY;
+      for (const { project: kit, judgement } of neighbours) {
+        if (this.#judged >= mostJudged) break;
+        yield* this.#lookRound(kit, judgement, true, undefined, 'best');
+      }
+      if (this.#front.bestFor(spendable) === best) return;
+      yield* this.run(Infinity);
+    }
+  }
+
   /** Of every kit of the front, parts without which it is as good are left out. */
   *trim(): Generator<PackProgress, void, void> {
     for (;;) {
@@ -346,7 +378,8 @@ class Search {
     project: Project,
     before: Judgement,
     whole: boolean,
-    camp?: Camp
+    camp?: Camp,
+    howToPlace?: HowToPlace
   ): Generator<PackProgress, void, void> {
     const { frame } = this;
     const idle = camp?.idle ?? this.#idle;
@@ -357,7 +390,8 @@ class Search {
       project,
       before,
       frame,
-      isWanted
+      isWanted,
+      howToPlace
     )) {
       this.#judged += 1;
       if (gearId !== undefined) {
