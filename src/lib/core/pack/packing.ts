@@ -15,6 +15,7 @@ import {
   type SceneBounds,
   worthOf
 } from './bound/kit-bound';
+import type { BodyBound, RigBound } from './bound/scene-bound';
 import { broughtWithin, grafted } from './graft';
 import { type FrontKit, KitFront } from './kit-front';
 import { spendableOf } from './front-steps';
@@ -73,7 +74,7 @@ const FIRST_KIT_SHARES = { front: 0.5, camps: 0.8 } as const;
 const MOST_RIGS_TO_BEGIN_WITH = 10_000;
 /** Where nothing within the budget films all, it is looked so much further than the cheapest that does. */
 const PAST_THE_CHEAPEST = 1.1;
-/** So many rigs of a scene are put into the best kit. */
+/** So many rigs of a scene are put into the best kit, and as many with other bodies. */
 const MOST_GRAFTS = 30;
 /** So often what came out better is looked at again for other rigs. */
 const GRAFTING_ROUNDS = 4;
@@ -141,6 +142,22 @@ const bodiesOf = ({ kit }: Judgement): string =>
     .sort()
     .join(BETWEEN_BODIES);
 const BETWEEN_BODIES = '|';
+
+/** Rigs of a scene that may be worth more than it is now, the best with its body first, then the best with any other. */
+function pairsAbove(
+  merit: number,
+  bounds: readonly BodyBound[],
+  bodyId: string | undefined
+): readonly RigBound[] {
+  const best = (isWanted: (bound: BodyBound) => boolean) =>
+    bounds
+      .filter(isWanted)
+      .flatMap(({ pairs }) => pairs)
+      .filter((pair) => pair.merit > merit)
+      .sort((a, b) => b.merit - a.merit)
+      .slice(0, MOST_GRAFTS);
+  return [...best((bound) => bound.bodyId === bodyId), ...best((bound) => bound.bodyId !== bodyId)];
+}
 
 /** Looks in a row in which a part made no kit better. */
 type Idle = Map<string, number>;
@@ -292,8 +309,8 @@ class Search {
   }
 
   /**
-   * Puts into the best kit, scene by scene, the rigs of the same body that may be worth more, and looks round from what
-   * comes out better, until nothing does.
+   * Puts into the best kit, scene by scene, the rigs that may be worth more, of the same body and of others beside it,
+   * and looks round from what comes out better, until nothing does.
    */
   *graft(): Generator<PackProgress, void, void> {
     const { frame } = this;
@@ -307,18 +324,16 @@ class Search {
       for (const [index, { id }] of project.scenes.entries()) {
         const angle = before.angles.find(({ scene }) => scene.id === id)!;
         const now = before.merit.scenes.find(({ sceneId }) => sceneId === id)?.low ?? 0;
-        const pairs = this.#perScene[index]!.find(
-          ({ bodyId }) => bodyId === angle.rig.body?.gear.id
-        )?.pairs;
-        for (const pair of pairs?.slice(0, MOST_GRAFTS) ?? [])
-          if (pair.merit > now) {
-            const kit = grafted(tracked, project, before, frame, angle, pair);
-            this.#take(kit);
-            const within = broughtWithin(kit, frame);
-            if (within) this.#take(within);
-            yield this.progress(false);
-          }
+        for (const pair of pairsAbove(now, this.#perScene[index]!, angle.rig.body?.gear.id)) {
+          const kit = grafted(tracked, project, before, frame, angle, pair);
+          this.#take(kit);
+          const within = broughtWithin(kit, frame);
+          if (within) this.#take(within);
+          yield this.progress(false);
+        }
       }
+      // Another body comes into its own with the batteries and cards it takes.
+      yield* this.followCamps(Infinity);
       if (this.#front.bestFor(spendable) === best) return;
       yield* this.run(Infinity);
     }

@@ -156,11 +156,14 @@ export function keepParts(
     const lines = linesOf(choice);
     const isKept = lines.length > 0 && lines.every(isThere);
     const kind = jobKinds[job]!;
-    if (isKept && kind !== 'microphone' && !kinds.has(kind)) continue;
+    const isTurned = turnedBy[kind].some((other) => kinds.has(other));
+    if (isKept && kind !== 'microphone' && !kinds.has(kind) && !isTurned) continue;
     const ways = trying.waysOf(waysFor, best);
-    const open = isKept
-      ? ways.filter((way) => linesOf(way).some(isNew) || kinds.has(holderAt[way.micPlace ?? '']!))
-      : ways;
+    if (isTurned && ways.length < 2 && isKept) continue;
+    const open =
+      isKept && !isTurned
+        ? ways.filter((way) => linesOf(way).some(isNew) || kinds.has(holderAt[way.micPlace ?? '']!))
+        : ways;
     if (open.length === 0) continue;
     const ofBodies = job === 0;
     const tries = ofBodies ? open.map((way) => ({ ...way, lensLineId: said?.lensLineId })) : open;
@@ -179,6 +182,18 @@ const saidFields: readonly (readonly (keyof Choice)[])[] = [
   ['micLineId', 'micPlace'],
   ['keyLampLineId', 'fillLampLineId', 'lamps']
 ];
+
+/**
+ * Kinds of part by which another part of the kit may become the best at a job: a body by the battery it had too little
+ * of, a lens by the filter it darkens with, a lamp by the stand it lacked.
+ */
+const turnedBy = {
+  body: ['battery', 'card', 'power bank', 'mains adapter', 'charger'],
+  lens: ['filter', 'step-up ring', 'mount adapter'],
+  support: ['head'],
+  microphone: [],
+  lamp: ['battery', 'support']
+} as const satisfies Record<(typeof jobKinds)[number], readonly GearKind[]>;
 
 /** With what kind of part a place for a microphone opens. */
 const holderAt: Readonly<Partial<Record<string, GearKind>>> = {

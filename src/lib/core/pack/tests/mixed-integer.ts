@@ -16,12 +16,19 @@ const anyNumber: readonly GearKind[] = ['microphone', 'lamp', 'support'];
 /** So many pieces of what is used up or placed twice may be bought, and one of everything else. */
 const PIECES = 3;
 const inPieces: ReadonlySet<GearKind> = new Set(['battery', 'card', 'lamp', 'drive']);
+/**
+ * A microphone that is there is used, also one that nothing joins to the camera, and a battery that nothing fills stops
+ * the kit: more of these may make a kit worse.
+ */
+const harmful: ReadonlySet<GearKind> = new Set(['microphone', 'battery']);
 /** As many pieces of a part as no kit is better for: what a scene can be worth at most is asked with these. */
 const PLENTY = 9;
 /** Sets of parts that are no better than the best found, grown in so many orders each time. */
 const GROWN_IN_ORDERS = 4;
-/** A scene that works outweighs any merit, which is counted in points. */
+/** A scene that works outweighs any stop, and that any merit, which is counted in points. */
 const WORKS = 1000;
+const STOP = 150;
+const MOST_STOPS = 5;
 
 /** Two scenes and so many parts: more sets of them than can be tried. */
 const MIDDLING_PARTS = 16;
@@ -51,7 +58,7 @@ export interface ProvenKit {
  * The best kit within the budget, by a way that has nothing in common with the packer but the judge: a mixed-integer
  * model picks the parts by a table of what each scene can be worth at most, its kit is judged, and every set of parts
  * that is found to be no better than the best so far is grown to as large a one as is no better either; of the rest
- * the next kit must hold one. It is the best there is, as long as no further part makes a kit worse.
+ * the next kit must hold one. It is the best there is, as long as no other part makes a kit worse.
  */
 export async function bestByModel(project: Project, shelf: Shelf): Promise<ProvenKit> {
   const began = performance.now();
@@ -70,14 +77,13 @@ export async function bestByModel(project: Project, shelf: Shelf): Promise<Prove
   );
   const kitWith = (chosen: ReadonlySet<number>) => {
     const counts = new Map<GearItem, number>();
-    for (const at of chosen) counts.set(pieces[at]!.gear, (counts.get(pieces[at]!.gear) ?? 0) + 1);
+    for (const piece of chosen) counts.set(pieces[piece]!.gear, (counts.get(pieces[piece]!.gear) ?? 0) + 1);
     return judge(counts);
   };
   const shuffle = shuffler(seeded(1));
-  const byPrice = sort(pieces.keys(), (at) => pieces[at]!.gear.priceNew!.likely);
+  const byPrice = sort(pieces.keys(), (piece) => pieces[piece]!.gear.priceNew!.likely);
 
-  // A microphone that is there is used, also one that nothing joins to the camera: more of them may make a kit worse.
-  const isAlwaysUsed = (at: number) => pieces[at]!.gear.kind === 'microphone';
+  const mayHarm = (piece: number) => harmful.has(pieces[piece]!.gear.kind);
 
   let best = kitWith(new Set());
   const cuts: Cut[] = [];
@@ -97,23 +103,24 @@ export async function bestByModel(project: Project, shelf: Shelf): Promise<Prove
     if (worthOf(kit) > worthOf(best)) best = kit;
     for (let order = 0; order < GROWN_IN_ORDERS; order++) {
       const grown = new Set(chosen);
-      for (const at of order === 0 ? byPrice : shuffle([...byPrice])) {
-        if (grown.has(at) || isAlwaysUsed(at)) continue;
-        grown.add(at);
-        if (worthOf(kitWith(grown)) > worthOf(best)) grown.delete(at);
+      for (const piece of order === 0 ? byPrice : shuffle([...byPrice])) {
+        if (grown.has(piece) || mayHarm(piece)) continue;
+        grown.add(piece);
+        if (worthOf(kitWith(grown)) > worthOf(best)) grown.delete(piece);
       }
       const all = [...pieces.keys()];
       cuts.push({
-        oneOf: all.filter((at) => !grown.has(at)),
-        orNot: all.filter((at) => grown.has(at) && isAlwaysUsed(at))
+        oneOf: all.filter((piece) => !grown.has(piece)),
+        orNot: all.filter((piece) => grown.has(piece) && mayHarm(piece))
       });
     }
   }
 }
 
-/** Hundredths of a point, a scene that works before all. */
+/** Hundredths of a point, a scene that works before all, then what stops the kit; as kits compare. */
 const worthOf = ({ merit }: PackedKit): number =>
-  100 * WORKS * merit.mustDoWorking + merit.meritHundredths;
+  100 * (WORKS * merit.mustDoWorking - STOP * Math.min(MOST_STOPS, merit.stops)) +
+  merit.meritHundredths;
 
 /** What each scene can be worth beside everything that is not chosen by name, many pieces of each part. */
 function optionsByScene(
@@ -177,7 +184,7 @@ function modelOf(
     // What is neither can only be no more than what it is: then nothing is better.
     ...cuts.map(
       ({ oneOf, orNot }) =>
-        `0 p0 ${oneOf.map((at) => `+ p${at}`).join(' ')} ${orNot.map((at) => `- p${at}`).join(' ')} >= ${1 - orNot.length}`
+        `0 p0 ${oneOf.map((piece) => `+ p${piece}`).join(' ')} ${orNot.map((piece) => `- p${piece}`).join(' ')} >= ${1 - orNot.length}`
     )
   ];
   const binaries = [...pieces.map((_, index) => `p${index}`), ...named.flat()];
