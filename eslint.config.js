@@ -51,6 +51,19 @@ export default ts.config(
     rules: {
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_' }],
       'no-console': 'error',
+      // What a thing is says more than that it is one.
+      'no-restricted-syntax': [
+        'error',
+        ...[
+          'VariableDeclarator > Identifier.id',
+          ':function > Identifier.params',
+          'ArrayPattern > Identifier.elements',
+          'SvelteEachBlock > Identifier.context'
+        ].map((place) => ({
+          selector: `${place}[name="one"]`,
+          message: 'Call it by the noun for what it holds.'
+        }))
+      ],
       'svelte/no-navigation-without-resolve': 'off',
       'svelte/require-each-key': 'error'
     }

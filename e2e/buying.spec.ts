@@ -130,5 +130,5 @@ test('the list is grouped by shop, each with what it takes together', async ({ p
   await expect(shops.filter({ hasText: 'mail order' })).toHaveCount(1);
   const sums = await page.locator('tr.shop .figures').allTextContents();
   const pence = sums.map((sum) => Math.round(Number(sum.replace(/[^\d.]/g, '')) * 100));
-  expect(pence.reduce((sum, one) => sum + one, 0)).toBe(120_800);
+  expect(pence.reduce((sum, value) => sum + value, 0)).toBe(120_800);
 });

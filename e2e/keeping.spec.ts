@@ -206,8 +206,8 @@ const fillTheOrigin = (page: Page) =>
         const writing = opening.result.transaction('filler', 'readwrite');
         // What repeats would be packed small.
         const noise = new Uint8Array(bytes);
-        for (let at = 0; at < bytes; at += 65_536)
-          crypto.getRandomValues(noise.subarray(at, at + 65_536));
+        for (let place = 0; place < bytes; place += 65_536)
+          crypto.getRandomValues(noise.subarray(place, place + 65_536));
         writing.objectStore('filler').add(noise);
         writing.oncomplete = () => tell(true);
         writing.onabort = () => tell(false);
@@ -267,7 +267,7 @@ test('on a phone plans and projects are reached from the files, and steps stand 
   const steps = page.locator('li[data-step]');
   await expect(steps.nth(1)).toBeVisible();
   const [now, next] = await steps.evaluateAll((all) =>
-    all.map((one) => one.getBoundingClientRect())
+    all.map((button) => button.getBoundingClientRect())
   );
   expect(next!.top).toBeGreaterThan(now!.bottom);
 });

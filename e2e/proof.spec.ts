@@ -30,14 +30,14 @@ function wav(
   bytes.writeUInt16LE(16, 34);
   bytes.write('data', 36);
   bytes.writeUInt32LE(frames * 2, 40);
-  for (let at = 0; at < frames; at++) {
-    const t = at / rate - delayS;
+  for (let index = 0; index < frames; index++) {
+    const t = index / rate - delayS;
     // Words of uneven length, so that no two stretches are alike.
     const isOn = t >= 0 && Math.sin(t * 1.7) + Math.sin(t * 2.9) > 0;
-    const hiss = Math.sin(at * 12.9898) * 43_758.5453;
+    const hiss = Math.sin(index * 12.9898) * 43_758.5453;
     const sample =
       (isOn ? size * Math.sin(2 * Math.PI * hz * t) : 0) + noise * (hiss - Math.floor(hiss) - 0.5);
-    bytes.writeInt16LE(Math.round(sample * 32_767), 44 + at * 2);
+    bytes.writeInt16LE(Math.round(sample * 32_767), 44 + index * 2);
   }
   return bytes;
 }
@@ -157,7 +157,7 @@ test('a still is measured, and where the face is can be said by hand', async ({ 
   const before = await face.innerText();
   const picture = still.getByRole('button', { name: /^Point at the face/ });
   await picture.focus();
-  for (let at = 0; at < 12; at++) await page.keyboard.press('ArrowLeft');
+  for (let index = 0; index < 12; index++) await page.keyboard.press('ArrowLeft');
   await expect(face).not.toHaveText(before);
   await expect(face).toContainText('too dark');
   await expect(still).toContainText(/stops? more light|of a stop more light/);
@@ -318,7 +318,8 @@ test('sound late against picture is found from a clap in a clip', async ({ page 
   await choose(Buffer.from(clip));
   await expect(look.getByText(/The clap is heard at \d\.\d+ s/)).toBeVisible();
   // It opens a little before the clap; from there a few frames back, to where the hands touch.
-  for (let at = 0; at < 3; at++) await look.getByRole('button', { name: 'A frame back' }).click();
+  for (let index = 0; index < 3; index++)
+    await look.getByRole('button', { name: 'A frame back' }).click();
   await look.getByRole('button', { name: 'The hands touch here' }).click();
   await expect(look.getByRole('status')).toContainText(
     /The sound is late by \d+ ms, \d\.\d frames: move it forward/

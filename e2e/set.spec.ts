@@ -154,7 +154,7 @@ test('the picture is drawn to the figures: width of a face, blur, exposure', asy
           [index]!.setAttribute('fill', getComputedStyle(element).fill);
       copy
         .querySelectorAll('.loom, .warp, .board, .book, .glow, .floor')
-        .forEach((one) => one.remove());
+        .forEach((element) => element.remove());
       image.src = `data:image/svg+xml,${encodeURIComponent(new XMLSerializer().serializeToString(copy))}`;
       await image.decode();
       const canvas = document.createElement('canvas');
@@ -206,7 +206,9 @@ test('another aperture is laid beside it, the best spot is found, and the card i
     const bytes = Buffer.concat(chunks);
     if (name.endsWith('svg')) expect(bytes.toString('utf8')).toContain('0.50 m');
     else
-      expect([...bytes.subarray(1, 4)].map((one) => String.fromCharCode(one)).join('')).toBe('PNG');
+      expect([...bytes.subarray(1, 4)].map((byte) => String.fromCharCode(byte)).join('')).toBe(
+        'PNG'
+      );
   }
 });
 
@@ -220,8 +222,8 @@ test('every scene of every demo has its set', async ({ page, browser, baseURL })
     await page.goto('/set');
     await page.getByRole('heading', { name: 'From above' }).waitFor();
     const scenes = page.getByRole('navigation', { name: 'Scenes' }).getByRole('button');
-    for (let at = 0; at < (await scenes.count()); at++) {
-      await scenes.nth(at).click();
+    for (let index = 0; index < (await scenes.count()); index++) {
+      await scenes.nth(index).click();
       await expect(page.getByRole('heading', { name: 'From above' })).toBeVisible();
       await expect(page.getByRole('main')).not.toContainText(
         /could not be drawn|NaN|undefined|Infinity/

@@ -27,11 +27,11 @@ export function bigProject(): Project {
   const like = plan.lines[0]!;
   // Spread over the shelf, so that every kind is there.
   const step = Math.floor(catalogue.items.length / LINES);
-  for (let at = 0; plan.lines.length < LINES; at += step) {
-    const gear = catalogue.items[at % catalogue.items.length]!;
+  for (let index = 0; plan.lines.length < LINES; index += step) {
+    const gear = catalogue.items[index % catalogue.items.length]!;
     if (packed.has(gear.id)) continue;
     packed.add(gear.id);
-    plan.lines.push({ ...like, id: `more-${at}`, gearId: gear.id, basis: 'new' });
+    plan.lines.push({ ...like, id: `more-${index}`, gearId: gear.id, basis: 'new' });
   }
   return project;
 }

@@ -58,7 +58,7 @@ export function measureCore(): string[] {
     for (let number = 0; number < 10_000_000; number++) sum = (sum + number) | 0;
     if (sum === 1) throw new Error('the sum came out wrong');
   });
-  const one = measure('judgePlan, the demo (3 scenes, 14 lines)', '≤ 100 µs', 12_000, () =>
+  const single = measure('judgePlan, the demo (3 scenes, 14 lines)', '≤ 100 µs', 12_000, () =>
     judgePlan(project, activePlan(project), shelf)
   );
   for (const [scenes, lines] of [
@@ -73,7 +73,7 @@ export function measureCore(): string[] {
     const us = measure(`judgePlan, ${scenes} scenes, ${lines} lines`, '', 4000, () =>
       judgePlan(large, activePlan(large), shelf)
     );
-    rows.at(-1)!.aim = `${(us / one).toFixed(2)} × the demo`;
+    rows.at(-1)!.aim = `${(us / single).toFixed(2)} × the demo`;
   }
   {
     const before = judgePlan(project, activePlan(project), shelf);
@@ -81,12 +81,12 @@ export function measureCore(): string[] {
     const swapped = catalogue
       .ofKind('microphone')
       .map((gear) => applyAct(project, swapFor(mic.line.id)(newLine(activePlan(project), gear))));
-    let at = 0;
+    let index = 0;
     const us = measure('judgePlan, a swap judged again', '', 3000, () => {
-      const next = swapped[at++ % swapped.length]!;
+      const next = swapped[index++ % swapped.length]!;
       judgePlan(next, activePlan(next), shelf, { before: trackJudgement(project, before) });
     });
-    rows.at(-1)!.aim = `${(us / one).toFixed(2)} × the demo`;
+    rows.at(-1)!.aim = `${(us / single).toFixed(2)} × the demo`;
   }
   for (const pocket of ['sound', 'accessories'] as const) {
     const count = catalogue.items.length;
@@ -107,7 +107,7 @@ export function measureCore(): string[] {
     const all = measure('chooser, a pocket of 2000: all judged', '', 5, () =>
       judgeCandidates(project, many, 'sound')
     );
-    rows.at(-1)!.aim = `≤ 250 ms; ${(all / 2000 / one).toFixed(2)} × the demo a part`;
+    rows.at(-1)!.aim = `≤ 250 ms; ${(all / 2000 / single).toFixed(2)} × the demo a part`;
     measure('chooser, a pocket of 2000: first screen', '≤ 50 ms', 15, () => {
       const judging = judgingCandidates(project, many, 'sound');
       for (let first = 0; first < FIRST_SCREEN; first++) judging.next();
@@ -127,9 +127,9 @@ export function measureCore(): string[] {
       }));
       return { bag, judged: judgePlan(bag, plan, shelf) };
     });
-    let at = 0;
+    let turn = 0;
     measure('every joint closed, random bags of 80 lines', '≤ 5 ms', 200, () => {
-      const { bag, judged } = bags[at++ % bags.length]!;
+      const { bag, judged } = bags[turn++ % bags.length]!;
       closeJoints(bag, shelf, judged);
     });
   }

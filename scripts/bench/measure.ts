@@ -6,11 +6,11 @@ const FEWEST_SAMPLES = 9;
 export function sampleMicroseconds(runs: number, run: () => void): number[] {
   const timed = (count: number): number => {
     const begun = performance.now();
-    for (let at = 0; at < count; at++) run();
+    for (let index = 0; index < count; index++) run();
     return ((performance.now() - begun) * 1000) / count;
   };
-  const one = timed(Math.max(3, runs));
-  const batch = Math.max(1, Math.ceil(SAMPLE_MICROSECONDS / Math.max(one, 0.1)));
+  const once = timed(Math.max(3, runs));
+  const batch = Math.max(1, Math.ceil(SAMPLE_MICROSECONDS / Math.max(once, 0.1)));
   const samples = Math.max(FEWEST_SAMPLES, Math.ceil(runs / batch));
   return Array.from({ length: samples }, () => timed(batch));
 }

@@ -50,7 +50,7 @@ line(
 const began = performance.now();
 const before = process.memoryUsage();
 const meter = new SoundMeter(RATE, 1);
-for (let at = 0; at < 60; at++) meter.push([minute]);
+for (let index = 0; index < 60; index++) meter.push([minute]);
 const { seconds } = meter.result();
 const after = process.memoryUsage();
 line(

@@ -47,11 +47,11 @@ function crowded(plan: DayPlan, times: number): DayPlan {
     pieces: [...pieces, ...more.flatMap(() => pieces)],
     devices: [
       ...devices,
-      ...more.flatMap((at) =>
+      ...more.flatMap((index) =>
         devices.map((device) => ({
           ...device,
           kind: 'lamp' as const,
-          pieces: device.pieces.map((piece) => piece + at * pieces.length)
+          pieces: device.pieces.map((piece) => piece + index * pieces.length)
         }))
       )
     ],
@@ -59,9 +59,9 @@ function crowded(plan: DayPlan, times: number): DayPlan {
       ...scene,
       uses: [
         ...scene.uses,
-        ...more.flatMap((at) =>
+        ...more.flatMap((index) =>
           devices.map((_, device) => ({
-            device: device + at * devices.length,
+            device: device + index * devices.length,
             watts: 1,
             minutes: 1
           }))

@@ -5,8 +5,8 @@ import { trial } from './trial';
 // `npm run fuzz`: spoilt files, spreadsheets and backups, taken in and judged. With `--files 8` it judges
 // nothing and prints so many spoilt files that the check takes, for the browser test of the views.
 const option = (name: string, usual: number) => {
-  const at = process.argv.indexOf(`--${name}`);
-  return at < 0 ? usual : Number(process.argv[at + 1]);
+  const index = process.argv.indexOf(`--${name}`);
+  return index < 0 ? usual : Number(process.argv[index + 1]);
 };
 const count = option('count', 100_000);
 const from = option('seed', 1);
@@ -29,16 +29,16 @@ function tryMany(): number {
   const slow: { seed: number; ms: number }[] = [];
   for (let seed = from; seed < from + count; seed++) {
     const begun = performance.now();
-    const one = trial(randomOf(seed));
+    const tried = trial(randomOf(seed));
     const ms = performance.now() - begun;
     if (ms > 1000) slow.push({ seed, ms });
-    if (one.taken) taken += 1;
-    if (one.fault === undefined) continue;
+    if (tried.taken) taken += 1;
+    if (tried.fault === undefined) continue;
     // Equal faults differ in their figures only.
-    const key = one.fault.replace(/[\d.,]+/g, '#').slice(0, 200);
+    const key = tried.fault.replace(/[\d.,]+/g, '#').slice(0, 200);
     const before = faults.get(key);
     if (before) before.times += 1;
-    else faults.set(key, { seed, times: 1, says: one.fault });
+    else faults.set(key, { seed, times: 1, says: tried.fault });
   }
   console.log(`${count} spoilt files from seed ${from}: ${taken} taken, ${count - taken} refused.`);
   for (const { seed, times, says } of [...faults.values()].slice(0, MOST_SHOWN))

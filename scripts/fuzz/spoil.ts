@@ -46,12 +46,12 @@ export function randomFile(random: Random): SatchelFile {
 
 type Path = (string | number)[];
 
-function paths(value: unknown, at: Path = []): Path[] {
-  if (typeof value !== 'object' || value === null) return [at];
+function paths(value: unknown, path: Path = []): Path[] {
+  if (typeof value !== 'object' || value === null) return [path];
   return [
-    at,
+    path,
     ...Object.entries(value).flatMap(([key, inner]) =>
-      paths(inner, [...at, Array.isArray(value) ? Number(key) : key])
+      paths(inner, [...path, Array.isArray(value) ? Number(key) : key])
     )
   ];
 }

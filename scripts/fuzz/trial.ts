@@ -26,13 +26,13 @@ const BROKEN = /\bNaN\b|undefined|\[object Object\]|Infinity|\bnull\b/;
 function brokenSentence(value: unknown, typed: readonly string[]): string | undefined {
   const stack: unknown[] = [value];
   while (stack.length > 0) {
-    const one = stack.pop();
-    if (typeof one === 'string') {
-      let text = one;
+    const value = stack.pop();
+    if (typeof value === 'string') {
+      let text = value;
       for (const name of typed) if (name.length > 2) text = text.replaceAll(name, '');
-      if (BROKEN.test(text)) return one.slice(0, 300);
-    } else if (typeof one === 'number' && !Number.isFinite(one)) return `the number ${one}`;
-    else if (typeof one === 'object' && one !== null) stack.push(...Object.values(one));
+      if (BROKEN.test(text)) return value.slice(0, 300);
+    } else if (typeof value === 'number' && !Number.isFinite(value)) return `the number ${value}`;
+    else if (typeof value === 'object' && value !== null) stack.push(...Object.values(value));
   }
   return undefined;
 }
@@ -41,9 +41,9 @@ function namesIn(value: unknown): string[] {
   const names: string[] = [];
   const stack: unknown[] = [value];
   while (stack.length > 0) {
-    const one = stack.pop();
-    if (typeof one === 'string') names.push(one);
-    else if (typeof one === 'object' && one !== null) stack.push(...Object.values(one));
+    const value = stack.pop();
+    if (typeof value === 'string') names.push(value);
+    else if (typeof value === 'object' && value !== null) stack.push(...Object.values(value));
   }
   return names.filter((name) => BROKEN.test(name)).sort((a, b) => b.length - a.length);
 }
@@ -68,11 +68,11 @@ function trySatchel(random: Random): Trial {
 function spoiltText(text: string, random: Random): string {
   let spoilt = text;
   for (let count = 1 + Math.floor(random() * 8); count > 0; count--) {
-    const at = Math.floor(random() * spoilt.length);
+    const index = Math.floor(random() * spoilt.length);
     const sign = ['"', ';', ',', '\n', '\r', '=', '€', '\u0000', '-', '9', ''][
       Math.floor(random() * 11)
     ]!;
-    spoilt = spoilt.slice(0, at) + sign + spoilt.slice(at + Math.floor(random() * 4));
+    spoilt = spoilt.slice(0, index) + sign + spoilt.slice(index + Math.floor(random() * 4));
   }
   return spoilt;
 }

@@ -38,8 +38,8 @@ export async function killMidWrite(
   const more = page.getByRole('button', { name: /Charger Ember 8, two bays more/ });
   await more.waitFor();
   await page.evaluate(() => {
-    const button = [...document.querySelectorAll('button')].find((one) =>
-      /two bays more/.test(one.getAttribute('aria-label') ?? '')
+    const button = [...document.querySelectorAll('button')].find((other) =>
+      /two bays more/.test(other.getAttribute('aria-label') ?? '')
     );
     setInterval(() => button?.click(), 4);
   });

@@ -49,7 +49,7 @@ function main(args: readonly string[]): number {
       console.log(plan.scenes.map(({ name }) => name).join(', '));
       console.log(`  as planned: ${takes - lost.length} of ${takes} takes in the can`);
       for (const { atMin, text } of story) console.log(`    ${clock(atMin)} ${text}`);
-      for (const one of plan.unsaid) console.log(`    not run, for nobody states it: ${one}`);
+      for (const unsaid of plan.unsaid) console.log(`    not run, for nobody states it: ${unsaid}`);
       const { whole, meanLost, days: run, seed } = many;
       console.log(
         `  ${run} days of seed ${seed}: ${percent(whole.share)} whole (${percent(whole.low)} to ${percent(whole.high)}), ${meanLost.mean.toFixed(2)} takes lost on the mean`

@@ -45,8 +45,8 @@ export function memoOn<K extends Remembering, V>(find: (of: K) => V): Memo<K, V>
 export function memoOf<K extends object, V>(find: (of: K) => V): (of: K) => V {
   const found = new WeakMap<K, { value: V }>();
   return (of) => {
-    let one = found.get(of);
-    if (!one) found.set(of, (one = { value: find(of) }));
-    return one.value;
+    let memory = found.get(of);
+    if (!memory) found.set(of, (memory = { value: find(of) }));
+    return memory.value;
   };
 }

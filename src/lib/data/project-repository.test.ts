@@ -179,10 +179,10 @@ describe('what cannot be trusted', () => {
     await db.projects.put({ id, project: project as never, revision: 1, checkedAs });
     await expect(repository.load(id)).rejects.toThrow(StoredProjectError);
     await expect(repository.load(id)).rejects.toThrow(says);
-    expect((await repository.list()).map((one) => one.name)).toContain('Another loom');
+    expect((await repository.list()).map((kept) => kept.name)).toContain('Another loom');
     expect((await repository.load('another'))!.project.name).toBe('Another loom');
     const everything = await repository.everything();
-    expect(everything.map((one) => [one.id, one.kept === undefined])).toEqual([
+    expect(everything.map((kept) => [kept.id, kept.kept === undefined])).toEqual([
       ['another', false],
       [id, true]
     ]);

@@ -75,7 +75,7 @@ export class ProjectRepository extends ProjectReader {
   /** Keeps projects that are not here yet in one transaction and opens the first. @throws when an id is taken */
   async addAll(incoming: readonly IncomingProject[]): Promise<void> {
     await this.db.transaction('rw', this.tables, async () => {
-      for (const one of incoming) await this.addOne(one);
+      for (const project of incoming) await this.addOne(project);
       if (incoming[0]) await this.setOpenId(incoming[0].project.id);
     });
   }
@@ -226,14 +226,17 @@ export class ProjectRepository extends ProjectReader {
 
   private async turn(known: KeptProject, way: 'undo' | 'redo'): Promise<KeptProject> {
     const kept = await this.write(known, async ({ project, head }) => {
-      const at = way === 'undo' ? head.position - 1 : head.position;
-      const step = at < 0 || at >= head.top ? undefined : await this.db.log.get([head.id, at]);
+      const position = way === 'undo' ? head.position - 1 : head.position;
+      const step =
+        position < 0 || position >= head.top
+          ? undefined
+          : await this.db.log.get([head.id, position]);
       if (!step) return undefined;
       const patches = way === 'undo' ? step.change.inverse : step.change.patches;
       return {
         project: applyPatches(project, patches),
         patches,
-        position: way === 'undo' ? at : at + 1,
+        position: way === 'undo' ? position : position + 1,
         top: head.top
       };
     });

@@ -24,7 +24,7 @@ export const MOST_JUDGED = 1_000_000;
 const listOf = (text: string | null): string[] =>
   (text ?? '')
     .split(',')
-    .map((one) => one.trim())
+    .map((a) => a.trim())
     .filter(Boolean);
 
 /** The rules of a question from its address; faults say which is none. */
@@ -33,9 +33,9 @@ export function packRulesOf(
 ): { ok: true; rules: PackRules; mostJudged: number } | { ok: false; faults: Fault[] } {
   const faults: Fault[] = [];
   const locked = listOf(asked.get('locked'));
-  for (const one of locked)
-    if (!isPocket(one))
-      faults.push({ field: 'locked', says: `names no pocket: "${one.slice(0, 40)}"` });
+  for (const a of locked)
+    if (!isPocket(a))
+      faults.push({ field: 'locked', says: `names no pocket: "${a.slice(0, 40)}"` });
   const said = asked.get('used');
   const used = usedChoices.find((choice) => choice === said);
   if (said !== null && used === undefined)

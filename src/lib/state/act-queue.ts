@@ -136,10 +136,10 @@ export class ActQueue {
 
   #replay(): void {
     let project = this.kept.project;
-    for (const one of [...this.pending]) {
-      if (!('act' in one)) continue;
+    for (const queued of [...this.pending]) {
+      if (!('act' in queued)) continue;
       try {
-        project = applyAct(project, one.act);
+        project = applyAct(project, queued.act);
       } catch {
         // Refused by name when its turn to be written comes.
       }

@@ -32,7 +32,7 @@ class OwnedThings {
 
   async put(piece: OwnedPiece): Promise<void> {
     this.pieces = this.pieces.some(({ id }) => id === piece.id)
-      ? this.pieces.map((one) => (one.id === piece.id ? piece : one))
+      ? this.pieces.map((other) => (other.id === piece.id ? piece : other))
       : [...this.pieces, piece];
     await this.#kept(() => satchel.repository.pieces.put(piece));
   }

@@ -110,8 +110,8 @@ export class Library {
   async #meet(incoming: readonly Pick<Arrival, 'project' | 'marks'>[]): Promise<string[]> {
     try {
       const arrivals: Arrival[] = [];
-      for (const [index, one] of incoming.entries())
-        arrivals.push(await this.#arrivalOf(one, `${index}`, arrivals));
+      for (const [index, project] of incoming.entries())
+        arrivals.push(await this.#arrivalOf(project, `${index}`, arrivals));
       if (arrivals.every(({ standing }) => standing === 'new' || standing === 'same'))
         await this.take(arrivals, {});
       else arrived.waiting = arrivals;
@@ -127,7 +127,7 @@ export class Library {
     before: readonly Arrival[]
   ): Promise<Arrival> {
     const { standingOf } = await import('../core/formats/compare-projects');
-    const twin = before.find((one) => one.project.id === project.id);
+    const twin = before.find((kept) => kept.project.id === project.id);
     if (twin) {
       const standing = standingOf({ project, marks }, { ...twin, changedSince: false });
       return { key, project, marks, standing, meets: { name: twin.project.name, savedAt: 0 } };

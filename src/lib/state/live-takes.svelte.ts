@@ -97,10 +97,10 @@ export class LiveMicrophone {
       const whole = new Float32Array(
         blocks.reduce((sum, block) => sum + block[channel]!.length, 0)
       );
-      let at = 0;
+      let place = 0;
       for (const block of blocks) {
-        whole.set(block[channel]!, at);
-        at += block[channel]!.length;
+        whole.set(block[channel]!, place);
+        place += block[channel]!.length;
       }
       return whole;
     });

@@ -24,7 +24,7 @@ vi.mock('../workers/connect-judge', async (actual) => {
   ) => Promise<T | Outcome<T>>;
   const askThis = async <T>(ask: Ask<T>) => {
     if (judge.breaks) throw new Error('the judge did not start');
-    return doneOf(await ask(work, (project) => project, { at: 0, of: 1 }));
+    return doneOf(await ask(work, (project) => project, { index: 0, of: 1 }));
   };
   return {
     isCancelled,
@@ -269,7 +269,7 @@ describe('files', () => {
     return tab;
   }
   const standing = (library: { waiting: readonly { standing: string }[] | undefined }) =>
-    library.waiting?.map((one) => one.standing);
+    library.waiting?.map((project) => project.standing);
 
   it('of a project that is kept just like that open it and change nothing', async () => {
     const { satchel: store, library } = await withDemo();

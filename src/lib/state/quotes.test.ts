@@ -48,7 +48,7 @@ describe('asking the shops', () => {
           : undefined
     );
     await quotes.ask(gearIds.slice(0, 1), DAY);
-    expect(asked.filter((one) => one.startsWith('parcel'))).toHaveLength(3);
+    expect(asked.filter((shop) => shop.startsWith('parcel'))).toHaveLength(3);
     expect(quotes.quotes.map(({ shop }) => shop).sort()).toEqual(['corner', 'harbour', 'parcel']);
     expect(quotes.unanswered).toMatchObject([
       { shop: 'swap', why: 'The swap board did not answer. Ask again.' }
@@ -60,7 +60,7 @@ describe('asking the shops', () => {
       shop === 'corner' ? says(404, 'No shop here sells a part of this id.') : undefined
     );
     await quotes.ask(gearIds.slice(0, 1), DAY);
-    expect(refused.filter((one) => one.startsWith('corner'))).toHaveLength(1);
+    expect(refused.filter((shop) => shop.startsWith('corner'))).toHaveLength(1);
     expect(quotes.unanswered[0]!.why).toBe('No shop here sells a part of this id.');
     answering(() => new TypeError('failed to fetch'));
     await quotes.ask(gearIds.slice(0, 1), DAY);

@@ -191,19 +191,19 @@ export class Takes {
   ): Promise<void> {
     const pointed = { ...take, ...boxes };
     const turn = ++this.#pointed;
-    this.list = this.list.map((one) => (one.id === take.id ? pointed : one));
+    this.list = this.list.map((other) => (other.id === take.id ? pointed : other));
     const measures = await askProof((work) => work.measureStill(take.file, boxes));
     if (turn === this.#pointed) await this.change({ ...pointed, measures });
   }
   #pointed = 0;
 
   async change(take: KeptTake): Promise<void> {
-    this.list = this.list.map((one) => (one.id === take.id ? take : one));
+    this.list = this.list.map((other) => (other.id === take.id ? take : other));
     await satchel.repository.takes.change(take);
   }
 
   async remove({ id, file }: KeptTake): Promise<void> {
-    this.list = this.list.filter((one) => one.id !== id);
+    this.list = this.list.filter((other) => other.id !== id);
     this.bytes -= file.size;
     await satchel.repository.takes.remove(id);
   }
@@ -212,7 +212,7 @@ export class Takes {
   async align(first: KeptTake, second: KeptTake): Promise<Alignment | undefined> {
     const sound = async ({ file, name }: KeptTake) =>
       /wav/.test(file.type) || /\.wav$/i.test(name) ? file : decodedSound(file);
-    const [one, other] = [await sound(first), await sound(second)];
-    return askProof((work) => work.align(one, other));
+    const [earlier, other] = [await sound(first), await sound(second)];
+    return askProof((work) => work.align(earlier, other));
   }
 }

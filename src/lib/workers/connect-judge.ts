@@ -30,16 +30,16 @@ const judgesHere = (): number => {
 /** By their share; started when first asked. */
 const connections: (Connection | undefined)[] = [];
 
-function connect(at: number): Connection {
+function connect(index: number): Connection {
   const worker = new Worker(new URL('./judge-worker.ts', import.meta.url), {
     type: 'module',
-    name: at === 0 ? 'judge' : `judge ${at + 1}`
+    name: index === 0 ? 'judge' : `judge ${index + 1}`
   });
   const failed = new Promise<never>((_resolve, reject) => {
     worker.addEventListener('error', (event) => {
       event.preventDefault();
       worker.terminate();
-      connections[at] = undefined;
+      connections[index] = undefined;
       reject(
         new JudgeFailedError(
           event.message || 'the part of the app that tries things out did not start'
@@ -95,16 +95,16 @@ export async function askJudges<T>(
   const of = judgesHere();
   return Promise.all(
     Array.from({ length: of }, (_, index) =>
-      askAt(index, (judge, send) => ask(judge, send, { at: index, of }))
+      askAt(index, (judge, send) => ask(judge, send, { index, of }))
     )
   );
 }
 
 async function askAt<T>(
-  at: number,
+  index: number,
   ask: (judge: Remote<JudgeWorker>, send: (project: Project) => SentProject) => Promise<T>
 ): Promise<Asked<T>> {
-  const to = (connections[at] ??= connect(at));
+  const to = (connections[index] ??= connect(index));
   /** Messages arrive in their order, so the parts are there before the project that speaks of them. */
   const send = (project: Project): SentProject => {
     if (project.ownGear !== to.held) {

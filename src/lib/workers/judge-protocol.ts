@@ -39,9 +39,9 @@ export interface SentProject extends Project {
 /** A candidate that names its part. */
 export type CandidateRow = Omit<Candidate, 'gear'> & { gearId: string };
 
-/** One worker's share of a job that several do together: every `of`-th piece, from the `at`-th on. */
+/** One worker's share of a job that several do together: every `of`-th piece, from the one at `index` on. */
 export interface Share {
-  at: number;
+  index: number;
   of: number;
 }
 

@@ -9,8 +9,7 @@ import type { CandidateRow, SettledPart, Share } from './judge-protocol';
 import { makeJudgeWork } from './judge-work';
 
 const project = demoProject();
-const sharesOf = (of: number): Share[] =>
-  Array.from({ length: of }, (_, index) => ({ at: index, of }));
+const sharesOf = (of: number): Share[] => Array.from({ length: of }, (_, index) => ({ index, of }));
 
 /** What one worker tells for its share. */
 async function settledBy(share: Share): Promise<SettledPart[]> {
@@ -28,7 +27,7 @@ const remediesIn = (parts: readonly SettledPart[]) =>
 
 describe('work that several workers share', () => {
   it('finds together the remedies one finds alone, each once, and closes joints and asks once', async () => {
-    const alone = await settledBy({ at: 0, of: 1 });
+    const alone = await settledBy({ index: 0, of: 1 });
     const shared = await Promise.all(sharesOf(3).map(settledBy));
     const keys = shared.flatMap((parts) => Object.keys(remediesIn(parts)));
     expect(new Set(keys).size).toBe(keys.length);
@@ -43,7 +42,7 @@ describe('work that several workers share', () => {
   it('judges together the parts of a pocket one judges alone, each once, the first screen by the first', async () => {
     const byId = (rows: CandidateRow[]) =>
       [...rows].sort((a, b) => a.gearId.localeCompare(b.gearId));
-    const alone = await chosenBy({ at: 0, of: 1 });
+    const alone = await chosenBy({ index: 0, of: 1 });
     const shared = await Promise.all(sharesOf(3).map(chosenBy));
     expect(byId(shared.flat())).toEqual(byId(alone));
     expect(shared[0]!.slice(0, 24)).toEqual(alone.slice(0, 24));
@@ -52,31 +51,33 @@ describe('work that several workers share', () => {
 });
 
 describe('the search for the best kits', () => {
-  const one = { ...project, scenes: project.scenes.slice(0, 1) };
+  const short = { ...project, scenes: project.scenes.slice(0, 1) };
 
   it('tells what it has as it goes, and is given up when it is asked again or stopped', async () => {
     const work = makeJudgeWork();
     const told: number[] = [];
-    const first = work.pack(one, noRules, ({ judged }) => told.push(judged));
-    const second = work.pack(one, { ...noRules, lockedPockets: ['sound'] }, () => undefined);
+    const first = work.pack(short, noRules, ({ judged }) => told.push(judged));
+    const second = work.pack(short, { ...noRules, lockedPockets: ['sound'] }, () => undefined);
     expect(await first).toEqual({ cancelled: true, done: undefined });
     setTimeout(() => work.stopPacking(), 30);
     expect(await second).toEqual({ cancelled: true, done: undefined });
     let last: PackProgress | undefined;
-    expect((await work.pack(one, noRules, (progress) => (last = progress))).cancelled).toBe(false);
+    expect((await work.pack(short, noRules, (progress) => (last = progress))).cancelled).toBe(
+      false
+    );
     expect(last!.isDone).toBe(true);
 
     const kit = last!.front.at(-1)!;
-    const rungs = await work.ladder(one, noRules, kit, last!.front, '2026-11-29');
+    const rungs = await work.ladder(short, noRules, kit, last!.front, '2026-11-29');
     expect(rungs.at(-1)!.kit.priceMinor).toBe(kit.priceMinor);
-    expect((await work.runnersUp(one, noRules, kit)).length).toBeGreaterThan(0);
+    expect((await work.runnersUp(short, noRules, kit)).length).toBeGreaterThan(0);
   });
 
   it('settles all that blocks, as the core does, twice at once', async () => {
     const work = makeJudgeWork();
-    const [one, again] = await Promise.all([work.settleAll(project), work.settleAll(project)]);
-    expect(one).toEqual(settleAll(project, shelfOf(project), { mostLooked: 60 }));
-    expect(again).toEqual(one);
+    const [first, again] = await Promise.all([work.settleAll(project), work.settleAll(project)]);
+    expect(first).toEqual(settleAll(project, shelfOf(project), { mostLooked: 60 }));
+    expect(again).toEqual(first);
   });
 
   it('mends, and ends with what it found', async () => {

@@ -43,7 +43,7 @@ function judged(project: Project) {
 }
 
 /** Findings of one code are settled by much the same parts, which one worker judges once for all of them. */
-function sharedByCode(findings: readonly Finding[], { at, of }: Share): Finding[] {
+function sharedByCode(findings: readonly Finding[], { index, of }: Share): Finding[] {
   const sizes = Array.from({ length: of }, () => 0);
   const ours = new Set<FindingCode>();
   const codes = rollups(
@@ -54,7 +54,7 @@ function sharedByCode(findings: readonly Finding[], { at, of }: Share): Finding[
   for (const [code, size] of codes.sort((a, b) => b[1] - a[1])) {
     const freest = minIndex(sizes);
     sizes[freest]! += size;
-    if (freest === at) ours.add(code);
+    if (freest === index) ours.add(code);
   }
   return findings.filter(({ code }) => ours.has(code));
 }
@@ -103,8 +103,8 @@ function* settling(
     }
   }
   yield priorities.later;
-  if (share.at === 0) onpart({ joints: closeJoints(project, shelf, judgement) });
-  if (share.at < share.of - 1) return;
+  if (share.index === 0) onpart({ joints: closeJoints(project, shelf, judgement) });
+  if (share.index < share.of - 1) return;
   const asking = askingQuestions(project, shelf, judgement);
   for (;;) {
     yield priorities.later;
@@ -132,7 +132,7 @@ function* choosing(
   let told = false;
   // The first worker judges the first screen by itself: another may just be starting.
   const isOurs = (index: number) =>
-    index < FIRST_SCREEN ? share.at === 0 : index % share.of === share.at;
+    index < FIRST_SCREEN ? share.index === 0 : index % share.of === share.index;
   for (const candidate of judgingCandidates(project, shelfOf(project), pocket, way, isOurs)) {
     batch.push(rowOf(candidate));
     if (batch.length === (told ? BATCH : FIRST_SCREEN)) {
@@ -216,8 +216,8 @@ function* inSlices<T>(work: Generator<void, T, void>): Sliced<T> {
 }
 
 async function must<T>(outcome: Promise<Outcome<T>>): Promise<T> {
-  const one = await outcome;
-  if (!one.cancelled) return one.done as T;
+  const told = await outcome;
+  if (!told.cancelled) return told.done as T;
   throw new Error('This was asked for again before it was answered.');
 }
 

@@ -13,8 +13,8 @@ const ALIGNED_RATE_HZ = 8000;
 
 const readFrom =
   (file: Blob) =>
-  async (at: number, length: number): Promise<Uint8Array> =>
-    new Uint8Array(await file.slice(at, at + length).arrayBuffer());
+  async (index: number, length: number): Promise<Uint8Array> =>
+    new Uint8Array(await file.slice(index, index + length).arrayBuffer());
 
 /** The sound of a WAV file, a stretch at a time. */
 async function* stretchesOf(file: Blob, info: WavInfo) {
@@ -102,9 +102,13 @@ export function makeProofWork(): ProofWorker {
       return measurePicture(context.getImageData(0, 0, width, height).data, width, height, boxes);
     },
     async align(first, second) {
-      const one = await thinned(first);
+      const envelope = await thinned(first);
       const other = await thinned(second);
-      return align(one.samples, atRate(other.samples, other.rate, one.rate), one.rate);
+      return align(
+        envelope.samples,
+        atRate(other.samples, other.rate, envelope.rate),
+        envelope.rate
+      );
     },
     simulateSound: (recipe) =>
       new Blob([wavOf([simulatedSound(recipe)], recipe.sampleRate, 24)], { type: 'audio/wav' }),

@@ -90,7 +90,7 @@ export class Scheduler {
   }
 
   #drop(job: Job): void {
-    this.#jobs = this.#jobs.filter((one) => one !== job);
+    this.#jobs = this.#jobs.filter((other) => other !== job);
   }
 }
 

@@ -123,8 +123,8 @@
     {#if handSum && handSum.last.claimedMinor !== handSum.last.trulyMinor}
       <p class="warn">
         By hand {byHandWords(handSum.last.claimedMinor, money.currency)}
-        {handSum.last.claimedMinor < 0 ? '' : 'were left'} after {handSum.last.one.gear?.model ??
-          handSum.last.one.line.gearId}; truly it is {byHandWords(
+        {handSum.last.claimedMinor < 0 ? '' : 'were left'} after {handSum.last.statement.gear
+          ?.model ?? handSum.last.statement.line.gearId}; truly it is {byHandWords(
           handSum.last.trulyMinor,
           money.currency
         )}{handSum.last.trulyMinor < 0 ? '' : ' left'}.
@@ -133,10 +133,10 @@
     {#if judgement.money.lines.some(({ line }) => line.state === 'bought')}
       <h2>Bought</h2>
       <ul class="plain">
-        {#each judgement.money.lines.filter(({ line }) => line.state === 'bought') as one (one.line.id)}
+        {#each judgement.money.lines.filter(({ line }) => line.state === 'bought') as statement (statement.line.id)}
           <li>
-            {one.gear ? fullName(one.gear) : one.line.gearId}, {formatMoney(
-              one.firmMinor,
+            {statement.gear ? fullName(statement.gear) : statement.line.gearId}, {formatMoney(
+              statement.firmMinor,
               money.currency
             )}
             <button
@@ -144,7 +144,7 @@
               onclick={() =>
                 satchel.act({
                   type: 'change line',
-                  lineId: one.line.id,
+                  lineId: statement.line.id,
                   patch: { state: 'wanted' }
                 })}>not yet</button
             >
@@ -162,7 +162,11 @@
     {/if}
     {#if owned.length > 0}
       <h2>What I own</h2>
-      <p>{owned.map((one) => (one.gear ? fullName(one.gear) : one.line.gearId)).join(', ')}</p>
+      <p>
+        {owned
+          .map((statement) => (statement.gear ? fullName(statement.gear) : statement.line.gearId))
+          .join(', ')}
+      </p>
     {/if}
     {#if cautions.length > 0}
       <h2>Mind</h2>
@@ -172,7 +176,7 @@
     {/if}
   </article>
   <LineMoneyDialog
-    one={openLine}
+    statement={openLine}
     currency={money.currency}
     onchange={(patch) =>
       openLineId !== undefined && satchel.act({ type: 'change line', lineId: openLineId, patch })}

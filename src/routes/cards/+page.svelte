@@ -44,7 +44,7 @@
     }
   }
   function tick(key: string, on: boolean) {
-    const others = [...ticked].filter((one) => one !== keyOf(key));
+    const others = [...ticked].filter((other) => other !== keyOf(key));
     void keep(new Set(on ? [...others, keyOf(key)] : others));
   }
   const reset = () =>

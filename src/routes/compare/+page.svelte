@@ -30,12 +30,12 @@
     return words.join(', ');
   }
   /** The axis in which the plans lie farthest apart in a scene, as the reason for its figure. */
-  function reasonOf(at: number): string {
+  function reasonOf(index: number): string {
     if (!comparison) return '';
     let most = { axis: '', apart: 0 };
     for (const axis of axes) {
       const points = comparison.plans.flatMap(
-        ({ judgement }) => judgement.merit.scenes[at]?.axes[axis]?.low ?? []
+        ({ judgement }) => judgement.merit.scenes[index]?.axes[axis]?.low ?? []
       );
       const apart = Math.max(...points) - Math.min(...points);
       if (points.length > 1 && apart > most.apart) most = { axis, apart };

@@ -99,64 +99,65 @@
     countedIn.some(({ projectId }) => projectId === satchel.project?.id);
 </script>
 
-{#snippet row(one: InventoryRow)}
-  <tr data-gear={one.gearId}>
+{#snippet row(owned: InventoryRow)}
+  <tr data-gear={owned.gearId}>
     <th scope="row"
       ><span class="part"
-        ><Glyph name={one.gear ? glyphOf(one.gear) : 'small item'} size={26} /><span
-          >{#if one.gear}<a href="/shelf/{encodeURIComponent(one.gearId)}">{one.name}</a
-            >{:else}{one.name}{/if}{one.quantity > 1 ? `, ${one.quantity} pieces` : ''}
-          {#if one.fits.length > 0}<span class="soft"
-              >fits {one.fits.join(' and ')}{one.fits.length > 1 ? ': shared' : ''}</span
+        ><Glyph name={owned.gear ? glyphOf(owned.gear) : 'small item'} size={26} /><span
+          >{#if owned.gear}<a href="/shelf/{encodeURIComponent(owned.gearId)}">{owned.name}</a
+            >{:else}{owned.name}{/if}{owned.quantity > 1 ? `, ${owned.quantity} pieces` : ''}
+          {#if owned.fits.length > 0}<span class="soft"
+              >fits {owned.fits.join(' and ')}{owned.fits.length > 1 ? ': shared' : ''}</span
             >{/if}
-          {#if one.missing}<span class="missing"
-              >{one.missing}
-              {#if inThisPlan(one)}<button class="text-button" onclick={() => takeOut(one.gearId)}
-                  >take it out of {satchel.plan?.name}</button
+          {#if owned.missing}<span class="missing"
+              >{owned.missing}
+              {#if inThisPlan(owned)}<button
+                  class="text-button"
+                  onclick={() => takeOut(owned.gearId)}>take it out of {satchel.plan?.name}</button
                 >{/if}</span
             >{/if}</span
         ></span
       ></th
     >
     <td
-      >{whereWords(one)}{#if one.record?.state === 'lent' && one.record.lentUntil}<span
+      >{whereWords(owned)}{#if owned.record?.state === 'lent' && owned.record.lentUntil}<span
           class="soft"
-          class:late={one.record.lentUntil < today}
-          >{one.record.lentUntil < today ? 'due back since' : 'until'}
-          {dayWords(one.record.lentUntil)}</span
-        >{/if}{#if one.record?.state === 'sold' && one.record.soldOn}<span class="soft"
-          >{dayWords(one.record.soldOn)}</span
+          class:late={owned.record.lentUntil < today}
+          >{owned.record.lentUntil < today ? 'due back since' : 'until'}
+          {dayWords(owned.record.lentUntil)}</span
+        >{/if}{#if owned.record?.state === 'sold' && owned.record.soldOn}<span class="soft"
+          >{dayWords(owned.record.soldOn)}</span
         >{/if}</td
     >
-    <td class="n figures">{ageWords(one.ageDays)}</td>
+    <td class="n figures">{ageWords(owned.ageDays)}</td>
     <td class="n figures"
-      >{one.checkedDays === undefined
+      >{owned.checkedDays === undefined
         ? 'never'
         : ageWords(
-            one.checkedDays
-          )}{#if one.record?.state !== 'sold' && one.record?.state !== 'retired'}
+            owned.checkedDays
+          )}{#if owned.record?.state !== 'sold' && owned.record?.state !== 'retired'}
         <button
           class="text-button"
-          aria-label="{one.name} is checked today"
-          onclick={() => void ownedThings.put({ ...recordOf(one), checkedOn: today })}
+          aria-label="{owned.name} is checked today"
+          onclick={() => void ownedThings.put({ ...recordOf(owned), checkedOn: today })}
           >checked today</button
         >{/if}</td
     >
     <td class="n figures"
-      >{one.replacementMinor === undefined ? 'no price' : say(one.replacementMinor)}</td
+      >{owned.replacementMinor === undefined ? 'no price' : say(owned.replacementMinor)}</td
     >
     <td class="soft"
-      >{one.countedIn.length === 0
+      >{owned.countedIn.length === 0
         ? 'no plan'
-        : one.countedIn
+        : owned.countedIn
             .map(({ name, pieces }) => (pieces > 1 ? `${name} (${pieces})` : name))
             .join(', ')}</td
     >
     <td
       ><button
         class="text-button"
-        aria-label="What is known of {one.name}"
-        onclick={() => (open = one)}>change</button
+        aria-label="What is known of {owned.name}"
+        onclick={() => (open = owned)}>change</button
       ></td
     >
   </tr>
@@ -177,7 +178,7 @@
         >
       </thead>
       <tbody>
-        {#each rows as one (one.record?.id ?? one.gearId)}{@render row(one)}{/each}
+        {#each rows as owned (owned.record?.id ?? owned.gearId)}{@render row(owned)}{/each}
       </tbody>
     </table>
   </div>

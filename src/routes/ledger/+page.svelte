@@ -142,7 +142,7 @@
     </div>
   </div>
   <LineMoneyDialog
-    one={openLine}
+    statement={openLine}
     {currency}
     alertMinor={satchel.project.priceAlerts?.find(
       ({ gearId, basis }) => gearId === openLine?.line.gearId && basis === openLine?.line.basis

@@ -47,17 +47,19 @@
   });
   $effect(() => () => takes.stop());
 
-  const picked = $derived(pickedIds.flatMap((id) => takes.list.find((one) => one.id === id) ?? []));
+  const picked = $derived(
+    pickedIds.flatMap((id) => takes.list.find((take) => take.id === id) ?? [])
+  );
   const shown = $derived(picked.length > 0 ? picked : takes.list.slice(0, 1));
   const sounds = $derived(
-    picked.filter((one): one is KeptTake & { kind: 'sound' } => one.kind === 'sound')
+    picked.filter((take): take is KeptTake & { kind: 'sound' } => take.kind === 'sound')
   );
   /** What proves a lock: the takes that are laid out, else all of the scene. */
   const evidence = $derived(
     (picked.length > 0 ? picked : takes.list)
-      .filter((one) => one.sceneId === scene?.id)
+      .filter((take) => take.sceneId === scene?.id)
       .slice(0, 12)
-      .map((one) => ({ takeId: one.id, name: one.name, word: wordOf(one) }))
+      .map((take) => ({ takeId: take.id, name: take.name, word: wordOf(take) }))
   );
   /** Sound takes of the scene in hand, each as it is judged. */
   const tried = $derived(
@@ -69,7 +71,7 @@
   );
   function pick(id: string) {
     pickedIds = pickedIds.includes(id)
-      ? pickedIds.filter((one) => one !== id)
+      ? pickedIds.filter((other) => other !== id)
       : [...pickedIds, id].slice(-3);
   }
   const sceneName = (id: string | undefined) =>
@@ -80,7 +82,7 @@
       : soundVerdict(take.measures, takenIn(take.sceneId)).word;
   }
   const numberOf = (kind: KeptTake['kind']) =>
-    takes.list.filter((one) => one.kind === kind).length + 1;
+    takes.list.filter((take) => take.kind === kind).length + 1;
   function placeWords(): string {
     const distance = taken && figureOf(taken.record, 'micDistance');
     return distance === undefined ? '' : `, ${distance.toFixed(2)} m`;

@@ -54,7 +54,7 @@
   );
   const shown = $derived(plan && plan.scenes.length > 0 ? showDay(plan, luck) : undefined);
   const story = $derived(shown ? dayStory(shown) : []);
-  const at = $derived(
+  const atMin = $derived(
     Math.min(
       shown?.endsAtMin ?? 0,
       Math.max(shown?.startsAtMin ?? 0, cursor ?? story[0]?.atMin ?? 0)
@@ -113,7 +113,7 @@
           {plan}
           {shown}
           kit={satchel.judgement.kit}
-          {at}
+          {atMin}
           {dayNumber}
           bind:byChance
           triedLines={trying?.length}

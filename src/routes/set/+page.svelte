@@ -39,7 +39,7 @@
   const angle = $derived(scene?.angles[Math.min(angleAt, scene.angles.length - 1)]);
   const kept = $derived(satchel.judgement);
   const keptAngle = $derived(
-    kept?.angles.find((one) => one.scene.id === scene?.id && one.angle.id === angle?.id)
+    kept?.angles.find((judged) => judged.scene.id === scene?.id && judged.angle.id === angle?.id)
   );
   /** The angle as it is, or as it would be with what is being dragged. */
   const judged = $derived(
@@ -152,25 +152,25 @@
 <h1 class="unseen">Set</h1>
 {#if satchel.project && scene && angle && judged && layout && calm && above && side}
   <nav class="scenes" aria-label="Scenes">
-    {#each satchel.project.scenes as one (one.id)}
+    {#each satchel.project.scenes as other (other.id)}
       <Button
         size="small"
-        kind={one.id === scene.id ? 'primary' : 'ghost'}
-        aria-pressed={one.id === scene.id}
+        kind={other.id === scene.id ? 'primary' : 'ghost'}
+        aria-pressed={other.id === scene.id}
         on:click={() => {
-          satchel.sceneId = one.id;
+          satchel.sceneId = other.id;
           angleAt = 0;
-        }}>{one.name}</Button
+        }}>{other.name}</Button
       >
     {/each}
     {#if scene.angles.length > 1}
       <span class="soft">camera</span>
-      {#each scene.angles as one, index (one.id)}
+      {#each scene.angles as other, index (other.id)}
         <Button
           size="small"
-          kind={one.id === angle.id ? 'secondary' : 'ghost'}
-          aria-pressed={one.id === angle.id}
-          on:click={() => (angleAt = index)}>{one.name}</Button
+          kind={other.id === angle.id ? 'secondary' : 'ghost'}
+          aria-pressed={other.id === angle.id}
+          on:click={() => (angleAt = index)}>{other.name}</Button
         >
       {/each}
     {/if}

@@ -26,12 +26,14 @@ const anyAct: fc.Arbitrary<Act> = fc.oneof(
         locked: false
       }
     })),
-  fc.integer({ min: 1, max: 15 }).map((at): Act => ({ type: 'remove line', lineId: `line-${at}` })),
   fc
-    .record({ at: fc.integer({ min: 1, max: 15 }), quantity: fc.integer({ min: 1, max: 9 }) })
-    .map(({ at, quantity }): Act => ({
+    .integer({ min: 1, max: 15 })
+    .map((index): Act => ({ type: 'remove line', lineId: `line-${index}` })),
+  fc
+    .record({ number: fc.integer({ min: 1, max: 15 }), quantity: fc.integer({ min: 1, max: 9 }) })
+    .map(({ number, quantity }): Act => ({
       type: 'change line',
-      lineId: `line-${at}`,
+      lineId: `line-${number}`,
       patch: { quantity }
     })),
   fc.nat(500_000).map((limitMinor): Act => ({ type: 'set project', patch: { limitMinor } })),
@@ -110,9 +112,9 @@ describe('acts', () => {
             expect(error).toBeInstanceOf(ActError);
           }
         }
-        for (let at = changes.length - 1; at >= 0; at--) {
-          project = applyPatches(project, changes[at]!.inverse);
-          expect(project).toEqual(states[at]);
+        for (let index = changes.length - 1; index >= 0; index--) {
+          project = applyPatches(project, changes[index]!.inverse);
+          expect(project).toEqual(states[index]);
         }
         for (let index = 0; index < changes.length; index++) {
           project = applyPatches(project, changes[index]!.patches);

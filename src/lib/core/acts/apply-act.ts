@@ -36,9 +36,9 @@ function placeBefore<T extends { id: string }>(
   item: T,
   before: string | undefined
 ): void {
-  const at = before === undefined ? -1 : list.findIndex((other) => other.id === before);
-  if (at < 0) list.push(item);
-  else list.splice(at, 0, item);
+  const index = before === undefined ? -1 : list.findIndex((other) => other.id === before);
+  if (index < 0) list.push(item);
+  else list.splice(index, 0, item);
 }
 
 function take<T extends { id: string }>(list: T[], id: string, what: string): T {
@@ -296,7 +296,7 @@ export function applyActTo(draft: Project, act: Act): void {
       Object.assign(draft, act.project);
       return;
     case 'batch':
-      for (const one of act.acts) applyActTo(draft, one);
+      for (const part of act.acts) applyActTo(draft, part);
   }
 }
 
@@ -377,7 +377,7 @@ function openedForLines(project: Project, { lines, rigs }: Touched): Project {
         : rig
     )
   };
-  return { ...project, plans: project.plans.map((one) => (one === shown ? plan : one)) };
+  return { ...project, plans: project.plans.map((other) => (other === shown ? plan : other)) };
 }
 
 function rigNames(rig: Rig, lines: ReadonlySet<string>): boolean {

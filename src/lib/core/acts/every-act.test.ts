@@ -370,7 +370,7 @@ const cases: Case[] = [
 ];
 
 describe('every act', () => {
-  it.each(cases.map((one) => [one.act.type, one.says, one] as const))(
+  it.each(cases.map((each) => [each.act.type, each.says, each] as const))(
     '%s does what it says: %s',
     (_type, says, { act, on = demo, makes, to }) => {
       expect(actWords(act, on, shelfOf(on))).toBe(says);
@@ -378,7 +378,7 @@ describe('every act', () => {
     }
   );
 
-  it.each(cases.map((one) => [one.act.type, one.says, one] as const))(
+  it.each(cases.map((each) => [each.act.type, each.says, each] as const))(
     '%s is taken back whole and done again: %s',
     (_type, _says, { act, on = demo }) => {
       const kept = structuredClone(on);

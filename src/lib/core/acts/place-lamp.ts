@@ -44,8 +44,8 @@ const keyAndFill = ({ overrides }: PlacedRig): LampPlacing[] =>
 /** The lamps with a role of their own, without one. */
 function furtherWithout(rig: PlacedRig, { part, role }: LampInScene): LampPlacing[] {
   const lamps = further(rig);
-  const at = lamps.findIndex((lamp) => lamp.lineId === part.line.id && lamp.role === role);
-  return lamps.filter((_, index) => index !== at);
+  const place = lamps.findIndex((lamp) => lamp.lineId === part.line.id && lamp.role === role);
+  return lamps.filter((_, index) => index !== place);
 }
 
 /** Roles a lamp can be given: a fill wants a key beside it. */

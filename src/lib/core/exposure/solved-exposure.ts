@@ -84,19 +84,19 @@ const sharedCosts = new WeakMap<SolvedExposure, { bright: SolvedExposure; cost: 
  * light goes from its dim to its bright end; up to `SHARED_SILENT_STOPS` it may be any figure below that.
  */
 export function costOfSharing(dim: SolvedExposure, bright: SolvedExposure): number {
-  const { plan: one } = dim;
+  const { plan: planned } = dim;
   const { plan: other } = bright;
   if (
-    one.apertureN === other.apertureN &&
-    one.shutterS === other.shutterS &&
-    one.filter === other.filter &&
-    one.densityStops === other.densityStops
+    planned.apertureN === other.apertureN &&
+    planned.shutterS === other.shutterS &&
+    planned.filter === other.filter &&
+    planned.densityStops === other.densityStops
   )
     return 0;
-  if (!(one.lx > 0) || !(other.lx > 0)) return 0;
+  if (!(planned.lx > 0) || !(other.lx > 0)) return 0;
   const known = sharedCosts.get(dim);
   if (known?.bright === bright) return known.cost;
-  const apart = one.cost + other.cost;
+  const apart = planned.cost + other.cost;
   const cost = Math.max(
     0,
     solveSharedExposure(dim.task, bright.task, apart + SHARED_SILENT_STOPS) - apart

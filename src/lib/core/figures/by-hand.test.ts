@@ -7,8 +7,8 @@ import { figureOf } from './record';
 import type { FigureId } from './table';
 
 /** Figures of the calm kit, worked out here with nothing but the textbook and the numbers stated. */
-function figures(project: Project, at = 0): (id: FigureId) => number {
-  const { record } = judged(project).angles[at]!;
+function figures(project: Project, index = 0): (id: FigureId) => number {
+  const { record } = judged(project).angles[index]!;
   return (id) => {
     const value = figureOf(record, id);
     if (value === undefined) throw new Error(`${id} is not known`);

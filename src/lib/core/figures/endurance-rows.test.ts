@@ -187,15 +187,16 @@ describe('batteries', () => {
   });
 
   it('give less in the cold, line by line between the points', () => {
-    const at = (temperatureC: number) => made((p) => (p.scenes[0]!.temperatureC = temperatureC));
-    expect(figure(at(20), 'coldShare')).toBe(1);
-    expect(figure(at(30), 'coldShare')).toBe(1);
-    expect(figure(at(10), 'coldShare')).toBeCloseTo(0.9, 12);
-    expect(figure(at(-5), 'coldShare')).toBeCloseTo(0.725, 12);
-    expect(figure(at(-15), 'minutesPerBattery')).toBeCloseTo((60 * 16.2 * 0.575) / 6.6, 9);
+    const atValue = (temperatureC: number) =>
+      made((p) => (p.scenes[0]!.temperatureC = temperatureC));
+    expect(figure(atValue(20), 'coldShare')).toBe(1);
+    expect(figure(atValue(30), 'coldShare')).toBe(1);
+    expect(figure(atValue(10), 'coldShare')).toBeCloseTo(0.9, 12);
+    expect(figure(atValue(-5), 'coldShare')).toBeCloseTo(0.725, 12);
+    expect(figure(atValue(-15), 'minutesPerBattery')).toBeCloseTo((60 * 16.2 * 0.575) / 6.6, 9);
     // Colder than anybody has measured: unknown, and the reason is kept.
-    expect(state(at(-25), 'coldShare')).toBe(unknown);
-    expect(recordOf(at(-25)).refused?.get('coldShare')?.message).toContain('−20');
+    expect(state(atValue(-25), 'coldShare')).toBe(unknown);
+    expect(recordOf(atValue(-25)).refused?.get('coldShare')?.message).toContain('−20');
   });
 });
 

@@ -27,9 +27,9 @@ export function minutesWords(minutes: number): string {
 
 /** Two ends of minutes, said once where they are the same in words. */
 export function minutesRange(least: number, most: number): string {
-  const [one, other] = [minutesWords(least), minutesWords(most)];
-  if (one === other) return one;
-  return most === Infinity ? `${one}, or not at all` : `${one} to ${other}`;
+  const [first, other] = [minutesWords(least), minutesWords(most)];
+  if (first === other) return first;
+  return most === Infinity ? `${first}, or not at all` : `${first} to ${other}`;
 }
 
 /** A figure with its unit, in the person's own units. */
@@ -95,8 +95,8 @@ export function againstNeed(
   unit: FigureUnit,
   units: UnitSystem = 'metric'
 ): string {
-  const [one, other, side] = besideEachOther(have, need, unit, units);
-  return `${side ?? ''}${one} (needs ${other})`;
+  const [first, other, side] = besideEachOther(have, need, unit, units);
+  return `${side ?? ''}${first} (needs ${other})`;
 }
 
 /** An estimate beside the limit it stays below or goes beyond. */
@@ -106,8 +106,8 @@ export function aboutAgainstLimit(
   unit: FigureUnit,
   units: UnitSystem = 'metric'
 ): string {
-  const [one, other, side] = besideEachOther(have, limit, unit, units);
-  return `${side ?? 'about '}${one} (limit ${other})`;
+  const [first, other, side] = besideEachOther(have, limit, unit, units);
+  return `${side ?? 'about '}${first} (limit ${other})`;
 }
 
 /** Two figures in words, and on which side the first lies where their words are equal. */
@@ -117,6 +117,6 @@ function besideEachOther(
   unit: FigureUnit,
   units: UnitSystem
 ): [string, string, string | undefined] {
-  const [one, other] = [figureWords(have, unit, units), figureWords(need, unit, units)];
-  return [one, other, one !== other ? undefined : have < need ? 'just under ' : 'just over '];
+  const [first, other] = [figureWords(have, unit, units), figureWords(need, unit, units)];
+  return [first, other, first !== other ? undefined : have < need ? 'just under ' : 'just over '];
 }

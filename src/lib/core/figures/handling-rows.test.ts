@@ -185,21 +185,21 @@ describe('what holds the picture still', () => {
 
 describe('what the scene takes out of the bag', () => {
   it('weighs what it weighs, spares left in', () => {
-    const one = figure(calmKit(), 'rigMass')!;
+    const alone = figure(calmKit(), 'rigMass')!;
     expect(
       figure(
         made((p) => pieces(p, 'quillfeather-sd-128-v30', 9)),
         'rigMass'
       )
-    ).toBe(one);
+    ).toBe(alone);
     expect(
       figure(
         made((p) => add(p, 'pellamund-hearth-148')),
         'rigMass'
       )
-    ).toBe(one);
+    ).toBe(alone);
     const twice = made((p) => massOf(p, legs, 398 + 1000));
-    expect(figure(twice, 'rigMass')! - one).toBeCloseTo(1, 12);
+    expect(figure(twice, 'rigMass')! - alone).toBeCloseTo(1, 12);
   });
 
   it('takes its minutes to set up, part by part', () => {

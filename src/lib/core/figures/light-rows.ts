@@ -110,9 +110,9 @@ export const lightRows = {
       if (overhead.length === 0) return null;
       let lx = 0;
       for (const lamp of overhead) {
-        const one = lampAtFace(lamp);
-        if (one === undefined) return undefined;
-        lx += one;
+        const lit = lampAtFace(lamp);
+        if (lit === undefined) return undefined;
+        lx += lit;
       }
       return lx;
     }

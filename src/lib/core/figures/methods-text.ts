@@ -22,7 +22,7 @@ function rowText(id: string, row: FigureRow): string {
   const unit =
     row.unit !== 'word' ? row.unit : row.words ? `one of: ${row.words.join(', ')}` : 'words';
   const made = isLeaf(row) ? sourceWords[row.source] : cell(row.relation);
-  const from = isLeaf(row) ? '' : row.from.map((one) => `\`${one}\``).join(', ');
+  const from = isLeaf(row) ? '' : row.from.map((input) => `\`${input}\``).join(', ');
   return `| \`${id}\` | ${cell(row.name)} | ${cell(unit)} | ${made} | ${from} |`;
 }
 

@@ -15,11 +15,11 @@ describe('some figures of a rig', () => {
       for (const { rig } of angles) {
         const all = computeFigures([rig])[0]!;
         for (const figure of figureOrder) {
-          const at = figureIndex[figure];
-          const some = computeFigures([rig], [], figureSet([at]))[0]!;
-          expect([some.states[at], some.values[at]], figure).toEqual([
-            all.states[at],
-            all.values[at]
+          const place = figureIndex[figure];
+          const some = computeFigures([rig], [], figureSet([place]))[0]!;
+          expect([some.states[place], some.values[place]], figure).toEqual([
+            all.states[place],
+            all.values[place]
           ]);
         }
         const mass = computeFigures([rig], [], figureSet([figureIndex.rigMass]))[0]!;

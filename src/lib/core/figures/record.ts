@@ -128,13 +128,13 @@ const everyFigure: FigureSet = { leaves: leafSteps, derived: derivedSteps };
 /** The figures at some places, with what they are computed from: the rest of a record stays absent. */
 export function figureSet(places: readonly number[]): FigureSet {
   const isNeeded = steps.map(() => false);
-  for (const at of places) isNeeded[at] = true;
+  for (const place of places) isNeeded[place] = true;
   // Inputs stand before what is computed from them.
-  for (let at = steps.length - 1; at >= 0; at--)
-    if (isNeeded[at]) for (const input of steps[at]!.inputs) isNeeded[input] = true;
+  for (let place = steps.length - 1; place >= 0; place--)
+    if (isNeeded[place]) for (const input of steps[place]!.inputs) isNeeded[input] = true;
   return {
-    leaves: leafSteps.filter((at) => isNeeded[at]),
-    derived: derivedSteps.filter((at) => isNeeded[at])
+    leaves: leafSteps.filter((place) => isNeeded[place]),
+    derived: derivedSteps.filter((place) => isNeeded[place])
   };
 }
 
@@ -156,32 +156,32 @@ export function computeFigures(
   const records = rigs.map(() => new FigureRecord());
   // A leaf looks at the rig only, so all of them can go first.
   for (let i = 0; i < leaves.length; i++) {
-    const at = leaves[i]!;
-    const read = steps[at]!.read!;
-    for (let of = 0; of < rigs.length; of++) readLeaf(at, read, rigs[of]!, records[of]!);
+    const place = leaves[i]!;
+    const read = steps[place]!.read!;
+    for (let of = 0; of < rigs.length; of++) readLeaf(place, read, rigs[of]!, records[of]!);
   }
   for (let of = 0; of < supposed.length; of++) suppose(supposed[of], records[of]!);
   for (let i = 0; i < derived.length; i++) {
-    const at = derived[i]!;
-    const step = steps[at]!;
-    for (let of = 0; of < records.length; of++) derive(at, step, records[of]!);
+    const place = derived[i]!;
+    const step = steps[place]!;
+    for (let of = 0; of < records.length; of++) derive(place, step, records[of]!);
   }
   return records;
 }
 
 /** Reads or computes one figure into a record whose earlier ones stand, in the place of what it was. */
 export function computeStep(
-  at: number,
+  place: number,
   rig: PlacedRig,
   record: FigureRecord,
   supposed?: Supposed
 ): void {
-  const step = steps[at]!;
-  setAside(at, record, absent);
+  const step = steps[place]!;
+  setAside(place, record, absent);
   if (step.read) {
-    readLeaf(at, step.read, rig, record);
-    if (supposed?.at === at) suppose(supposed, record);
-  } else derive(at, step, record);
+    readLeaf(place, step.read, rig, record);
+    if (supposed?.at === place) suppose(supposed, record);
+  } else derive(place, step, record);
 }
 
 /** A leaf nobody has stated, taken as known. */
@@ -191,29 +191,34 @@ function suppose(supposed: Supposed | undefined, { values, states }: FigureRecor
   values[supposed.at] = supposed.value;
 }
 
-function readLeaf(at: number, read: LeafRow['read'], rig: PlacedRig, record: FigureRecord): void {
+function readLeaf(
+  place: number,
+  read: LeafRow['read'],
+  rig: PlacedRig,
+  record: FigureRecord
+): void {
   try {
     const stated = read(rig);
     if (typeof stated === 'number') {
-      record.states[at] = known;
-      record.values[at] = stated;
-    } else if (stated === undefined) record.states[at] = unknown;
+      record.states[place] = known;
+      record.values[place] = stated;
+    } else if (stated === undefined) record.states[place] = unknown;
   } catch (error) {
-    refuse(at, record, error);
+    refuse(place, record, error);
   }
 }
 
 /** Begun with fractions, so that the engine keeps it as doubles. */
 const scratch: number[] = Array.from({ length: 24 }, () => 0.5);
 
-function derive(at: number, step: Step, record: FigureRecord): void {
-  if (step.ofPlans) deriveFromPlans(at, step, record);
-  else if (step.solved) solve(at, step, step.solved, record);
-  else compute(at, step, record);
+function derive(place: number, step: Step, record: FigureRecord): void {
+  if (step.ofPlans) deriveFromPlans(place, step, record);
+  else if (step.solved) solve(place, step, step.solved, record);
+  else compute(place, step, record);
 }
 
 function compute(
-  at: number,
+  place: number,
   { compute: relation, inputs, whenAbsent }: Step,
   record: FigureRecord
 ) {
@@ -231,23 +236,23 @@ function compute(
     else if (inputState > state) state = inputState;
   }
   if (state !== known) {
-    states[at] = state;
+    states[place] = state;
     return;
   }
   try {
     const value = computeFrom(relation, inputs.length);
     if (Number.isNaN(value))
-      throw new RelationError(figureOrder[at]!, value, 'must come out as a number');
-    states[at] = known;
-    values[at] = value;
+      throw new RelationError(figureOrder[place]!, value, 'must come out as a number');
+    states[place] = known;
+    values[place] = value;
   } catch (error) {
-    refuse(at, record, error);
+    refuse(place, record, error);
   }
 }
 
 /** An exposure plan: what must be there and is not makes it absent, what may be missing counts as 0. */
 function solve(
-  at: number,
+  place: number,
   { inputs, mustBeThere }: Step,
   { end, solve: solvePlan }: SolvedRow,
   record: FigureRecord
@@ -263,26 +268,26 @@ function solve(
       state = Math.max(state, inputState);
   }
   if (state !== known) {
-    states[at] = state;
+    states[place] = state;
     return;
   }
   try {
     const exposure = solvePlan(numbers);
     record.exposures[end] = exposure;
-    states[at] = known;
-    values[at] = exposure.plan.cost;
+    states[place] = known;
+    values[place] = exposure.plan.cost;
   } catch (error) {
-    refuse(at, record, error);
+    refuse(place, record, error);
   }
 }
 
-function deriveFromPlans(at: number, { inputs, ofPlans }: Step, record: FigureRecord): void {
+function deriveFromPlans(place: number, { inputs, ofPlans }: Step, record: FigureRecord): void {
   const { values, states, exposures } = record;
   let state = known;
   for (let i = 0; i < inputs.length; i++)
     if (states[inputs[i]!]! > state) state = states[inputs[i]!]!;
-  if (state === known) values[at] = ofPlans!(exposures.dim!, exposures.bright!);
-  states[at] = state;
+  if (state === known) values[place] = ofPlans!(exposures.dim!, exposures.bright!);
+  states[place] = state;
 }
 
 /** The relation on the scratch inputs; spelt out, for spreading an array costs more than most relations. */
@@ -300,27 +305,27 @@ function computeFrom(compute: DerivedRow['compute'], count: number): number {
   return compute(...scratch.slice(0, count));
 }
 
-function setAside(at: number, { states, values }: FigureRecord, state: number): void {
-  states[at] = state;
-  values[at] = 0;
+function setAside(place: number, { states, values }: FigureRecord, state: number): void {
+  states[place] = state;
+  values[place] = 0;
 }
 
 /** A relation that refuses its inputs leaves its figure unknown, and says so. */
-function refuse(at: number, record: FigureRecord, error: unknown): void {
+function refuse(place: number, record: FigureRecord, error: unknown): void {
   if (!(error instanceof RelationError)) throw error;
-  setAside(at, record, unknown);
-  (record.refused ??= new Map()).set(figureOrder[at]!, error);
+  setAside(place, record, unknown);
+  (record.refused ??= new Map()).set(figureOrder[place]!, error);
 }
 
 for (const id of figureOrder) {
-  const at = figureIndex[id];
+  const place = figureIndex[id];
   Object.defineProperty(FigureRecord.prototype, id, {
     get(this: FigureRecord) {
-      const state = this.states[at];
-      if (state === known) return this.values[at];
+      const state = this.states[place];
+      if (state === known) return this.values[place];
       if (state === unknown) {
         this.unknownReads += 1;
-        this.unknownsRead?.push(at);
+        this.unknownsRead?.push(place);
       }
       return undefined;
     }
@@ -333,6 +338,6 @@ export function stateOf(record: FigureRecord, id: FigureId): number {
 
 /** The figure as a number, or undefined when it is unknown or absent; for those who only show it. */
 export function figureOf({ states, values }: FigureRecord, id: FigureId): number | undefined {
-  const at = figureIndex[id];
-  return states[at] === known ? values[at] : undefined;
+  const place = figureIndex[id];
+  return states[place] === known ? values[place] : undefined;
 }

@@ -140,7 +140,7 @@ const rowOf = (id: FigureId) => figureTable[id] as LeafRow;
 
 interface Place {
   world: Project;
-  at: number;
+  index: number;
   gear: GearItem;
 }
 
@@ -161,7 +161,7 @@ function statedPlace(id: FigureId): Place | undefined {
           stateOf(there.record, id) === unknown &&
           partOfLeaf(there.rig, id)?.lineId === part.line.id
         )
-          return { world, at: index, gear: part.gear };
+          return { world, index, gear: part.gear };
       }
     }
   }
@@ -180,19 +180,19 @@ describe('a figure nobody has stated', () => {
   it.each(byField)('%s is unknown, is asked of its part, and is known once answered', (id) => {
     const place = statedPlace(id);
     expect(place, `no world states ${id}`).toBeDefined();
-    const { world, at, gear } = place!;
+    const { world, index, gear } = place!;
     const { field, perUnit = 1, question } = rowOf(id).asks!;
     const value = (gear as unknown as Record<string, number | string | boolean>)[field!]!;
     const silent = withoutField(world, gear, field!);
     expect(question).toContain('%');
-    const partOf = partOfLeaf(judged(silent).angles[at]!.rig, id)!;
+    const partOf = partOfLeaf(judged(silent).angles[index]!.rig, id)!;
     expect(partOf.name).toBe(`${gear.maker} ${gear.model}`);
 
     const hushed = shelfOf(silent).byId.get(gear.id)!;
     const answered = applyAct(silent, answerAct(hushed, field!, value));
-    const after = judged(answered).angles[at]!.record;
+    const after = judged(answered).angles[index]!.record;
     expect(stateOf(after, id)).toBe(known);
-    expect(figureOf(after, id)).toBe(figureOf(judged(world).angles[at]!.record, id));
+    expect(figureOf(after, id)).toBe(figureOf(judged(world).angles[index]!.record, id));
     if (typeof value === 'number') expect(perUnit).toBeGreaterThan(0);
   });
 
@@ -217,8 +217,8 @@ describe('a figure nobody has stated', () => {
     const outliers: string[] = [];
     for (const id of byField) {
       const [low, high] = rowOf(id).asks!.between;
-      const { world, at } = statedPlace(id)!;
-      const figure = figureOf(judged(world).angles[at]!.record, id)!;
+      const { world, index } = statedPlace(id)!;
+      const figure = figureOf(judged(world).angles[index]!.record, id)!;
       // The ends are what a seller may well say, not all that is possible.
       const span = high - low;
       if (figure < low - 2 * span || figure > high + 2 * span)
@@ -232,7 +232,7 @@ describe('a figure nobody has stated', () => {
       const place = statedPlace(id);
       if (!place) continue;
       const silent = withoutField(place.world, place.gear, rowOf(id).asks!.field!);
-      const { record } = judged(silent).angles[place.at]!;
+      const { record } = judged(silent).angles[place.index]!;
       for (const above of figureOrder) {
         const row = figureTable[above];
         if (isLeaf(row) || !row.from.includes(id)) continue;

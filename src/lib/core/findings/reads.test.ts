@@ -33,9 +33,9 @@ function kits(): Project[] {
       project.scenes = [startScene(style, [], 30)];
       const plan = activePlan(project);
       plan.rigs = [];
-      plan.lines = parts.map((at, line) => ({
+      plan.lines = parts.map((index, line) => ({
         id: `line-${line}`,
-        gearId: catalogue.items[at]!.id,
+        gearId: catalogue.items[index]!.id,
         quantity: 1,
         basis: 'new',
         state: 'wanted',

@@ -19,10 +19,10 @@ export interface KeptState {
 
 /** JSON with the keys of every object in order, so that the order of writing does not count. */
 function canonical(value: unknown): string {
-  return JSON.stringify(value, (_, one: unknown) =>
-    typeof one === 'object' && one !== null && !Array.isArray(one)
-      ? Object.fromEntries(Object.entries(one).sort(([a], [b]) => (a < b ? -1 : 1)))
-      : one
+  return JSON.stringify(value, (_, nested: unknown) =>
+    typeof nested === 'object' && nested !== null && !Array.isArray(nested)
+      ? Object.fromEntries(Object.entries(nested).sort(([a], [b]) => (a < b ? -1 : 1)))
+      : nested
   );
 }
 

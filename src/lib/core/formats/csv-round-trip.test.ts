@@ -70,12 +70,12 @@ describe('the shelf as a spreadsheet', () => {
         fc.array(fc.nat(30), { maxLength: 6 }),
         fc.constantFrom('GBP', 'EUR', 'JPY')
       )
-      .map(([at, leftOut, currency]) => {
-        const part = structuredClone(catalogue.items[at]!) as unknown as Record<string, unknown>;
+      .map(([item, leftOut, currency]) => {
+        const part = structuredClone(catalogue.items[item]!) as unknown as Record<string, unknown>;
         const mayGo = Object.keys(part).filter(
           (key) => !['id', 'kind', 'maker', 'model', 'ports', 'modes', 'fitsForms'].includes(key)
         );
-        for (const one of leftOut) delete part[mayGo[one % mayGo.length]!];
+        for (const place of leftOut) delete part[mayGo[place % mayGo.length]!];
         const price = part.priceNew as { currency: string; low?: number } | undefined;
         if (price) price.currency = currency;
         return part as unknown as GearItem;

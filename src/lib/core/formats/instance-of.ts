@@ -29,9 +29,9 @@ function instanceOf(make: Make, plain: Readonly<Record<string, unknown>>): objec
     if (!Object.hasOwn(plain, key)) continue;
     const value = plain[key];
     const classFor = classHeld(make, key);
-    const checked = (one: unknown) => {
-      const own = classFor && isObject(one) ? classFor(one) : undefined;
-      return own ? instanceOf(own, one as Record<string, unknown>) : one;
+    const checked = (entry: unknown) => {
+      const own = classFor && isObject(entry) ? classFor(entry) : undefined;
+      return own ? instanceOf(own, entry as Record<string, unknown>) : entry;
     };
     instance[key] = Array.isArray(value) ? value.map(checked) : checked(value);
   }

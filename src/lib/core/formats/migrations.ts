@@ -67,8 +67,8 @@ export function bringForward(
   version: number
 ): { ok: true; value: Json } | { ok: false; faults: Fault[] } {
   let value = file;
-  for (let at = version; at < SATCHEL_VERSION; at++) {
-    const step = ladder[at];
+  for (let index = version; index < SATCHEL_VERSION; index++) {
+    const step = ladder[index];
     if (!step)
       return {
         ok: false,

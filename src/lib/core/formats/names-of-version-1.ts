@@ -179,7 +179,7 @@ type Json = Record<string, unknown>;
  * @param key the field the value stands in
  */
 export function renamed(value: unknown, key?: string): unknown {
-  if (Array.isArray(value)) return value.map((one) => renamed(one, key));
+  if (Array.isArray(value)) return value.map((entry) => renamed(entry, key));
   if (typeof value !== 'object' || value === null) return renamedLeaf(key, value);
   const entries = Object.entries(value).map(([name, inner]) => [
     renamedKeys[name] ?? name,

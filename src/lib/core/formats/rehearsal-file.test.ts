@@ -58,12 +58,12 @@ const file = () =>
   JSON.parse(writeSatchel(makeSatchel(lived(), catalogue))) as { project: Project };
 
 type Path = (string | number)[];
-function paths(value: unknown, at: Path = []): Path[] {
-  if (typeof value !== 'object' || value === null) return [at];
+function paths(value: unknown, path: Path = []): Path[] {
+  if (typeof value !== 'object' || value === null) return [path];
   return [
-    at,
+    path,
     ...Object.entries(value).flatMap(([key, inner]) =>
-      paths(inner, [...at, Array.isArray(value) ? Number(key) : key])
+      paths(inner, [...path, Array.isArray(value) ? Number(key) : key])
     )
   ];
 }

@@ -56,11 +56,11 @@ function shapeFaults(value: unknown): Fault[] {
         { field: '', says: `The file nests deeper than ${DEEPEST} levels; nothing of ours does` }
       ];
     const next: unknown[] = [];
-    for (const one of level) {
-      if (typeof one !== 'object' || one === null) continue;
-      if (Object.hasOwn(one, '__proto__'))
+    for (const node of level) {
+      if (typeof node !== 'object' || node === null) continue;
+      if (Object.hasOwn(node, '__proto__'))
         return [{ field: '__proto__', says: 'is not a name a field can have; remove it' }];
-      for (const inner of Object.values(one)) next.push(inner);
+      for (const inner of Object.values(node)) next.push(inner);
     }
     level = next;
   }
@@ -69,12 +69,12 @@ function shapeFaults(value: unknown): Fault[] {
 
 /** The same without any `null`: older builds let it stand for something left out. */
 export function withoutNulls(value: unknown): unknown {
-  if (Array.isArray(value)) return value.filter((one) => one !== null).map(withoutNulls);
+  if (Array.isArray(value)) return value.filter((other) => other !== null).map(withoutNulls);
   if (!isPlainObject(value)) return value;
   return Object.fromEntries(
     Object.entries(value)
-      .filter(([, one]) => one !== null)
-      .map(([key, one]) => [key, withoutNulls(one)])
+      .filter(([, entry]) => entry !== null)
+      .map(([key, entry]) => [key, withoutNulls(entry)])
   );
 }
 

@@ -14,12 +14,12 @@ const whole = () => {
 };
 
 /** Every place in a value, as a path. */
-function paths(value: unknown, at: (string | number)[] = []): (string | number)[][] {
-  if (typeof value !== 'object' || value === null) return [at];
+function paths(value: unknown, path: (string | number)[] = []): (string | number)[][] {
+  if (typeof value !== 'object' || value === null) return [path];
   return [
-    at,
+    path,
     ...Object.entries(value).flatMap(([key, inner]) =>
-      paths(inner, [...at, Array.isArray(value) ? Number(key) : key])
+      paths(inner, [...path, Array.isArray(value) ? Number(key) : key])
     )
   ];
 }

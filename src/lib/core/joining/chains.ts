@@ -127,7 +127,7 @@ function withoutBeaten(parts: readonly JoiningPart[]): JoiningPart[] {
   }
   for (const group of groups.values()) {
     kept.push(
-      ...group.filter((part, at) => {
+      ...group.filter((part, position) => {
         const mine = strengthsOf(part);
         return !group.some((other, otherAt) => {
           const theirs = strengthsOf(other);
@@ -136,7 +136,7 @@ function withoutBeaten(parts: readonly JoiningPart[]): JoiningPart[] {
             theirs.every((value, index) => value >= mine[index]!);
           const better =
             other.costMinor < part.costMinor || theirs.some((value, index) => value > mine[index]!);
-          return asGood && (better || otherAt < at);
+          return asGood && (better || otherAt < position);
         });
       })
     );
@@ -217,14 +217,14 @@ function walkChains(
   const path: Passage[] = [];
   let mostMinor = most;
   // An end passed twice leads nowhere new, save through other parts of the bag.
-  const visit = (at: Port, costMinor: number) => {
-    if (mates(at, to)) {
+  const visit = (port: Port, costMinor: number) => {
+    if (mates(port, to)) {
       const parts = path.map(({ part }) => part);
       if (limit(parts) === undefined)
         mostMinor = take(new FoundChain(parts, costMinor, [...path], from, to));
     }
     if (path.length === MOST_PARTS_IN_CHAIN) return;
-    for (const passage of index.from(at)) {
+    for (const passage of index.from(port)) {
       const cost = costMinor + passage.part.costMinor;
       if (cost > mostMinor) break;
       if (

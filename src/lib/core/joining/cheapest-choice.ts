@@ -129,7 +129,8 @@ function undominated(options: readonly Option[]): Option[] {
 /** Tasks that share a part stand in one group, occasion by occasion. */
 function groupsOf(tasks: readonly Task[]): Task[][] {
   const leader = tasks.map((_, index) => index);
-  const find = (at: number): number => (leader[at] === at ? at : (leader[at] = find(leader[at]!)));
+  const find = (joint: number): number =>
+    leader[joint] === joint ? joint : (leader[joint] = find(leader[joint]!));
   const seenBy = new Map<number, number>();
   tasks.forEach(({ options }, index) => {
     for (const { uses } of options)
@@ -199,9 +200,9 @@ class GroupSearch {
     };
   }
 
-  #search(at: number, cost: number): void {
+  #search(joint: number, cost: number): void {
     if (this.#best && cost >= this.#best.cost) return;
-    const task = this.tasks[at];
+    const task = this.tasks[joint];
     if (!task) {
       this.#best = { cost, options: [...this.#chosen], bought: [...this.#bought] };
       return;
@@ -209,10 +210,10 @@ class GroupSearch {
     if (++this.#nodes > MOST_NODES && this.#best) this.#brokeOff = true;
     // Without any closing at all the search goes on a little longer, and then says that it found none.
     if (this.#brokeOff || this.#nodes > MOST_NODES * 4) return;
-    const key = this.#stateKey(at);
-    if (this.#seen[at]!.has(key)) return;
-    this.#seen[at]!.add(key);
-    if (this.#best && this.#boundFrom(at, cost) >= this.#best.cost) return;
+    const key = this.#stateKey(joint);
+    if (this.#seen[joint]!.has(key)) return;
+    this.#seen[joint]!.add(key);
+    if (this.#best && this.#boundFrom(joint, cost) >= this.#best.cost) return;
     const ways: { option: Option; added: number }[] = [];
     for (const option of task.options) {
       const added = this.#added(option);
@@ -222,12 +223,12 @@ class GroupSearch {
     ways.sort((a, b) => a.added - b.added);
     for (const { option, added } of ways) {
       if (this.#best && cost + added >= this.#best.cost) return;
-      this.#take(at, option, cost + added);
+      this.#take(joint, option, cost + added);
     }
   }
 
-  #take(at: number, option: Option, cost: number): void {
-    const { occasion } = this.tasks[at]!;
+  #take(joint: number, option: Option, cost: number): void {
+    const { occasion } = this.tasks[joint]!;
     const before: [number, number, number][] = [];
     for (const [part, count] of option.uses) {
       before.push([part, this.#taken[part]!, this.#bought[part]!]);
@@ -235,12 +236,12 @@ class GroupSearch {
       this.#bought[part] = Math.max(this.#bought[part]!, taken - this.stock[part]!);
     }
     this.#chosen.push(option);
-    if (this.tasks[at + 1]?.occasion === occasion) this.#search(at + 1, cost);
+    if (this.tasks[joint + 1]?.occasion === occasion) this.#search(joint + 1, cost);
     else {
       // On the next occasion every piece is free again.
       const taken = this.#taken.slice();
       this.#taken.fill(0);
-      this.#search(at + 1, cost);
+      this.#search(joint + 1, cost);
       taken.forEach((count, part) => (this.#taken[part] = count));
     }
     this.#chosen.pop();
@@ -265,19 +266,19 @@ class GroupSearch {
    * task needs beyond what is there adds up; among occasions a purchase is shared, so either the dearest
    * occasion counts, or all of them with each price shared among those that could use it.
    */
-  #boundFrom(at: number, cost: number): number {
+  #boundFrom(joint: number, cost: number): number {
     let dearest = 0;
     let shared = 0;
     let ofOccasion = 0;
     let occasion = -1;
-    for (let next = at; next < this.tasks.length; next++) {
+    for (let next = joint; next < this.tasks.length; next++) {
       const task = this.tasks[next]!;
       if (task.occasion !== occasion) {
         dearest = Math.max(dearest, ofOccasion);
         ofOccasion = 0;
         occasion = task.occasion;
       }
-      const current = task.occasion === this.tasks[at]!.occasion;
+      const current = task.occasion === this.tasks[joint]!.occasion;
       let least = Infinity;
       let leastShared = Infinity;
       for (const { uses } of task.options) {
@@ -300,8 +301,8 @@ class GroupSearch {
     return cost + Math.max(dearest, ofOccasion, shared);
   }
 
-  #stateKey(at: number): string {
+  #stateKey(joint: number): string {
     // Parts no task has touched yet say nothing.
-    return `${this.#bought.join()}|${at > 0 && this.tasks[at - 1]!.occasion === this.tasks[at]!.occasion ? this.#taken.join() : ''}`;
+    return `${this.#bought.join()}|${joint > 0 && this.tasks[joint - 1]!.occasion === this.tasks[joint]!.occasion ? this.#taken.join() : ''}`;
   }
 }

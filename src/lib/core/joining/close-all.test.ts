@@ -23,14 +23,15 @@ const part = (id: string, costMinor: number, a: Port, b: Port, lineId?: string):
 function closable(joints: readonly Joint[], pieces: readonly JoiningPart[]): boolean {
   const [joint, ...rest] = joints;
   if (!joint) return true;
-  const walk = (at: Port, left: readonly JoiningPart[], depth: number): boolean => {
-    if (joint.to.some((to) => mates(at, to)) && closable(rest, left)) return true;
+  const walk = (port: Port, left: readonly JoiningPart[], depth: number): boolean => {
+    if (joint.to.some((to) => mates(port, to)) && closable(rest, left)) return true;
     if (depth === MOST_PARTS_IN_CHAIN) return false;
     return left.some((part, index) => {
       const others = left.filter((_, other) => other !== index);
       const [a, b] = part.gear.ports as [Port, Port];
       return (
-        (mates(at, a) && walk(b, others, depth + 1)) || (mates(at, b) && walk(a, others, depth + 1))
+        (mates(port, a) && walk(b, others, depth + 1)) ||
+        (mates(port, b) && walk(a, others, depth + 1))
       );
     });
   };
@@ -63,7 +64,7 @@ describe('closing every joint', () => {
     const side = fc.constantFrom<Port['end']>('plug', 'socket');
     const port = fc
       .record({ type: fc.constantFrom('A', 'B'), side })
-      .map((one) => end(one.type, one.side));
+      .map((port) => end(port.type, port.side));
     const ports = fc.array(port, { minLength: 1, maxLength: 2 });
     const joint = fc.record({ from: ports, to: ports });
     const occasions = fc

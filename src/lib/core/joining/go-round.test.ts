@@ -9,13 +9,13 @@ const stock = (pieces: Record<string, number>) => new Map(Object.entries(pieces)
 
 /** Every choice of one chain a joint, gone through one by one. */
 function bruteForce(joints: Chain[][], pieces: Map<string, number>): boolean {
-  const choose = (at: number, taken: string[]): boolean =>
-    at === joints.length
+  const choose = (joint: number, taken: string[]): boolean =>
+    joint === joints.length
       ? [...new Set(taken)].every(
-          (line) => taken.filter((one) => one === line).length <= (pieces.get(line) ?? 0)
+          (line) => taken.filter((other) => other === line).length <= (pieces.get(line) ?? 0)
         )
-      : joints[at]!.some(({ parts }) =>
-          choose(at + 1, [...taken, ...parts.map(({ lineId }) => lineId!.split('#')[0]!)])
+      : joints[joint]!.some(({ parts }) =>
+          choose(joint + 1, [...taken, ...parts.map(({ lineId }) => lineId!.split('#')[0]!)])
         );
   return choose(0, []);
 }

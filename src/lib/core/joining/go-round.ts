@@ -41,14 +41,14 @@ export function goRound(
   const ways = joints.map(distinct).sort((a, b) => a.length - b.length);
   const left = new Map(stock);
   let tries = 0;
-  const place = (at: number): boolean => {
-    const options = ways[at];
+  const place = (joint: number): boolean => {
+    const options = ways[joint];
     if (!options) return true;
     for (const uses of options) {
       if (++tries > MOST_TRIES) return true;
       if (![...uses].every(([line, count]) => (left.get(line) ?? 0) >= count)) continue;
       for (const [line, count] of uses) left.set(line, left.get(line)! - count);
-      if (place(at + 1)) return true;
+      if (place(joint + 1)) return true;
       for (const [line, count] of uses) left.set(line, left.get(line)! + count);
     }
     return false;

@@ -95,7 +95,7 @@ function unknownsReadBy(row: AngleFindingRow, rig: PlacedRig, record: FigureReco
   record.unknownsRead = unknowns;
   row.judge(rig, record);
   record.unknownsRead = undefined;
-  return unknowns.map((at) => figureOrder[at]!);
+  return unknowns.map((place) => figureOrder[place]!);
 }
 
 function questionAbout(

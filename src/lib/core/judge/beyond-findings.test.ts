@@ -95,8 +95,8 @@ describe('questions to ask', () => {
 });
 
 describe('settings', () => {
-  const of = (sceneId: string, one = judgement) => {
-    const angle = one.angles.find(({ scene }) => scene.id === sceneId)!;
+  const of = (sceneId: string, own = judgement) => {
+    const angle = own.angles.find(({ scene }) => scene.id === sceneId)!;
     return new Map(settingsOf(angle).map((setting) => [setting.name, setting]));
   };
 
@@ -180,7 +180,7 @@ describe('prices as ranges', () => {
   it('add up their ends, and the chance lies between never and always', () => {
     const range = rangeOf(judgement.money);
     const sum = (end: 'low' | 'high') =>
-      judgement.money.lines.reduce((total, { range: one }) => total + one[end], 0);
+      judgement.money.lines.reduce((total, { range: range }) => total + range[end], 0);
     expect([range.lowestMinor, range.likelyMinor, range.worstMinor]).toEqual([
       sum('low'),
       120_800,

@@ -119,10 +119,10 @@ describe('the demo with the brief pushed to its ends', () => {
   // Each answer with one of the pockets, in turn: all with all of them take five minutes.
   it.each(pushed.map(([name, push], index) => [name, push, index] as const))(
     'is judged whole, remedies and pockets: %s',
-    (_, push, at) => {
+    (_, push, index) => {
       const project = demoProject();
       push(project.scenes[0]!);
-      walk(project, [pockets[at % pockets.length]!]);
+      walk(project, [pockets[index % pockets.length]!]);
     }
   );
 

@@ -31,6 +31,8 @@ describe('cautions', () => {
     ['brackenholt-stand-boom', 'Loads overhead'],
     ['withrick-pocket-scribe', 'Loud listening']
   ])('%s brings %s', (id, topic) => {
-    expect(cautionsOfPart(catalogue.byId.get(id)!).map((one) => one.topic)).toContain(topic);
+    expect(cautionsOfPart(catalogue.byId.get(id)!).map((caution) => caution.topic)).toContain(
+      topic
+    );
   });
 });

@@ -111,7 +111,7 @@ describe('a kit completed after a change', () => {
   const shelf = shelfOf(demo);
   const before = judgedWhole(demo);
   const lines = activePlan(demo).lines;
-  const anyPart = fc.nat(catalogue.items.length - 1).map((at) => catalogue.items[at]!);
+  const anyPart = fc.nat(catalogue.items.length - 1).map((index) => catalogue.items[index]!);
 
   const compare = (gear: GearItem, replacedAt: number | undefined) => {
     const fresh = newLine(activePlan(demo), gear);

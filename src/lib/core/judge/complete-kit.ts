@@ -113,8 +113,8 @@ function openEnds(evaluation: PlanEvaluation): Finding[] {
   const open: Finding[] = [];
   for (let index = 0; index < evaluation.rigs.length; index++)
     for (const row of jointRows) {
-      const one = evaluation.rowAhead(row, index);
-      if (one instanceof Finding) open.push(one);
+      const found = evaluation.rowAhead(row, index);
+      if (found instanceof Finding) open.push(found);
     }
   for (const row of partRows)
     for (const held of evaluation.planRow(row))

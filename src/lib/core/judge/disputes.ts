@@ -91,7 +91,7 @@ export function disputesOf(
     if ((where !== undefined && row.where !== where) || !row.arises(context)) continue;
     const standing = row.standing(context);
     const alone = standing.filter(Boolean).length === 1;
-    const gone = (at: number) => standing[at]! && (alone || row.byDegrees !== true);
+    const gone = (index: number) => standing[index]! && (alone || row.byDegrees !== true);
     views.push({
       id,
       question: row.question,

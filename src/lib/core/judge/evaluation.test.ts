@@ -33,7 +33,7 @@ describe('an evaluation', () => {
     const isPart = (part: unknown, whole: unknown): boolean =>
       Array.isArray(part)
         ? Array.isArray(whole) &&
-          part.every((one) => whole.some((other: unknown) => isPart(one, other)))
+          part.every((piece) => whole.some((other: unknown) => isPart(piece, other)))
         : part !== null && typeof part === 'object'
           ? Object.entries(part).every(([key, value]) =>
               isPart(value, (whole as Record<string, unknown> | undefined)?.[key])
@@ -52,7 +52,7 @@ describe('an evaluation', () => {
     const [both] = days;
     const taken = both!.energyWh!.supplies.flatMap((supply) => Object.values(supply.taken));
     const had = both!.energyWh!.supplies.reduce((sum, { amount }) => sum + amount!, 0);
-    expect(taken.reduce((sum, one) => sum + one, 0)).toBeLessThanOrEqual(had + 1e-6);
+    expect(taken.reduce((sum, value) => sum + value, 0)).toBeLessThanOrEqual(had + 1e-6);
     expect(both!.energyWh!.consumers[0]!.got).toBeCloseTo(had, 6);
     expect(both!.cardsGb!.consumers[0]!.share).toBeGreaterThan(1);
   });

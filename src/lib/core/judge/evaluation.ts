@@ -108,8 +108,8 @@ export function evaluationOf(project: Project, plan: Plan, shelf: Shelf, judgeme
       },
       figures: Object.fromEntries(
         figureOrder.flatMap((id) => {
-          const at = figureIndex[id];
-          const state = record.states[at];
+          const place = figureIndex[id];
+          const state = record.states[place];
           if (state === absent) return [];
           const row = figureTable[id];
           const { unit, words, wordOf } = row;
@@ -117,7 +117,7 @@ export function evaluationOf(project: Project, plan: Plan, shelf: Shelf, judgeme
           const why = isLeaf(row)
             ? { source: row.source }
             : { relation: row.relation, from: row.from };
-          const value = record.values[at]!;
+          const value = record.values[place]!;
           return [
             [
               id,
@@ -205,12 +205,12 @@ function exposureWords({ record, rig }: AngleJudgement) {
     const solved = record.exposures[end];
     if (!solved) return null;
     const { plan, task } = solved;
-    const at = plan.filter ? task.filters.indexOf(plan.filter) : -1;
+    const place = plan.filter ? task.filters.indexOf(plan.filter) : -1;
     return {
       apertureN: plan.apertureN,
       shutterS: plan.shutterS,
       iso: plan.iso,
-      filterLineId: rig.densityFilters[at]?.line.id,
+      filterLineId: rig.densityFilters[place]?.line.id,
       densityStops: plan.densityStops,
       lampShare: plan.lampShare,
       illuminanceLx: plan.lx,

@@ -38,9 +38,9 @@ const SET_STOPS = 0.3;
 
 /** What is set at either end of the light: once where it is the same. */
 function atBothEnds([dim, bright]: Plans, words: (plan: ExposurePlan) => string): string {
-  const one = words(dim);
+  const atDim = words(dim);
   const other = words(bright);
-  return one === other ? one : `${one} at the dimmest, ${other} at the brightest`;
+  return atDim === other ? atDim : `${atDim} at the dimmest, ${other} at the brightest`;
 }
 type Plans = readonly [dim: ExposurePlan, bright: ExposurePlan];
 

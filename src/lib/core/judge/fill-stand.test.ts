@@ -73,10 +73,10 @@ describe('a stand a person has chosen for a lamp', () => {
       add(p, STRONG);
       const idOf = (gearId: string | undefined) =>
         activePlan(p).lines.find((line) => line.gearId === gearId)?.id;
-      const at = { lineId: idOf(lamp(p))!, distanceM: 0.8, angleDeg: 45 };
+      const placing = { lineId: idOf(lamp(p))!, distanceM: 0.8, angleDeg: 45 };
       activePlan(p).rigs[0]!.lamps = [
-        { ...at, ...(said.key ? { standLineId: idOf(said.key)! } : {}) },
-        { ...at, ...(said.fill ? { standLineId: idOf(said.fill)! } : {}) }
+        { ...placing, ...(said.key ? { standLineId: idOf(said.key)! } : {}) },
+        { ...placing, ...(said.fill ? { standLineId: idOf(said.fill)! } : {}) }
       ];
     });
   const standsIn = (project: Project) => {

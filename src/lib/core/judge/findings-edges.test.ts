@@ -23,7 +23,7 @@ interface Edge<V> {
   about?: string;
   set: (project: Project, value: V) => void;
   /** Values on both sides of every edge, and what is said there. */
-  at: readonly (readonly [V, Said])[];
+  verdicts: readonly (readonly [V, Said])[];
 }
 
 const edge = <V>(edge: Edge<V>) => edge as Edge<unknown>;
@@ -55,7 +55,7 @@ const edges: readonly Edge<unknown>[] = [
     code: 'L3',
     // 0.70/0.56 is 1.25; 0.5518/0.4118 is 1.34.
     set: (p, distanceM: number) => (angle(p).distanceM = distanceM),
-    at: [
+    verdicts: [
       [0.601, 'nothing'],
       [0.598, 'note'],
       [0.453, 'note'],
@@ -67,7 +67,7 @@ const edges: readonly Edge<unknown>[] = [
     code: 'T2',
     // V30: 30 ÷ 1.1 × 8 is 218.2, and 30 × 8 is 240.
     set: (p, bitRateMbps: number) => bodyModes(p, (mode) => (mode.bitRateMbps = bitRateMbps)),
-    at: [
+    verdicts: [
       [218, 'nothing'],
       [219, 'warn'],
       [240, 'warn'],
@@ -84,7 +84,7 @@ const edges: readonly Edge<unknown>[] = [
         'nibsworth-hob-mini-tripod-wide',
         (gear) => (gear.payloadKg = payloadKg)
       ),
-    at: [
+    verdicts: [
       // A hundredth of it is within what is measured.
       [1.09, 'nothing'],
       [1.08, 'warn'],
@@ -96,7 +96,7 @@ const edges: readonly Edge<unknown>[] = [
     fact: 'under 50 Hz a shutter of whole pulses is steady; 1/48 leaves 4 %, 1/60 leaves 16.5 %',
     code: 'G5',
     set: (p, shutterS: number) => setRig(p, { shutterS }),
-    at: [
+    verdicts: [
       [1 / 50, 'nothing'],
       [1 / 100, 'nothing'],
       [1 / 48, 'note'],
@@ -111,7 +111,7 @@ const edges: readonly Edge<unknown>[] = [
       p.mainsHz = 60;
       setRig(p, { shutterS });
     },
-    at: [
+    verdicts: [
       [1 / 60, 'nothing'],
       [1 / 120, 'nothing'],
       [1 / 50, 'warn']
@@ -123,7 +123,7 @@ const edges: readonly Edge<unknown>[] = [
     // From 0.80 m: 2·atan(R/0.8) is 15° at R = 0.1053.
     set: (p, radiusM: number) =>
       ownCopy<GearOf<'lamp'>>(p, lamp, (gear) => (gear.sourceRadiusM = radiusM)),
-    at: [
+    verdicts: [
       [0.106, 'nothing'],
       [0.105, 'note'],
       [0.03, 'note']
@@ -136,7 +136,7 @@ const edges: readonly Edge<unknown>[] = [
       bodyModes(p, (mode) => (mode.recordLimitMin = 30));
       scene(p).longestTakeMin = longestTakeMin;
     },
-    at: [
+    verdicts: [
       [30, 'nothing'],
       [30.1, 'warn']
     ]
@@ -156,7 +156,7 @@ const edges: readonly Edge<unknown>[] = [
       scene(p).temperatureC = 20;
       scene(p).longestTakeMin = scene(p).recordedMin = 90;
     },
-    at: [
+    verdicts: [
       [9.99, 'nothing'],
       [10.1, 'stop']
     ]
@@ -177,7 +177,7 @@ const edges: readonly Edge<unknown>[] = [
       scene(p).temperatureC = temperatureC;
       scene(p).longestTakeMin = scene(p).recordedMin = 89;
     },
-    at: [
+    verdicts: [
       [20, 'nothing'],
       [10, 'nothing'],
       [8, 'stop'],
@@ -199,7 +199,7 @@ const edges: readonly Edge<unknown>[] = [
       scene(p).temperatureC = 20;
       scene(p).longestTakeMin = scene(p).recordedMin = 90;
     },
-    at: [
+    verdicts: [
       [false, 'nothing'],
       [true, 'stop']
     ]
@@ -215,7 +215,7 @@ const edges: readonly Edge<unknown>[] = [
         (gear) => (gear.energyWh = energyWh)
       );
     },
-    at: [
+    verdicts: [
       [100, 'nothing'],
       [100.1, 'note'],
       [160, 'note'],
@@ -232,7 +232,7 @@ const edges: readonly Edge<unknown>[] = [
       ownCopy<GearOf<'microphone'>>(p, 'dunmarrow-burr', (gear) => (gear.cableM = cableM));
       ownCopy<GearOf<'cable'>>(p, 'nibsworth-cable-trrs-to-trs', (gear) => (gear.lengthM = 0.2));
     },
-    at: [
+    verdicts: [
       [2.1, 'nothing'],
       [2.09, 'stop']
     ]
@@ -245,7 +245,7 @@ const edges: readonly Edge<unknown>[] = [
       const bag = figureOf(judged(p).angles[0]!.record, 'carriedMass')!;
       p.carriedLimitKg = bag - over;
     },
-    at: [
+    verdicts: [
       [0, 'nothing'],
       [0.001, 'warn']
     ]
@@ -256,7 +256,7 @@ const edges: readonly Edge<unknown>[] = [
     set: (p, over: number) => {
       p.setUpLimitMin = figureOf(judged(p).angles[0]!.record, 'setUp')! - over;
     },
-    at: [
+    verdicts: [
       [0, 'nothing'],
       [0.1, 'warn']
     ]
@@ -265,7 +265,7 @@ const edges: readonly Edge<unknown>[] = [
     fact: 'switches to remember',
     code: 'W2',
     set: (p, switchLimit: number) => (p.switchLimit = switchLimit),
-    at: [
+    verdicts: [
       [2, 'nothing'],
       [1, 'note']
     ]
@@ -274,7 +274,7 @@ const edges: readonly Edge<unknown>[] = [
     fact: 'over the limit is a penny over',
     code: 'M1',
     set: (p, over: number) => (p.limitMinor = judged(p).money.firmMinor - over),
-    at: [
+    verdicts: [
       [0, 'nothing'],
       [1, 'warn']
     ]
@@ -286,7 +286,7 @@ const edges: readonly Edge<unknown>[] = [
       p.reserveMinor = 5_000;
       p.limitMinor = judged(p).money.firmMinor + 5_000 - over;
     },
-    at: [
+    verdicts: [
       [0, 'nothing'],
       [1, 'warn'],
       [5_000, 'warn']
@@ -299,7 +299,7 @@ const edges: readonly Edge<unknown>[] = [
       p.reserveMinor = 5_000;
       p.limitMinor = judged(p).money.firmMinor - over;
     },
-    at: [[1, 'nothing']]
+    verdicts: [[1, 'nothing']]
   }),
   edge({
     fact: 'a pocket holds what it was given',
@@ -308,7 +308,7 @@ const edges: readonly Edge<unknown>[] = [
       const { firmMinor } = judged(p).money.pockets.lens;
       p.pocketLimitsMinor = { lens: firmMinor - over };
     },
-    at: [
+    verdicts: [
       [0, 'nothing'],
       [1, 'warn']
     ]
@@ -321,7 +321,7 @@ const edges: readonly Edge<unknown>[] = [
       const dearest = Math.max(...judged(p).money.lines.map(({ unitMinor }) => unitMinor ?? 0));
       p.itemLimitMinor = dearest - over;
     },
-    at: [
+    verdicts: [
       [0, 'nothing'],
       [1, 'warn']
     ]
@@ -338,7 +338,7 @@ const edges: readonly Edge<unknown>[] = [
       );
       p.pricesAsOf = new Date(Date.UTC(2026, 7, 1 + days)).toISOString().slice(0, 10);
     },
-    at: [
+    verdicts: [
       [90, 'nothing'],
       [91, 'note']
     ]
@@ -354,7 +354,7 @@ const edges: readonly Edge<unknown>[] = [
         (gear) => (gear.priceNew!.dealEnds = dealEnds)
       );
     },
-    at: [
+    verdicts: [
       ['2026-12-10', 'nothing'],
       ['2026-12-09', 'note'],
       ['2026-11-25', 'note'],
@@ -373,7 +373,7 @@ const edges: readonly Edge<unknown>[] = [
         (gear) => (gear.heightMaxM = heightMaxM)
       );
     },
-    at: [
+    verdicts: [
       [1.3, 'nothing'],
       [0.9, 'note']
     ]
@@ -390,19 +390,22 @@ const edges: readonly Edge<unknown>[] = [
         (gear) => (gear.windscreenIncluded = 'none')
       );
     },
-    at: [
+    verdicts: [
       [0, 'note'],
       [5, 'warn']
     ]
   })
 ];
 
-describe.each(edges)('$code: $fact', ({ code, about, set, at }) => {
-  it.each(at.map(([value, said]) => ({ value, said })))('$value: $said', ({ value, said }) => {
-    const project = calmKit();
-    set(project, value);
-    expect(severityOf(project, code, about)).toBe(said);
-  });
+describe.each(edges)('$code: $fact', ({ code, about, set, verdicts }) => {
+  it.each(verdicts.map(([value, said]) => ({ value, said })))(
+    '$value: $said',
+    ({ value, said }) => {
+      const project = calmKit();
+      set(project, value);
+      expect(severityOf(project, code, about)).toBe(said);
+    }
+  );
 });
 
 /** A figure swept over its range: what is said has to turn exactly where the figure crosses the edge. */
@@ -535,8 +538,8 @@ describe('batteries and cards', () => {
   const figure = (
     project: Project,
     id: 'dayPower' | 'takePower' | 'cardSpace' | 'batteriesEmptied',
-    at = 0
-  ) => figureOf(judged(project).angles[at]!.record, id);
+    index = 0
+  ) => figureOf(judged(project).angles[index]!.record, id);
 
   it('of two makers add up each at its own worth: 100 min and 0.85 × 60', () => {
     const project = nineWatts([
@@ -578,10 +581,10 @@ describe('batteries and cards', () => {
     scene(project).angles.push({ ...angle(project), id: 'b', name: 'side' });
     lineOf(project, 'orrowby-linnet-ii').quantity = 2;
     lineOf(project, 'pellamund-24-f-1-5').quantity = 2;
-    for (const at of [0, 1]) {
-      expect(figure(project, 'dayPower', at)).toBeCloseTo(200, 9);
-      expect(figure(project, 'cardSpace', at)).toBeCloseTo(cards / 2, 9);
-      expect(figure(project, 'batteriesEmptied', at)).toBe(4);
+    for (const index of [0, 1]) {
+      expect(figure(project, 'dayPower', index)).toBeCloseTo(200, 9);
+      expect(figure(project, 'cardSpace', index)).toBeCloseTo(cards / 2, 9);
+      expect(figure(project, 'batteriesEmptied', index)).toBe(4);
     }
   });
 

@@ -39,8 +39,8 @@ describe.each(Object.entries(causes))('%s', (name, spoil) => {
   const project = calmKit();
   spoil(project);
   const judgement = judged(project);
-  const isIt = (one: { code: string; about?: string | undefined }) =>
-    one.code === code && (about === undefined || (one.about ?? '').includes(about));
+  const isIt = (finding: { code: string; about?: string | undefined }) =>
+    finding.code === code && (about === undefined || (finding.about ?? '').includes(about));
   const finding = judgement.findings.find(isIt)!;
 
   it('appears when its cause is there and not without it', () => {
@@ -59,7 +59,7 @@ describe.each(Object.entries(causes))('%s', (name, spoil) => {
     expect(remedies.length, 'remedies').toBeGreaterThan(0);
     for (const remedy of remedies) {
       const after = judged(applyAct(project, remedy.act));
-      const rest = after.findings.find((one) => one.key === finding.key);
+      const rest = after.findings.find((other) => other.key === finding.key);
       if (remedy.mends) expect(rest, remedy.label).toBeUndefined();
       else expect(rest, remedy.label).toBeDefined();
       expect(after.money.firmMinor - judgement.money.firmMinor, remedy.label).toBe(

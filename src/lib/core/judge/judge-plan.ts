@@ -102,11 +102,11 @@ function findingsOf(
   const open: AngleFindingRow[][] = [];
   for (let index = 0; index < angles.length; index++) {
     const openHere: AngleFindingRow[] = [];
-    for (const one of found[index]!) {
-      if (typeof one !== 'number') findings.push(one);
+    for (const outcome of found[index]!) {
+      if (typeof outcome !== 'number') findings.push(outcome);
       else {
         const { rig, record } = angles[index]!;
-        const row = angleFindings[one]!;
+        const row = angleFindings[outcome]!;
         if (row.onlyNotes !== true) openHere.push(row);
         askForRow(row, rig, record, asked, findings);
       }
@@ -126,11 +126,11 @@ function foundFromNothing(
   to: number
 ): (Finding | OpenRow)[][] {
   const found: (Finding | OpenRow)[][] = [];
-  for (let at = from; at < to; at++) found.push([]);
+  for (let angle = from; angle < to; angle++) found.push([]);
   for (let row = 0; row < angleFindings.length; row++) {
-    for (let at = from; at < to; at++) {
-      const one = evaluation.judgeRow(row, at);
-      if (one !== undefined) found[at - from]!.push(one);
+    for (let angle = from; angle < to; angle++) {
+      const outcome = evaluation.judgeRow(row, angle);
+      if (outcome !== undefined) found[angle - from]!.push(outcome);
     }
   }
   return found;

@@ -59,13 +59,13 @@ describe('cards of another camera', () => {
     const scene = project.scenes[0]!;
     scene.angles.push({ ...scene.angles[0]!, id: 'b' });
     const cardless = (more: Partial<GearOf<'body'>>) => {
-      const one = structuredClone(project);
-      ownCopy<GearOf<'body'>>(one, 'orrowby-linnet', (gear) => {
+      const copy = structuredClone(project);
+      ownCopy<GearOf<'body'>>(copy, 'orrowby-linnet', (gear) => {
         Object.assign(gear, more);
         gear.ports = gear.ports.filter(({ role }) => role !== 'card');
       });
-      activePlan(one).lines.push(line('orrowby-linnet'));
-      return judged(one).findings.filter(({ code }) => code === 'T3');
+      activePlan(copy).lines.push(line('orrowby-linnet'));
+      return judged(copy).findings.filter(({ code }) => code === 'T3');
     };
     expect(cardless({ internalStorageGb: 128 })).toEqual([]);
   });

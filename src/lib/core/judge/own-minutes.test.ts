@@ -19,7 +19,7 @@ function twoCameras(): Project {
   );
   return project;
 }
-const record = (project: Project, at: number) => judged(project).angles[at]!.record;
+const record = (project: Project, index: number) => judged(project).angles[index]!.record;
 
 describe('a camera that films otherwise than its scene', () => {
   it('is judged by its own minutes', () => {

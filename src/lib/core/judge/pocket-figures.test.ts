@@ -14,7 +14,7 @@ describe('the figure a pocket is chosen by', () => {
     for (const pocket of pockets) {
       const told = pocketFigures(pocket, judgement, 'metric');
       expect(told).toHaveLength(project.scenes.length);
-      const known = told.filter((one) => one !== undefined);
+      const known = told.filter((other) => other !== undefined);
       expect(known.length, pocket).toBeGreaterThan(0);
       for (const { share, words, verdict } of known) {
         expect(share).toBeGreaterThanOrEqual(0);

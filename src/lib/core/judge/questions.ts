@@ -87,29 +87,29 @@ export function* askingQuestions(
   // With several unknown figures each may hide what another would change: the others are held at both ends.
   const worse = new Map<Open, number>();
   const better = new Map<Open, number>();
-  for (const one of open) {
-    const [low, high] = one.ends.map((end) => judged(new Map([[one, end]])).merit);
+  for (const asked of open) {
+    const [low, high] = asked.ends.map((end) => judged(new Map([[asked, end]])).merit);
     const lowIsBetter = compareKits(low!, high!) > 0 || onceSettledIsBetter(low!, high!);
-    worse.set(one, one.ends[lowIsBetter ? 1 : 0]);
-    better.set(one, one.ends[lowIsBetter ? 0 : 1]);
+    worse.set(asked, asked.ends[lowIsBetter ? 1 : 0]);
+    better.set(asked, asked.ends[lowIsBetter ? 0 : 1]);
     yield;
   }
   const standing = new Set(judgement.findings.map((finding) => finding.key));
   const questions: Question[] = [];
-  for (const one of open) {
+  for (const asked of open) {
     const [amongWorse, amongBetter] = [worse, better].map((others) =>
-      one.ends.map((end) => judged(new Map([...others, [one, end]])))
+      asked.ends.map((end) => judged(new Map([...others, [asked, end]])))
     ) as [Judgement[], Judgement[]];
     const pairs = [amongWorse, amongBetter];
-    const effects = one.ends.map((end, index) =>
-      effectOf(answerWords(one, end, project), amongBetter[index]!, standing)
+    const effects = asked.ends.map((end, index) =>
+      effectOf(answerWords(asked, end, project), amongBetter[index]!, standing)
     );
     questions.push({
-      key: one.finding.key,
-      question: one.finding.title(),
-      lineId: one.lineId,
-      leaf: one.finding.figure!,
-      field: fieldOf(one.gear, one.row.asks.field),
+      key: asked.finding.key,
+      question: asked.finding.title(),
+      lineId: asked.lineId,
+      leaf: asked.finding.figure!,
+      field: fieldOf(asked.gear, asked.row.asks.field),
       effects: [effects[0]!, effects[1]!],
       movesBest: false,
       movesStop: pairs.some(([low, high]) => low!.merit.stops !== high!.merit.stops),
@@ -123,8 +123,8 @@ export function* askingQuestions(
   }
   questions.sort(mostTellingFirst);
   for (const question of questions.slice(0, MOST_WEIGHED)) {
-    const one = open.find(({ finding }) => finding.key === question.key)!;
-    const best = yield* bestAtEnds(project, shelf, one);
+    const asked = open.find(({ finding }) => finding.key === question.key)!;
+    const best = yield* bestAtEnds(project, shelf, asked);
     if (!best || best[0] === best[1]) continue;
     question.movesBest = true;
     question.effects.forEach((effect, index) => (effect.best = best[index]));
@@ -242,6 +242,7 @@ function fieldOf(gear: GearItem | undefined, key: string | undefined): Question[
   // A figure of the lens may be asked of the body that holds it for good.
   const sheet = sheetOf(gear);
   const field =
-    sheet.find((one) => one.key === key) ?? sheet.find((one) => one.key === `builtInLens.${key}`);
+    sheet.find((field) => field.key === key) ??
+    sheet.find((field) => field.key === `builtInLens.${key}`);
   return field && { key: field.key, gearId: gear.id, ask: field.ask };
 }

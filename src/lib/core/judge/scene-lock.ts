@@ -35,7 +35,8 @@ export function lockedFiguresOf(judged: AngleJudgement): LockedFigure[] {
   };
   lamp('key', rig.keyLamp);
   lamp('fill', rig.fillLamp);
-  for (const [index, one] of rig.furtherLamps.entries()) lamp(`${one.role} ${index + 1}`, one);
+  for (const [index, further] of rig.furtherLamps.entries())
+    lamp(`${further.role} ${index + 1}`, further);
   tell('light of the place', `${scene.lightDimLx} to ${scene.lightBrightLx} lx`);
   tell('noise of the place', `${scene.noiseDbA} dB(A)`);
   tell('room', scene.room?.feel);

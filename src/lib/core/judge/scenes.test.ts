@@ -44,8 +44,8 @@ function holding(project: Project, ...ids: string[]): Project {
 }
 const stops = (project: Project) =>
   judged(project).findings.filter(({ severity }) => severity === 'stop');
-const figure = (project: Project, id: FigureId, at = 0) =>
-  figureOf(judged(project).angles[at]!.record, id);
+const figure = (project: Project, id: FigureId, index = 0) =>
+  figureOf(judged(project).angles[index]!.record, id);
 
 describe('every kind of scene', () => {
   it.each(sceneStyles)('%s can be filmed with a kit from the shelf', (style) => {
@@ -186,7 +186,7 @@ describe('light that stays on', () => {
         ({ colourMinK, colourMaxK, form }) =>
           colourMinK !== undefined && (colourMaxK ?? 9e9) < 3500 && form === 'bulb'
       )!;
-    const at = (lightColourK: number | undefined, lightSource: 'window' | 'lamps') =>
+    const atValue = (lightColourK: number | undefined, lightSource: 'window' | 'lamps') =>
       holding(
         filmed(['seated'], 2000, (scene) =>
           Object.assign(scene, { lightColourK, lightSource, lightDimLx: 400, lightBrightLx: 400 })
@@ -195,7 +195,7 @@ describe('light that stays on', () => {
         warmLamp.id,
         'brackenholt-stand-2'
       );
-    const mixed = at(undefined, 'window');
+    const mixed = atValue(undefined, 'window');
     const finding = judged(mixed).findings.find(({ code }) => code === 'G3')!;
     // 10⁶/K of the lamp against 10⁶/5600.
     expect(finding.has).toBeCloseTo(1e6 / warmLamp.colourMaxK! - 1e6 / 5600, 6);
@@ -205,7 +205,7 @@ describe('light that stays on', () => {
     for (const { act } of remedies)
       expect(judged(applyAct(mixed, act)).findings.map(({ code }) => code)).not.toContain('G3');
     // Of lamps that stay on nobody knows the colour, and of a window somebody may.
-    for (const calm of [at(undefined, 'lamps'), at(warmLamp.colourMaxK, 'window')])
+    for (const calm of [atValue(undefined, 'lamps'), atValue(warmLamp.colourMaxK, 'window')])
       expect(judged(calm).findings.map(({ code }) => code)).not.toContain('G3');
   });
 

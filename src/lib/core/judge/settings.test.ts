@@ -5,8 +5,10 @@ import { activePlan } from '../model/active-plan';
 import { calmKit, judged, line, ownCopy, setRig, swap, walkOutside } from './tests/calm-kit';
 import { settingsOf } from './settings';
 
-function settings(project: Project, at = 0) {
-  return new Map(settingsOf(judged(project).angles[at]!).map((setting) => [setting.name, setting]));
+function settings(project: Project, index = 0) {
+  return new Map(
+    settingsOf(judged(project).angles[index]!).map((setting) => [setting.name, setting])
+  );
 }
 const scene = (project: Project) => project.scenes[0]!;
 function changed(change: (project: Project) => void) {

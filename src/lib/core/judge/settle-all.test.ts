@@ -14,7 +14,7 @@ import { Chances } from './tests/random-kits';
 
 const project = demoProject();
 const demos = [project, droversRoad(), lanternlightDesk()];
-const judged = (one = project) => judgePlan(one, activePlan(one), catalogue);
+const judged = (kit = project) => judgePlan(kit, activePlan(kit), catalogue);
 
 describe('settling all that blocks', () => {
   const all = settleAll(project, catalogue);
@@ -31,8 +31,8 @@ describe('settling all that blocks', () => {
 
   it('has no step that could be left out', () => {
     const { acts } = all.act as Extract<typeof all.act, { type: 'batch' }>;
-    for (const one of acts) {
-      const fewer = acts.filter((act) => act !== one);
+    for (const step of acts) {
+      const fewer = acts.filter((act) => act !== step);
       const after = judged(applyAct(project, { type: 'batch', acts: fewer }));
       expect(after.merit.mustDoWorking).toBeLessThan(3);
     }

@@ -110,8 +110,11 @@ export function* settlingAll(
     { project: start, now: before, chosen: [], givenUp: new Set(), turnings: 0 }
   ];
   for (let looked = 0; open.length > 0 && (ways.length === 0 || looked < mostLooked); looked++) {
-    const at = leastIndex(open, ({ turnings, chosen }) => turnings * MOST_STEPS - chosen.length)!;
-    const [begun] = open.splice(at, 1);
+    const index = leastIndex(
+      open,
+      ({ turnings, chosen }) => turnings * MOST_STEPS - chosen.length
+    )!;
+    const [begun] = open.splice(index, 1);
     const { project, now, chosen, givenUp, turnings } = begun!;
     const finding = blocking(project, now).find(({ key }) => !givenUp.has(key));
     if (!finding || chosen.length >= MOST_STEPS) {
@@ -200,8 +203,8 @@ function withoutNeedless<S extends { act: Act }>(
   stops: number
 ): S[] {
   let needed = [...chosen];
-  for (const one of chosen) {
-    const fewer = needed.filter((other) => other !== one);
+  for (const pick of chosen) {
+    const fewer = needed.filter((other) => other !== pick);
     try {
       const project = fewer.reduce((made, { act }) => applyAct(made, act), start);
       if (blocking(project, judged(project, shelf)).length <= stops) needed = fewer;

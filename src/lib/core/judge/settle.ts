@@ -198,8 +198,8 @@ export function* lookingForRemedies(
   const proposals = chosenAnew ? [chosenAnew, ...own] : own;
   const found: FoundRemedy[] = [];
   const take = (more: readonly FoundRemedy[]) => {
-    for (const one of more)
-      if (!found.some(({ remedy }) => remedy.label === one.remedy.label)) found.push(one);
+    for (const another of more)
+      if (!found.some(({ remedy }) => remedy.label === another.remedy.label)) found.push(another);
   };
   for (const proposal of proposals) {
     take(yield* remediesOf(kits, finding, proposal));

@@ -182,7 +182,7 @@ function weighed(
   act: Act,
   after: Judgement
 ): Remedy | undefined {
-  const rest = after.findings.find((one) => one.key === finding.key);
+  const rest = after.findings.find((other) => other.key === finding.key);
   if (rest && !isEased(finding, rest)) return undefined;
   const severityBefore = new Map(
     before.findings.map((finding) => [finding.key, severityRank(finding.severity)])

@@ -66,14 +66,14 @@ describe.each(worlds)('in %s', (_, project) => {
   it('and in pairs', () => {
     const chances = new Chances(7);
     for (let pair = 0; pair < 150; pair++) {
-      const [one, other] = [chances.of(fields), chances.of(fields)];
+      const [field, other] = [chances.of(fields), chances.of(fields)];
       const silent =
-        one.gear === other.gear
-          ? [silenced(one.gear, [one.field, other.field])]
-          : [silenced(one.gear, [one.field]), silenced(other.gear, [other.field])];
+        field.gear === other.gear
+          ? [silenced(field.gear, [field.field, other.field])]
+          : [silenced(field.gear, [field.field]), silenced(other.gear, [other.field])];
       expect(
         () => judge(withGear(project, silent)),
-        `${one.gear.id} ${one.field}, ${other.gear.id} ${other.field}`
+        `${field.gear.id} ${field.field}, ${other.gear.id} ${other.field}`
       ).not.toThrow();
     }
   });

@@ -23,7 +23,9 @@ function worseIn(a: Judgement, b: Judgement): FindingChange[] {
     if (finding.severity === 'note') return false;
     // One that stands as it was is taken over as it is, which is told apart sooner than its key.
     if (b.findings.includes(finding)) return false;
-    const there = b.findings.find((one) => one.code === finding.code && one.key === finding.key);
+    const there = b.findings.find(
+      (other) => other.code === finding.code && other.key === finding.key
+    );
     return there === undefined || there.rank < finding.rank;
   };
   return onceEach(a.findings.filter(isWorse));

@@ -93,9 +93,9 @@ describe.each(jobs)('%s within %i by %s', (style, limitMinor, school) => {
 
   it('is packed within the budget, and its account is right to the penny', () => {
     expect(judged(packed).money.firmMinor).toBeLessThanOrEqual(limitMinor - 5_000);
-    for (const one of [packed, project]) {
-      const { money } = judged(one);
-      const { firm, later } = addedByHand(one);
+    for (const kit of [packed, project]) {
+      const { money } = judged(kit);
+      const { firm, later } = addedByHand(kit);
       expect([money.firmMinor, money.laterMinor]).toEqual([firm, later]);
       expect(money.remainingMinor).toBe(limitMinor - 5_000 - firm);
       expect(money.lines.at(-1)?.runningMinor).toBe(firm);

@@ -9,7 +9,7 @@ import { causes } from './tests/causes';
 /** A calm kit spoilt in several ways at once, each of which its code could tell. */
 function told(code: string, ...spoil: (string | ((project: Project) => void))[]) {
   const project = calmKit();
-  for (const one of spoil) (typeof one === 'string' ? causes[one]! : one)(project);
+  for (const cause of spoil) (typeof cause === 'string' ? causes[cause]! : cause)(project);
   return judged(project)
     .findings.filter((finding) => finding.code === code)
     .map(({ severity, about }) => [severity, about ?? '']);

@@ -61,7 +61,7 @@ describe('what was paid', () => {
       fc.property(fc.array(fc.tuple(fc.nat(12), anyPatch), { maxLength: 12 }), (patches) => {
         let project = demo;
         const ids = activePlan(demo).lines.map(({ id }) => id);
-        for (const [at, patch] of patches) project = change(project, ids[at]!, patch);
+        for (const [index, patch] of patches) project = change(project, ids[index]!, patch);
         const money = moneyOf(project);
         // Counted again the plain way, from the lines themselves.
         let sum = 0;
@@ -192,7 +192,7 @@ describe('the calendar file', () => {
     expect(text).toBe(calendarOf('Saltmarsh loom; money, days', 'loom', days, made));
     const events = new ICAL.Component(ICAL.parse(text) as never).getAllSubcomponents('vevent');
     expect(events).toHaveLength(days.length);
-    const read = events.map((one) => new ICAL.Event(one));
+    const read = events.map((event) => new ICAL.Event(event));
     expect(read.map(({ startDate }) => startDate.toString())).toEqual(days.map(({ day }) => day));
     expect(read.every(({ startDate }) => startDate.isDate)).toBe(true);
     expect(new Set(read.map(({ uid }) => uid)).size).toBe(days.length);

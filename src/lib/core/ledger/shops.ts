@@ -57,7 +57,7 @@ const dayNumber = (day: string): number => Math.floor(Date.parse(`${day}T00:00:0
 export function quoteOf(gear: GearItem, shopId: ShopId, day: string): Quote {
   const shop = shops.find(({ id }) => id === shopId)!;
   const price = shop.basis === 'used' ? gear.priceUsed : gear.priceNew;
-  const at = dayNumber(day);
+  const arrival = dayNumber(day);
   const answer: Quote = {
     shop: shopId,
     gearId: gear.id,
@@ -67,20 +67,20 @@ export function quoteOf(gear: GearItem, shopId: ShopId, day: string): Quote {
     priceMinor: undefined,
     saleEnds: undefined
   };
-  if (!price || chanceOf(shopId, gear.id, 'out', Math.floor(at / 3)) < shop.seldomOut)
+  if (!price || chanceOf(shopId, gear.id, 'out', Math.floor(arrival / 3)) < shop.seldomOut)
     return answer;
   const phase = chanceOf(shopId, gear.id, 'phase') * 2 * Math.PI;
   const wave =
-    0.6 * Math.sin(at / 17 + phase) +
-    0.3 * Math.sin(at / 5.3 + 2 * phase) +
-    0.1 * (2 * chanceOf(shopId, gear.id, 'day', at) - 1);
+    0.6 * Math.sin(arrival / 17 + phase) +
+    0.3 * Math.sin(arrival / 5.3 + 2 * phase) +
+    0.1 * (2 * chanceOf(shopId, gear.id, 'day', arrival) - 1);
   let minor = price.likely * shop.dearBy * (1 + DRIFT * wave);
-  const week = Math.floor(at / SALE_WEEK_DAYS);
+  const week = Math.floor(arrival / SALE_WEEK_DAYS);
   if (chanceOf(shopId, gear.id, 'sale', week) < SALE_CHANCE) {
     const { least, most } = SALE_OFF;
     minor *= 1 - (least + (most - least) * chanceOf(shopId, gear.id, 'off', week));
     answer.saleEnds = formatISO(
-      addDays(parseISO(day), SALE_WEEK_DAYS - 1 - (at - week * SALE_WEEK_DAYS)),
+      addDays(parseISO(day), SALE_WEEK_DAYS - 1 - (arrival - week * SALE_WEEK_DAYS)),
       { representation: 'date' }
     );
   }

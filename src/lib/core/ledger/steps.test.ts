@@ -56,10 +56,10 @@ describe('steps of any plan', () => {
     .map(([changes, inHandMinor, savedPerMonthMinor]): Project => {
       let project: Project = { ...demo, inHandMinor, savedPerMonthMinor };
       const ids = activePlan(demo).lines.map(({ id }) => id);
-      for (const [at, state, step] of changes)
+      for (const [index, state, step] of changes)
         project = applyAct(project, {
           type: 'change line',
-          lineId: ids[at]!,
+          lineId: ids[index]!,
           patch: { state, step }
         });
       return project;

@@ -33,7 +33,7 @@ export function buyingSteps(
   today: string
 ): BuyingStep[] {
   let together = 0;
-  return steps.map((step, at): BuyingStep => {
+  return steps.map((step, position): BuyingStep => {
     const lines = money.lines.filter(
       (statement) =>
         statement.line.step === step &&
@@ -46,7 +46,7 @@ export function buyingSteps(
     const byThen = {
       ...plan,
       lines: plan.lines.map((line) =>
-        steps.indexOf(line.step) <= at
+        steps.indexOf(line.step) <= position
           ? { ...line, step: 'now' as const }
           : { ...line, step: 'later' as const }
       )
@@ -80,9 +80,9 @@ export function savingsByMonth(
     .at(-1)!;
   const least = formatISO(addMonths(parseISO(today), LEAST_MONTHS), { representation: 'date' });
   const saved: Saved[] = [];
-  for (const one of comingIn(project, today)) {
-    saved.push(one);
-    if (one.day >= least && one.day > last) break;
+  for (const coming of comingIn(project, today)) {
+    saved.push(coming);
+    if (coming.day >= least && coming.day > last) break;
   }
   return saved;
 }

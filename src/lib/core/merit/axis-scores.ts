@@ -19,10 +19,10 @@ export function pointsOn(curve: CurvePoints, figure: number): number {
   const last = curve[curve.length - 1]!;
   if (figure <= first[0]) return first[1];
   if (figure >= last[0]) return last[1];
-  let at = 1;
-  while (curve[at]![0] < figure) at += 1;
-  const from = curve[at - 1]!;
-  const to = curve[at]!;
+  let index = 1;
+  while (curve[index]![0] < figure) index += 1;
+  const from = curve[index - 1]!;
+  const to = curve[index]!;
   return from[1] + ((to[1] - from[1]) * (figure - from[0])) / (to[0] - from[0]);
 }
 
@@ -55,7 +55,7 @@ export interface AxisSum {
 /** A curve made ready: where its figure stands in the record, and how low and high its points can be. */
 interface PreparedCurve {
   figure: FigureId;
-  at: number;
+  place: number;
   points: CurvePoints;
   least: number;
   most: number;
@@ -69,7 +69,7 @@ const prepared = Object.fromEntries(
       const ends = points.map(([, value]) => value);
       return {
         figure,
-        at: figureIndex[figure],
+        place: figureIndex[figure],
         points,
         least: Math.min(...ends),
         most: Math.max(...ends),
@@ -87,7 +87,7 @@ export function figuresOfAxis(axis: Axis): readonly number[] {
   return placesOfAxis[axis];
 }
 const placesOfAxis = Object.fromEntries(
-  axes.map((axis) => [axis, prepared[axis].map(({ at }) => at)])
+  axes.map((axis) => [axis, prepared[axis].map(({ place }) => place)])
 ) as Record<Axis, number[]>;
 
 /** Which of an axis's figures are judged at all in a rig. */
@@ -98,7 +98,7 @@ export function wantsOfAxis(axis: Axis, rig: PlacedRig): readonly boolean[] {
 /** Figures nobody can work out yet that leave the points of an axis open. */
 export function unknownsOfAxis(axis: Axis, rig: PlacedRig, record: FigureRecord): FigureId[] {
   return prepared[axis]
-    .filter((curve) => record.states[curve.at] === unknown && isWanted(curve, rig))
+    .filter((curve) => record.states[curve.place] === unknown && isWanted(curve, rig))
     .map(({ figure }) => figure);
 }
 
@@ -179,13 +179,13 @@ const isToldByCurve = (
   ownCause !== true &&
   axisCurves[axis].some((curve) => curve.tells?.includes(code) === true && isWanted(curve, rig));
 
-function lowOf({ at, points, least }: PreparedCurve, record: FigureRecord): number {
-  return record.states[at] === known ? pointsOn(points, record.values[at]!) : least;
+function lowOf({ place, points, least }: PreparedCurve, record: FigureRecord): number {
+  return record.states[place] === known ? pointsOn(points, record.values[place]!) : least;
 }
 
 /** What is missing altogether is as bad as it can be; what is unknown may be anything. */
-function highOf({ at, most }: PreparedCurve, record: FigureRecord, low: number): number {
-  return record.states[at] === unknown ? most : low;
+function highOf({ place, most }: PreparedCurve, record: FigureRecord, low: number): number {
+  return record.states[place] === unknown ? most : low;
 }
 
 /** What the points of an axis are made of, figure by figure. */
@@ -196,7 +196,7 @@ export function partsOfAxis(axis: Axis, rig: PlacedRig, record: FigureRecord): A
       const low = lowOf(curve, record);
       return {
         figure: curve.figure,
-        value: record.states[curve.at] === known ? record.values[curve.at] : undefined,
+        value: record.states[curve.place] === known ? record.values[curve.place] : undefined,
         low,
         high: highOf(curve, record, low)
       };

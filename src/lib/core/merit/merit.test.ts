@@ -65,20 +65,20 @@ describe('curves', () => {
   });
 
   it('lose eight points exactly where their finding begins to weaken', () => {
-    const at = (axis: Axis, figure: string, value: number) =>
+    const atValue = (axis: Axis, figure: string, value: number) =>
       pointsOn(axisCurves[axis].find((curve) => curve.figure === figure)!.points, value);
     // Speech 10 dB short of clean is where usable ends, indoors (35 to 25) and outdoors (20 to 10).
-    expect(at('sound', 'speechMargin', -10)).toBeCloseTo(-8, 12);
-    expect(at('sound', 'directToReverberant', 6)).toBeCloseTo(-8, 12);
-    expect(at('light', 'exposureCost', 0.8)).toBeCloseTo(-8, 12);
-    expect(at('light', 'exposureCost', 0)).toBe(29);
-    expect(at('light', 'exposureCost', 1.4)).toBeCloseTo(-20, 12);
-    expect(at('picture', 'framingMiss', Math.log2(1.35))).toBeCloseTo(-8, 12);
-    expect(at('picture', 'nearStretch', 1.34)).toBeCloseTo(-8, 12);
-    expect(at('steadiness', 'payloadShare', 2 / 3)).toBeCloseTo(-8, 12);
-    expect(at('steadiness', 'holdShare', 0.5)).toBeCloseTo(-8, 12);
+    expect(atValue('sound', 'speechMargin', -10)).toBeCloseTo(-8, 12);
+    expect(atValue('sound', 'directToReverberant', 6)).toBeCloseTo(-8, 12);
+    expect(atValue('light', 'exposureCost', 0.8)).toBeCloseTo(-8, 12);
+    expect(atValue('light', 'exposureCost', 0)).toBe(29);
+    expect(atValue('light', 'exposureCost', 1.4)).toBeCloseTo(-20, 12);
+    expect(atValue('picture', 'framingMiss', Math.log2(1.35))).toBeCloseTo(-8, 12);
+    expect(atValue('picture', 'nearStretch', 1.34)).toBeCloseTo(-8, 12);
+    expect(atValue('steadiness', 'payloadShare', 2 / 3)).toBeCloseTo(-8, 12);
+    expect(atValue('steadiness', 'holdShare', 0.5)).toBeCloseTo(-8, 12);
     for (const share of ['dayPowerShare', 'takePowerShare', 'storageShare'])
-      expect(at('endurance', share, 1), share).toBeCloseTo(-8, 12);
+      expect(atValue('endurance', share, 1), share).toBeCloseTo(-8, 12);
   });
 });
 

@@ -17,7 +17,7 @@ import { wantsOfAxis } from './axis-scores';
 /** One of each form of each kind: whatever a scene asks for is there. */
 const oneOfEach = catalogue.items.filter(
   (gear, index, all) =>
-    all.findIndex((one) => one.kind === gear.kind && formOf(one) === formOf(gear)) === index
+    all.findIndex((other) => other.kind === gear.kind && formOf(other) === formOf(gear)) === index
 );
 function formOf(gear: object): unknown {
   return 'form' in gear ? gear.form : undefined;

@@ -91,11 +91,11 @@ describe('the rules of a project', () => {
 
   it.each(Object.entries(wrong))(
     'refuse %s, where it stands and why',
-    (_name, [spoil, at, says]) => {
+    (_name, [spoil, place, says]) => {
       const project = structuredClone(demoProject());
       spoil(project);
       const faults = checkProject(project);
-      const told = faults.find(({ field }) => field === `project.${at}`);
+      const told = faults.find(({ field }) => field === `project.${place}`);
       expect(told, faults.map(faultSentence).join('\n')).toBeDefined();
       expect(told!.says).toMatch(says);
       expect(faultSentence(told!)).toMatch(/\.$/);

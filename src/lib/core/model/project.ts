@@ -174,10 +174,10 @@ export function projectFaults(project: Project): { field: string; says: string }
         says: 'must not be longer than recordedMin, the whole day'
       });
     }
-    for (const [at, { longestTakeMin, recordedMin }] of scene.angles.entries())
+    for (const [position, { longestTakeMin, recordedMin }] of scene.angles.entries())
       if ((longestTakeMin ?? 0) > (recordedMin ?? scene.recordedMin))
         faults.push({
-          field: `scenes[${index}].angles[${at}].longestTakeMin`,
+          field: `scenes[${index}].angles[${position}].longestTakeMin`,
           says: 'must not be longer than what this camera records in a day'
         });
   }

@@ -43,8 +43,8 @@ export function usualOf(language: string): Usual {
     if (!(error instanceof RangeError)) throw error;
   }
   const currency =
-    Object.keys(currencyRegions).find((one) =>
-      currencyRegions[one]!.split(' ').includes(region ?? '')
+    Object.keys(currencyRegions).find((currency) =>
+      currencyRegions[currency]!.split(' ').includes(region ?? '')
     ) ?? 'GBP';
   return {
     currency,

@@ -48,8 +48,9 @@ function triangle(range: PriceRange, step: number): Sum {
   const chances = new Float64Array(to - from + 1);
   if (low === high) chances[0] = 1;
   else
-    for (let at = from; at <= to; at++)
-      chances[at - from] = below((at + 0.5) * step, range) - below((at - 0.5) * step, range);
+    for (let index = from; index <= to; index++)
+      chances[index - from] =
+        below((index + 0.5) * step, range) - below((index - 0.5) * step, range);
   return { from, chances };
 }
 
@@ -121,7 +122,7 @@ const emptyHalf = (): Half => ({ sum: { from: 0, chances: Float64Array.of(1) }, 
 export function chanceOverTogether(ranges: readonly PriceRange[], limitMinor: number): number {
   minor(limitMinor, 'limitMinor');
   const lines = ranges.map(checked);
-  const at = (chance: number) =>
+  const amountAt = (chance: number) =>
     lines.reduce((sum, { low, likely, high }) => {
       if (low === high) return sum + low;
       const peak = (likely - low) / (high - low);
@@ -132,13 +133,13 @@ export function chanceOverTogether(ranges: readonly PriceRange[], limitMinor: nu
           : high - Math.sqrt((1 - chance) * (high - low) * (high - likely)))
       );
     }, 0);
-  if (at(1) <= limitMinor) return 0;
-  if (at(0) > limitMinor) return 1;
+  if (amountAt(1) <= limitMinor) return 0;
+  if (amountAt(0) > limitMinor) return 1;
   let low = 0;
   let high = 1;
   for (let step = 0; step < 60; step++) {
     const middle = (low + high) / 2;
-    if (at(middle) > limitMinor) high = middle;
+    if (amountAt(middle) > limitMinor) high = middle;
     else low = middle;
   }
   return 1 - (low + high) / 2;

@@ -23,7 +23,7 @@ function statement(
   return { lines, limitMinor: minor(limit), spendableMinor: minor(limit - reserve) };
 }
 const slipsOf = (...given: Parameters<typeof statement>) =>
-  handSumOf(statement(...given))?.slips.map(({ one: statement, expectedMinor, claimedMinor }) => [
+  handSumOf(statement(...given))?.slips.map(({ statement, expectedMinor, claimedMinor }) => [
     statement.line.id,
     expectedMinor,
     claimedMinor

@@ -4,7 +4,7 @@ import type { MoneyStatement, StatementLine } from './statement';
 
 /** A line at which a sum done by hand does not take off what the line costs. */
 export interface HandSlip {
-  one: StatementLine;
+  statement: StatementLine;
   /** What was left by hand before this line and the ones nobody noted a remainder at. */
   fromMinor: Minor;
   /** What these lines cost together. */
@@ -18,7 +18,7 @@ export interface HandSlip {
 export interface HandSum {
   slips: readonly HandSlip[];
   /** The last remainder written down, and what is truly left there. */
-  last: { one: StatementLine; claimedMinor: Minor; trulyMinor: Minor };
+  last: { statement: StatementLine; claimedMinor: Minor; trulyMinor: Minor };
 }
 
 /**
@@ -44,13 +44,13 @@ export function handSumOf({
     const begins: number = from ?? (claimed + cost === limitMinor ? limitMinor : spendableMinor);
     if (claimed !== begins - cost)
       slips.push({
-        one: statement,
+        statement,
         fromMinor: minor(begins),
         costMinor: minor(cost),
         expectedMinor: minor(begins - cost),
         claimedMinor: minor(claimed)
       });
-    last = { one: statement, claimedMinor: minor(claimed), trulyMinor: statement.remainingMinor };
+    last = { statement, claimedMinor: minor(claimed), trulyMinor: statement.remainingMinor };
     from = claimed;
     cost = 0;
   }

@@ -48,10 +48,10 @@ export interface Rate {
  * @example roughRate('EUR', 'GBP') // 0.847826, rough
  */
 export function roughRate(from: string, into: string): Rate | undefined {
-  const one = roughPerUsd[from];
+  const rough = roughPerUsd[from];
   const other = roughPerUsd[into];
-  if (one === undefined || other === undefined) return undefined;
-  const perUnit = Number((other / one).toPrecision(6));
+  if (rough === undefined || other === undefined) return undefined;
+  const perUnit = Number((other / rough).toPrecision(6));
   return { currency: from, perUnit, date: ROUGH_RATES_DAY, rough: true };
 }
 

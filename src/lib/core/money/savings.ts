@@ -19,20 +19,21 @@ export function* comingIn(
   today: string
 ): Generator<Saved, void> {
   const once = [...incomes].sort((a, b) => (a.date < b.date ? -1 : 1));
-  let at = 0;
+  let place = 0;
   let minor = inHandMinor;
   // What was to come by today is in hand already, or never came.
-  while (at < once.length && once[at]!.date <= today) at += 1;
+  while (place < once.length && once[place]!.date <= today) place += 1;
   yield { day: today, minor };
   const first = startOfMonth(parseISO(today));
   for (let month = 1; month <= MOST_MONTHS; month++) {
     const day = formatISO(addMonths(first, month), { representation: 'date' });
-    for (; at < once.length && once[at]!.date < day; at++) {
-      minor += once[at]!.amountMinor;
-      yield { day: once[at]!.date, minor };
+    for (; place < once.length && once[place]!.date < day; place++) {
+      minor += once[place]!.amountMinor;
+      yield { day: once[place]!.date, minor };
     }
     minor += savedPerMonthMinor;
-    for (; at < once.length && once[at]!.date === day; at++) minor += once[at]!.amountMinor;
+    for (; place < once.length && once[place]!.date === day; place++)
+      minor += once[place]!.amountMinor;
     yield { day, minor };
   }
 }

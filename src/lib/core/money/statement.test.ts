@@ -16,7 +16,7 @@ const plan = activePlan(project);
 
 const anyLine: fc.Arbitrary<PlanLine> = fc
   .record({
-    gearId: fc.nat(catalogue.items.length - 1).map((at) => catalogue.items[at]!.id),
+    gearId: fc.nat(catalogue.items.length - 1).map((index) => catalogue.items[index]!.id),
     quantity: fc.integer({ min: 1, max: 9 }),
     basis: fc.constantFrom('new' as const, 'used' as const),
     state: fc.constantFrom('wanted', 'ordered', 'bought', 'owned', 'returned' as const),

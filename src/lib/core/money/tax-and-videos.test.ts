@@ -65,10 +65,10 @@ describe('tax', () => {
         (patches) => {
           let project = demo;
           const ids = activePlan(demo).lines.map(({ id }) => id);
-          for (const [at, taxPercent, taxAdded, shippingMinor] of patches)
+          for (const [index, taxPercent, taxAdded, shippingMinor] of patches)
             project = applyAct(project, {
               type: 'change line',
-              lineId: ids[at]!,
+              lineId: ids[index]!,
               patch: { taxPercent, taxAdded, shippingMinor }
             });
           const money = moneyOf(project);

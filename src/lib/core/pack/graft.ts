@@ -45,7 +45,7 @@ export function grafted(
   angle: AngleJudgement,
   rig: RigBound
 ): Project {
-  const elsewhere = new Set(angles.filter((one) => one !== angle).flatMap(linesOf));
+  const elsewhere = new Set(angles.filter((other) => other !== angle).flatMap(linesOf));
   const wanted = new Map<string, number>();
   for (const { gearId } of rig.lines) wanted.set(gearId, (wanted.get(gearId) ?? 0) + 1);
   let now = project;

@@ -24,9 +24,10 @@ export class KitFront<K extends PackedKit = PackedKit> {
   add(kit: K): boolean {
     if (!this.admits(kit)) return false;
     this.#kits = this.#kits.filter(
-      ({ kit: one }) => one.priceMinor < kit.priceMinor || compareWorth(one.merit, kit.merit) > 0
+      ({ kit: other }) =>
+        other.priceMinor < kit.priceMinor || compareWorth(other.merit, kit.merit) > 0
     );
-    const index = this.#kits.findIndex(({ kit: one }) => one.priceMinor > kit.priceMinor);
+    const index = this.#kits.findIndex(({ kit: other }) => other.priceMinor > kit.priceMinor);
     const entry = { kit, isExpanded: false };
     if (index < 0) this.#kits.push(entry);
     else this.#kits.splice(index, 0, entry);

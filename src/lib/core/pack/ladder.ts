@@ -92,7 +92,7 @@ function chooseRungs(chain: readonly Link[]): Link[] {
         );
         return { link, room };
       })
-      .filter((one) => one !== undefined)
+      .filter((other) => other !== undefined)
       .sort((a, b) => b.room - a.room)[0];
     if (!between) break;
     rungs.push(between.link);
@@ -116,8 +116,8 @@ export function ladderOf(
 ): Rung[] {
   const { project } = frame;
   const rungs = chooseRungs(chainDown(withKit(project, kit), frame));
-  return rungs.map((link, at): Rung => {
-    const below = rungs[at - 1];
+  return rungs.map((link, position): Rung => {
+    const below = rungs[position - 1];
     const had = new Set(below?.kit.lines.map(({ gearId }) => gearId));
     const { merit, priceMinor, lines } = link.kit;
     const best = front.filter((kit) => kit.priceMinor <= priceMinor).at(-1);
@@ -128,7 +128,8 @@ export function ladderOf(
       bought: lines
         .filter(
           (line) =>
-            !had.has(line.gearId) && (at > 0 || (line.state === 'wanted' && line.step !== 'later'))
+            !had.has(line.gearId) &&
+            (position > 0 || (line.state === 'wanted' && line.step !== 'later'))
         )
         .map(({ gearId }) => gearId),
       costMinor: priceMinor - (below?.kit.priceMinor ?? link.paidMinor),

@@ -12,21 +12,21 @@ import { compareWorth, filmsAll, judged, kitOf } from './packed-kit';
 import { UnlikeKits } from './unlike-kits';
 
 const demo = demoProject();
-const one: Project = { ...demo, scenes: demo.scenes.slice(0, 1) };
-const shelf = shelfOf(one);
+const oneScene: Project = { ...demo, scenes: demo.scenes.slice(0, 1) };
+const shelf = shelfOf(oneScene);
 const linesOf = (project: Project) => activePlan(project).lines;
 
 function around(project: Project, rules: Partial<PackRules> = {}): Neighbour[] {
   const frame = frameOf(project, shelf, { ...noRules, ...rules });
   return [...neighboursOf(frame.project, judged(frame.project, frame.shelf), frame)];
 }
-const all = around(one);
+const all = around(oneScene);
 
 describe('kits one change away', () => {
   it('bring one part and what joins it, in the place of one that does its job or beside the rest', () => {
     for (const { project, gearId, replaced } of all) {
       if (gearId === undefined) continue;
-      const { comesIn, goesOut } = changesBetween(linesOf(one), linesOf(project), shelf);
+      const { comesIn, goesOut } = changesBetween(linesOf(oneScene), linesOf(project), shelf);
       expect(comesIn.map(({ gear }) => gear.id)).toContain(gearId);
       expect(goesOut.map(({ gear }) => gear.id)).toEqual(replaced === undefined ? [] : [replaced]);
       if (replaced === undefined) continue;
@@ -40,10 +40,14 @@ describe('kits one change away', () => {
   });
 
   it('leave each part out once, and count batteries and cards up and down', () => {
-    const without = all.filter(({ project }) => linesOf(project).length < linesOf(one).length);
-    const free = linesOf(one).filter(({ state }) => state === 'wanted');
+    const without = all.filter(({ project }) => linesOf(project).length < linesOf(oneScene).length);
+    const free = linesOf(oneScene).filter(({ state }) => state === 'wanted');
     expect(without.length).toBeGreaterThanOrEqual(free.length);
-    const two = applyAct(one, { type: 'change line', lineId: 'line-9', patch: { quantity: 2 } });
+    const two = applyAct(oneScene, {
+      type: 'change line',
+      lineId: 'line-9',
+      patch: { quantity: 2 }
+    });
     const counts = around(two).flatMap(({ project }) =>
       linesOf(project)
         .filter(({ id }) => id === 'line-9')
@@ -54,13 +58,17 @@ describe('kits one change away', () => {
   });
 
   it('never touch what stays, nor a pocket that is locked', () => {
-    const held = applyAct(one, { type: 'change line', lineId: 'line-4', patch: { locked: true } });
+    const held = applyAct(oneScene, {
+      type: 'change line',
+      lineId: 'line-4',
+      patch: { locked: true }
+    });
     for (const { project } of around(held)) {
       const ids = linesOf(project).map(({ id }) => id);
       expect(ids).toContain('line-4');
       expect(ids).toContain('line-14');
     }
-    for (const { gearId } of around(one, { lockedPockets: ['lens', 'body'] })) {
+    for (const { gearId } of around(oneScene, { lockedPockets: ['lens', 'body'] })) {
       const kind = gearId === undefined ? undefined : shelf.byId.get(gearId)!.kind;
       expect(kind).not.toBe('lens');
       expect(kind).not.toBe('body');
@@ -68,7 +76,7 @@ describe('kits one change away', () => {
   });
 
   it('change nothing in the brief, and are judged as they would be anew, or not quite as well', () => {
-    for (const { project } of all) expect(project.scenes).toBe(one.scenes);
+    for (const { project } of all) expect(project.scenes).toBe(oneScene.scenes);
     for (const { project, judgement } of all.filter((_, index) => index % 25 === 0)) {
       const anew = judged(project, shelf);
       expect(anew.money.firmMinor).toBe(judgement.money.firmMinor);
@@ -78,9 +86,9 @@ describe('kits one change away', () => {
   });
 
   it('leave out what is not worth trying again', () => {
-    const frame = frameOf(one, shelf, noRules);
+    const frame = frameOf(oneScene, shelf, noRules);
     const few = [
-      ...neighboursOf(one, judged(one, shelf), frame, ({ kind }) => kind === 'microphone')
+      ...neighboursOf(oneScene, judged(oneScene, shelf), frame, ({ kind }) => kind === 'microphone')
     ];
     const kinds = new Set(
       few.flatMap(({ gearId }) => (gearId ? shelf.byId.get(gearId)!.kind : []))
@@ -136,14 +144,14 @@ describe('a microphone that can hang from a boom arm', () => {
 describe('kits that differ', () => {
   it('rest on other parts in three places at least, the best first, within the budget', () => {
     // The lens of the demo lies over the limit of its pocket, which no kit that is told may.
-    const frame = frameOf({ ...one, pocketLimitsMinor: {} }, shelf, noRules);
+    const frame = frameOf({ ...oneScene, pocketLimitsMinor: {} }, shelf, noRules);
     const kits = new UnlikeKits(frame);
     for (const { project, judgement } of all) kits.note(project, judgement);
     const films = all
       .filter(
         ({ judgement }) =>
           filmsAll(judgement.merit) &&
-          judgement.money.firmMinor <= one.limitMinor - one.reserveMinor
+          judgement.money.firmMinor <= oneScene.limitMinor - oneScene.reserveMinor
       )
       .map(({ project }) => kitOf(project, judged(project, shelf)));
     expect(kits.chosen(undefined)).toEqual([]);
@@ -152,7 +160,7 @@ describe('kits that differ', () => {
     if (first) expect(chosen).toContainEqual(first);
     for (const kit of chosen) {
       expect(filmsAll(kit.merit)).toBe(true);
-      expect(kit.priceMinor).toBeLessThanOrEqual(one.limitMinor - one.reserveMinor);
+      expect(kit.priceMinor).toBeLessThanOrEqual(oneScene.limitMinor - oneScene.reserveMinor);
     }
   });
 });

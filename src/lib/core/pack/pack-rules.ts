@@ -145,5 +145,5 @@ export function bareProject({ project, isFixed }: PackFrame): Project {
       })
     )
   };
-  return { ...project, plans: project.plans.map((one) => (one === plan ? bare : one)) };
+  return { ...project, plans: project.plans.map((other) => (other === plan ? bare : other)) };
 }

@@ -41,7 +41,7 @@ export function withKit(
   const plan = activePlan(project);
   return {
     ...project,
-    plans: project.plans.map((one) => (one === plan ? { ...plan, lines, rigs } : one))
+    plans: project.plans.map((other) => (other === plan ? { ...plan, lines, rigs } : other))
   };
 }
 

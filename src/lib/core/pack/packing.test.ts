@@ -24,8 +24,8 @@ import { answered } from './tests/walk-grid';
 
 const demo = demoProject();
 const shelf = shelfOf(demo);
-const one: Project = { ...demo, scenes: demo.scenes.slice(0, 1) };
-const found = pack(one, shelf);
+const oneScene: Project = { ...demo, scenes: demo.scenes.slice(0, 1) };
+const found = pack(oneScene, shelf);
 const bestOf = (project: Project, { front }: PackProgress) =>
   front.filter(({ priceMinor }) => priceMinor <= spendableOf(project)).at(-1)!;
 const partsOf = ({ lines }: PackedKit) => lines.map(({ gearId }) => shelf.byId.get(gearId)!);
@@ -36,7 +36,7 @@ describe('the front', () => {
     expect(found.front.length).toBeGreaterThan(8);
     let before: PackedKit | undefined;
     for (const kit of found.front) {
-      const { merit, money } = judged(withKit(one, kit), shelf);
+      const { merit, money } = judged(withKit(oneScene, kit), shelf);
       expect(money.firmMinor).toBe(kit.priceMinor);
       expect(merit).toEqual(kit.merit);
       if (before) {
@@ -74,21 +74,21 @@ describe('the front', () => {
         merit.mustDoWorking,
         merit.meritHundredths
       ]);
-    expect(gist(pack(one, shelf))).toEqual(gist(found));
-    const otherWay = bestOf(one, pack(one, turned));
+    expect(gist(pack(oneScene, shelf))).toEqual(gist(found));
+    const otherWay = bestOf(oneScene, pack(oneScene, turned));
     // Ties may be broken by the order; what the budget buys may not.
-    expect(otherWay.merit.meritHundredths).toBe(bestOf(one, found).merit.meritHundredths);
+    expect(otherWay.merit.meritHundredths).toBe(bestOf(oneScene, found).merit.meritHundredths);
   });
 
   it('has nothing in its best kit that it is as good without, and no better kit one change away', () => {
-    const kit = bestOf(one, found);
-    const project = withKit(one, kit);
+    const kit = bestOf(oneScene, found);
+    const project = withKit(oneScene, kit);
     for (const line of kit.lines) {
       if (line.state === 'owned') continue;
       const without = judged(applyAct(project, { type: 'remove line', lineId: line.id }), shelf);
       expect(compareWorth(kit.merit, without.merit), line.gearId).toBeGreaterThan(0);
     }
-    for (const next of runnersUp(frameOf(one, shelf, noRules), kit))
+    for (const next of runnersUp(frameOf(oneScene, shelf, noRules), kit))
       expect(next.gainHundredths, next.gear.id).toBeLessThanOrEqual(0);
   });
 
@@ -124,7 +124,7 @@ describe('the front', () => {
   });
 
   it('says what the cheapest kit that films all costs where the budget buys none', () => {
-    const poor = { ...one, limitMinor: 10_000, reserveMinor: 0 };
+    const poor = { ...oneScene, limitMinor: 10_000, reserveMinor: 0 };
     const { front } = pack(poor, shelf);
     const films = front.find(({ merit }) => filmsAll(merit))!;
     expect(films.priceMinor).toBeGreaterThan(10_000);
@@ -134,7 +134,7 @@ describe('the front', () => {
 });
 
 describe('rules', () => {
-  const under = (rules: Partial<PackRules>, project = one) =>
+  const under = (rules: Partial<PackRules>, project = oneScene) =>
     bestOf(project, pack(project, shelf, { ...noRules, ...rules }, { mostJudged: 6000 }));
   const inPocket = (kit: PackedKit, pocket: string) =>
     kit.lines.filter(({ gearId }) => pocketOf(shelf.byId.get(gearId)!) === pocket);
@@ -143,13 +143,13 @@ describe('rules', () => {
     const kit = under({ lockedPockets: ['sound', 'body'] });
     for (const pocket of ['sound', 'body'])
       expect(inPocket(kit, pocket)).toEqual(
-        inPocket({ ...kit, lines: activePlan(one).lines }, pocket)
+        inPocket({ ...kit, lines: activePlan(oneScene).lines }, pocket)
       );
   });
 
   it('take nothing new from a maker that is left out', () => {
     const kit = under({ excludedMakers: ['Orrowby', 'Dunmarrow'] });
-    const had = new Set(activePlan(one).lines.map(({ gearId }) => gearId));
+    const had = new Set(activePlan(oneScene).lines.map(({ gearId }) => gearId));
     for (const gear of partsOf(kit))
       if (!had.has(gear.id)) expect(['Orrowby', 'Dunmarrow']).not.toContain(gear.maker);
   });
@@ -157,13 +157,14 @@ describe('rules', () => {
   it('buy never used, or only', () => {
     for (const { basis, state } of under({ used: 'never' }).lines)
       if (state === 'wanted') expect(basis).toBe('new');
-    for (const { basis, state } of under({ used: 'only' }, { ...one, limitMinor: 300_000 }).lines)
+    for (const { basis, state } of under({ used: 'only' }, { ...oneScene, limitMinor: 300_000 })
+      .lines)
       if (state === 'wanted') expect(basis).toBe('used');
   });
 
   it('keep to the limits of pockets and of one part, and to what is owned, paid or locked', () => {
     const bounded = {
-      ...one,
+      ...oneScene,
       itemLimitMinor: 25_000,
       pocketLimitsMinor: { light: 6_000, support: 5_000 }
     };
@@ -174,7 +175,7 @@ describe('rules', () => {
     for (const { unitMinor, line } of money.lines)
       if (line.state === 'wanted') expect(unitMinor).toBeLessThanOrEqual(25_000);
     const fixed = applyAct(
-      applyAct(one, { type: 'change line', lineId: 'line-7', patch: { locked: true } }),
+      applyAct(oneScene, { type: 'change line', lineId: 'line-7', patch: { locked: true } }),
       { type: 'change line', lineId: 'line-2', patch: { state: 'bought', paidMinor: 15_000 } }
     );
     const ids = under({}, fixed).lines.map(({ id }) => id);
@@ -183,27 +184,32 @@ describe('rules', () => {
 });
 
 describe('what is told of a kit', () => {
-  const kit = bestOf(one, found);
+  const kit = bestOf(oneScene, found);
 
   it('becomes the plan in one act, and back', () => {
-    const act = actsToKit(activePlan(one), kit)!;
-    const after = applyAct(one, act);
+    const act = actsToKit(activePlan(oneScene), kit)!;
+    const after = applyAct(oneScene, act);
     expect(judged(after, shelf).merit.meritHundredths).toBe(kit.merit.meritHundredths);
     expect(changedLines(activePlan(after).lines, kit.lines, shelf)).toBe(0);
     expect(actsToKit(activePlan(after), kit)).toBeUndefined();
-    const back = actsToKit(activePlan(after), activePlan(one))!;
+    const back = actsToKit(activePlan(after), activePlan(oneScene))!;
     expect(
-      changedLines(activePlan(applyAct(after, back)).lines, activePlan(one).lines, shelf)
+      changedLines(activePlan(applyAct(after, back)).lines, activePlan(oneScene).lines, shelf)
     ).toBe(0);
   });
 
   it('is good enough where no dearer kit brings a point for what a point may cost', () => {
-    const at = (priceMinor: number, meritHundredths: number) =>
+    const atValue = (priceMinor: number, meritHundredths: number) =>
       ({
         priceMinor,
         merit: { mustDoWorking: 1, mustDoScenes: 1, stops: 0, meritHundredths }
       }) as PackedKit;
-    const front = [at(40_000, 5000), at(50_000, 6000), at(60_000, 6090), at(75_000, 6300)];
+    const front = [
+      atValue(40_000, 5000),
+      atValue(50_000, 6000),
+      atValue(60_000, 6090),
+      atValue(75_000, 6300)
+    ];
     // 60.90 costs 100 more for 0.9; 63.00 costs 250 more for 3.0: that is a point for less than 100.
     expect(goodEnoughOf(front, 10_000)).toBe(front[3]);
     expect(goodEnoughOf(front, 8_000)).toBe(front[1]);
@@ -211,7 +217,7 @@ describe('what is told of a kit', () => {
   });
 
   it('is shown in steps one can tell apart, among them the good enough and the best', () => {
-    const steps = frontSteps(one, shelf, found.front);
+    const steps = frontSteps(oneScene, shelf, found.front);
     expect(steps.filter(({ isGoodEnough }) => isGoodEnough)).toHaveLength(1);
     expect(steps.find(({ isBestForBudget }) => isBestForBudget)!.priceMinor).toBe(kit.priceMinor);
     for (const [index, { changes }] of steps.entries())

@@ -277,7 +277,9 @@ class Search {
             yield* this.#expand(next, false, camp);
           }
         camps = camps
-          .sort(([, one], [, other]) => compareWorth(bestOf(other)!.merit, bestOf(one)!.merit))
+          .sort(([, former], [, other]) =>
+            compareWorth(bestOf(other)!.merit, bestOf(former)!.merit)
+          )
           .slice(0, Math.floor(camps.length / 2));
       }
     }
@@ -361,8 +363,8 @@ class Search {
       if (!best) return;
       const project = withKit(frame.project, best);
       const before = judged(project, frame.shelf);
-      const neighbours = [...neighboursOf(project, before, frame)].sort((one, other) =>
-        compareWorth(other.judgement.merit, one.judgement.merit)
+      const neighbours = [...neighboursOf(project, before, frame)].sort((former, other) =>
+        compareWorth(other.judgement.merit, former.judgement.merit)
       );
       this.#judged += neighbours.length;
       const mostJudged = this.#judged + TWO_CHANGES_AWAY;

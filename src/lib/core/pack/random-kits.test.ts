@@ -22,12 +22,12 @@ function wandered(
   picks: readonly (readonly [part: number, line: number])[]
 ): Project {
   let project = from;
-  for (const [part, at] of picks) {
+  for (const [part, replaced] of picks) {
     const before = judged(project, catalogue);
     const plan = activePlan(project);
     const gear = parts[part % parts.length]!;
     const line = newLine(plan, gear);
-    const old = plan.lines[at % (plan.lines.length + 1)];
+    const old = plan.lines[replaced % (plan.lines.length + 1)];
     const changed = applyAct(project, old ? swapFor(old.id)(line) : { type: 'add line', line });
     ({ project } = completeKit(trackJudgement(project, before), changed, catalogue));
   }
@@ -50,8 +50,8 @@ describe.each([
       fc.property(
         fc.integer({ min: Math.floor(last / 3), max: last }),
         fc.array(fc.tuple(fc.nat(10_000), fc.nat(40)), { minLength: 1, maxLength: 3 }),
-        (at, picks) => {
-          const project = wandered(withKit(start, front[at]!), picks);
+        (from, picks) => {
+          const project = wandered(withKit(start, front[from]!), picks);
           const kit = kitOf(project, judged(project, catalogue));
           // What lies past the reach of the search says nothing of it.
           if (kit.priceMinor > most) return;
@@ -68,8 +68,8 @@ describe.each([
 
   it('and begun from any of the front come back to it', () => {
     const best = bestFor(spendableOf(start));
-    for (const at of [0.3, 0.6].map((share) => Math.floor(share * front.length))) {
-      const again = pack(withKit(start, front[at]!), catalogue, noRules);
+    for (const index of [0.3, 0.6].map((share) => Math.floor(share * front.length))) {
+      const again = pack(withKit(start, front[index]!), catalogue, noRules);
       const found = again.front
         .filter(({ priceMinor }) => priceMinor <= spendableOf(start))
         .at(-1)!;

@@ -42,7 +42,7 @@ export function runnersUp(frame: PackFrame, kit: Pick<PackedKit, 'lines' | 'rigs
   const { shelf } = frame;
   const project = withKit(frame.project, kit);
   const before = judged(project, shelf);
-  const best = new Map<Pocket, { one: RunnerUp; merit: KitMerit }>();
+  const best = new Map<Pocket, { runnerUp: RunnerUp; merit: KitMerit }>();
   for (const { project: next, judgement, gearId, replaced } of neighboursOf(
     project,
     before,
@@ -61,7 +61,7 @@ export function runnersUp(frame: PackFrame, kit: Pick<PackedKit, 'lines' | 'rigs
     );
     best.set(pocket, {
       merit,
-      one: {
+      runnerUp: {
         pocket,
         gear,
         replaces,
@@ -72,5 +72,5 @@ export function runnersUp(frame: PackFrame, kit: Pick<PackedKit, 'lines' | 'rigs
       }
     });
   }
-  return pockets.flatMap((pocket) => best.get(pocket)?.one ?? []);
+  return pockets.flatMap((pocket) => best.get(pocket)?.runnerUp ?? []);
 }

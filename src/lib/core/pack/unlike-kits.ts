@@ -63,7 +63,7 @@ export class UnlikeKits {
       if (chosen.length === MOST_KITS) break;
       const heart = this.#heartOf(kit.lines);
       const isUnlike = chosen.every(
-        (one) => heart.filter((parts, index) => parts !== one.heart[index]).length >= DIFFER_IN
+        (other) => heart.filter((parts, index) => parts !== other.heart[index]).length >= DIFFER_IN
       );
       if (!isUnlike) continue;
       const project = withKit(this.frame.project, kit);

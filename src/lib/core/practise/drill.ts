@@ -95,8 +95,8 @@ function settingsOf(plan: ExposurePlan, dials: Dials, whiteBalanceK: number): Se
 }
 
 /** A number from 0 to 1 that a seed and a place in the drill fix. */
-function chance(seed: number, at: number): number {
-  let mixed = Math.imul(seed + 1, 2_654_435_761) ^ Math.imul(at + 1, 40_503);
+function chance(seed: number, index: number): number {
+  let mixed = Math.imul(seed + 1, 2_654_435_761) ^ Math.imul(index + 1, 40_503);
   mixed = Math.imul(mixed ^ (mixed >>> 15), 2_246_822_519);
   return ((mixed ^ (mixed >>> 13)) >>> 0) / 2 ** 32;
 }

@@ -69,15 +69,15 @@ describe('drills', () => {
 
   it('are the same for the same seed, and get harder', () => {
     expect(drillFor(lesson, 'the meter', 2, 5)).toEqual(drillFor(lesson, 'the meter', 2, 5));
-    const [one, three] = ([1, 3] as const).map((level) =>
+    const [easy, three] = ([1, 3] as const).map((level) =>
       drillFor(lesson, 'a lamp is added', level, 1)!
     );
     // One stop and a half of light more against four.
     const had = lesson.record.exposures.dim!.task;
     const before = had.placeLx + had.lampsLx;
-    expect((one!.task.placeLx + one!.task.lampsLx) / before).toBeCloseTo(2 ** 1.5, 6);
+    expect((easy!.task.placeLx + easy!.task.lampsLx) / before).toBeCloseTo(2 ** 1.5, 6);
     expect((three!.task.placeLx + three!.task.lampsLx) / before).toBeCloseTo(16, 6);
-    expect([one!.metered, three!.metered]).toEqual([true, false]);
+    expect([easy!.metered, three!.metered]).toEqual([true, false]);
   });
 });
 
@@ -123,7 +123,7 @@ describe('marks', () => {
 
   it('sees flicker, motion, balance and depth', () => {
     const base = drillFor(lesson, 'the meter', 1, 1)!;
-    const at = (change: Partial<Settings>, drill = base) =>
+    const atValue = (change: Partial<Settings>, drill = base) =>
       markAttempt(drill, { ...bestOn(drill), ...change })
         .faults.map(({ what }) => what)
         .join('; ');
@@ -132,13 +132,15 @@ describe('marks', () => {
       16.5,
       1
     );
-    expect(at({ shutterS: 1 / 60 }, pulsing)).toContain('flicker');
-    expect(at({ shutterS: 1 / 200 })).toContain('2 stops shorter than half the frame time');
-    expect(at({ shutterS: 1 / 25 })).toContain('1 stop longer than half the frame time');
+    expect(atValue({ shutterS: 1 / 60 }, pulsing)).toContain('flicker');
+    expect(atValue({ shutterS: 1 / 200 })).toContain('2 stops shorter than half the frame time');
+    expect(atValue({ shutterS: 1 / 25 })).toContain('1 stop longer than half the frame time');
     // 10⁶/2500 − 10⁶/5600 = 221.
-    expect(at({ whiteBalanceK: 2500 }, { ...base, lightK: 5600 })).toContain('221 mired too cool');
+    expect(atValue({ whiteBalanceK: 2500 }, { ...base, lightK: 5600 })).toContain(
+      '221 mired too cool'
+    );
     const near = drillFor(lesson, 'a face too near', 3, 1)!;
-    expect(at({ apertureN: near.dials.apertures[0]! }, near)).toContain('short of depth');
+    expect(atValue({ apertureN: near.dials.apertures[0]! }, near)).toContain('short of depth');
   });
 });
 

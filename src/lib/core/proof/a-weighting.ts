@@ -32,7 +32,7 @@ export class AWeighting {
       1 / sections.reduce((all, section) => all * gainAt(section, UNITY_AT_HZ, sampleRate), 1);
     const [head, ...rest] = sections;
     this.sections = [
-      { ...head!, b: head!.b.map((one) => one * gain) as [number, number, number] },
+      { ...head!, b: head!.b.map((b) => b * gain) as [number, number, number] },
       ...rest
     ];
     this.memory = new Float64Array(this.sections.length * 2);

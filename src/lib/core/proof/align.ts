@@ -40,19 +40,23 @@ export function align(
 ): Alignment | undefined {
   const every = Math.max(1, Math.round(sampleRate / RATE_HZ));
   const rate = sampleRate / every;
-  const one = thinned(first, every);
+  const heard = thinned(first, every);
   const other = thinned(second, every);
   const step = Math.round(rate / STEPS_HZ);
-  const rough = bestLag(loudness(one, step), loudness(other, step), (LEAST_COMMON_S * rate) / step);
+  const rough = bestLag(
+    loudness(heard, step),
+    loudness(other, step),
+    (LEAST_COMMON_S * rate) / step
+  );
   if (!rough) return undefined;
   const lag = Math.round(rough.lag * step);
   const from = Math.max(0, lag);
-  const to = Math.min(one.length, lag + other.length);
+  const to = Math.min(heard.length, lag + other.length);
   const window = Math.round(Math.min(WINDOW_S * rate, to - from));
-  const at = (start: number) =>
-    exactLag(one, other, start, window, lag, Math.round(SLACK_S * rate));
-  const early = at(from);
-  const late = at(to - window);
+  const valueAt = (start: number) =>
+    exactLag(heard, other, start, window, lag, Math.round(SLACK_S * rate));
+  const early = valueAt(from);
+  const late = valueAt(to - window);
   if (!early || !late || Math.min(early.likeness, late.likeness) < LEAST_LIKENESS) return undefined;
   const span = to - from - window;
   // A clock that runs fast writes more samples for the same time: the second falls behind.
@@ -111,13 +115,13 @@ function withoutMean(values: Float64Array): Float64Array {
  * @param leastCommon samples that lie on each other at least: at the edges anything is alike
  */
 function bestLag(
-  one: Float64Array,
+  heard: Float64Array,
   other: Float64Array,
   leastCommon: number
 ): { lag: number; likeness: number } | undefined {
   const common = Math.max(16, Math.ceil(leastCommon));
-  if (one.length < common || other.length < common) return undefined;
-  const size = 2 ** Math.ceil(Math.log2(one.length + other.length));
+  if (heard.length < common || other.length < common) return undefined;
+  const size = 2 ** Math.ceil(Math.log2(heard.length + other.length));
   const fft = new FFT(size);
   const spectrumOf = (samples: Float64Array) => {
     const padded = new Float64Array(size);
@@ -127,7 +131,7 @@ function bestLag(
     fft.completeSpectrum(out);
     return out;
   };
-  const a = spectrumOf(one);
+  const a = spectrumOf(heard);
   const b = spectrumOf(other);
   const product = fft.createComplexArray();
   for (let index = 0; index < product.length; index += 2) {
@@ -137,29 +141,29 @@ function bestLag(
   }
   const correlation = fft.createComplexArray();
   fft.inverseTransform(correlation, product);
-  const at = (lag: number) => correlation[2 * ((lag + size) % size)]!;
+  const valueAt = (lag: number) => correlation[2 * ((lag + size) % size)]!;
   let lag = 0;
   let most = -1;
-  for (let tried = common - other.length; tried <= one.length - common; tried++) {
-    const size = Math.abs(at(tried));
+  for (let tried = common - other.length; tried <= heard.length - common; tried++) {
+    const size = Math.abs(valueAt(tried));
     if (size <= most) continue;
     most = size;
     lag = tried;
   }
   const energy = Math.sqrt(
-    energyOf(one, Math.max(0, lag), Math.min(one.length, lag + other.length)) *
-      energyOf(other, Math.max(0, -lag), Math.min(other.length, one.length - lag))
+    energyOf(heard, Math.max(0, lag), Math.min(heard.length, lag + other.length)) *
+      energyOf(other, Math.max(0, -lag), Math.min(other.length, heard.length - lag))
   );
   if (energy <= 0) return undefined;
   return {
-    lag: lag + betweenSamples(at(lag - 1), at(lag), at(lag + 1)),
-    likeness: Math.abs(at(lag)) / energy
+    lag: lag + betweenSamples(valueAt(lag - 1), valueAt(lag), valueAt(lag + 1)),
+    likeness: Math.abs(valueAt(lag)) / energy
   };
 }
 
 function energyOf(samples: Float64Array, from: number, to: number): number {
   let sum = 0;
-  for (let at = from; at < to; at++) sum += samples[at]! ** 2;
+  for (let valueAt = from; valueAt < to; valueAt++) sum += samples[valueAt]! ** 2;
   return sum;
 }
 

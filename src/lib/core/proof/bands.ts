@@ -42,16 +42,16 @@ export class BandMeter {
   }
 
   push(samples: Float64Array, length: number): void {
-    let at = 0;
-    while (at < length) {
-      const skips = Math.min(this.skipped, length - at);
+    let index = 0;
+    while (index < length) {
+      const skips = Math.min(this.skipped, length - index);
       this.skipped -= skips;
-      at += skips;
-      const takes = Math.min(SIZE - this.filled, length - at);
+      index += skips;
+      const takes = Math.min(SIZE - this.filled, length - index);
       if (this.skipped > 0 || takes === 0) continue;
-      this.block.set(samples.subarray(at, at + takes), this.filled);
+      this.block.set(samples.subarray(index, index + takes), this.filled);
       this.filled += takes;
-      at += takes;
+      index += takes;
       if (this.filled === SIZE) this.measure();
     }
   }

@@ -26,8 +26,8 @@ describe('a clap', () => {
         fc.double({ min: 0.15, max: 1.7, noNaN: true }),
         fc.constantFrom(8000, 44_100, 48_000, 96_000),
         fc.constantFrom(0.05, 0.5, 1),
-        (at, rate, size) => {
-          expect(Math.abs(clapAtS(clip(at, { rate, size }), rate)! - at)).toBeLessThan(0.002);
+        (index, rate, size) => {
+          expect(Math.abs(clapAtS(clip(index, { rate, size }), rate)! - index)).toBeLessThan(0.002);
         }
       ),
       { numRuns: 60 }

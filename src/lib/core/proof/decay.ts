@@ -36,14 +36,14 @@ export function decayOf(powers: ArrayLike<number>): Decay | undefined {
   const end = whereItEnds(powers, clap);
   const tail = Math.max(1, Math.floor((end - clap) / 5));
   let noise = 0;
-  for (let at = end - tail; at < end; at++) noise += powers[at]! / tail;
+  for (let index = end - tail; index < end; index++) noise += powers[index]! / tail;
   // Noise or hum that is nearer than this hides the end of the fall, and makes it look longer.
   if (powers[clap]! < noise * 10 ** (CLAP_OVER_NOISE_DB / 10)) return undefined;
   const toCome = new Float64Array(end - clap);
   let sum = 0;
-  for (let at = end - 1; at >= clap; at--) {
-    sum += Math.max(0, powers[at]! - noise);
-    toCome[at - clap] = sum;
+  for (let index = end - 1; index >= clap; index--) {
+    sum += Math.max(0, powers[index]! - noise);
+    toCome[index - clap] = sum;
   }
   if (sum <= 0) return undefined;
   const points: [number, number][] = [];
@@ -61,11 +61,11 @@ function whereItEnds(powers: ArrayLike<number>, clap: number): number {
   const last = Math.min(powers.length, clap + AFTER_STEPS);
   let lowest = Infinity;
   let over = 0;
-  for (let at = clap; at < last; at++) {
-    over += powers[at]!;
-    if (at - clap >= OVER_STEPS) over -= powers[at - OVER_STEPS]!;
+  for (let index = clap; index < last; index++) {
+    over += powers[index]!;
+    if (index - clap >= OVER_STEPS) over -= powers[index - OVER_STEPS]!;
     else continue;
-    if (over > COMES_UP * lowest) return Math.max(clap + 1, at - OVER_STEPS);
+    if (over > COMES_UP * lowest) return Math.max(clap + 1, index - OVER_STEPS);
     lowest = Math.min(lowest, over);
   }
   return last;

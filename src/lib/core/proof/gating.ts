@@ -15,13 +15,13 @@ export const decibels = (meanSquare: number): number =>
   meanSquare > 0 ? Math.max(SILENCE_DB, 10 * Math.log10(meanSquare)) : SILENCE_DB;
 
 /** The quarter of some stretches that is quietest, one at least. */
-export function quietest<T>(stretches: readonly T[], powerOf: (one: T) => number): T[] {
+export function quietest<T>(stretches: readonly T[], powerOf: (stretch: T) => number): T[] {
   const sorted = [...stretches].sort((a, b) => powerOf(a) - powerOf(b));
   return sorted.slice(0, Math.ceil(sorted.length * QUIET_SHARE));
 }
 
 /** The third that is loudest. */
-export function loudest<T>(stretches: readonly T[], powerOf: (one: T) => number): T[] {
+export function loudest<T>(stretches: readonly T[], powerOf: (stretch: T) => number): T[] {
   const sorted = [...stretches].sort((a, b) => powerOf(b) - powerOf(a));
   return sorted.slice(0, Math.ceil(sorted.length * LOUD_SHARE));
 }

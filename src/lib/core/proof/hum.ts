@@ -79,8 +79,8 @@ export class HumMeter {
   private linesOf(hz: MainsHz): number {
     let all = 0;
     for (let harmonic = 1; harmonic <= HARMONICS; harmonic++) {
-      const at = (harmonic * hz * SIZE) / this.rate;
-      const centre = Math.round(at);
+      const binIndex = (harmonic * hz * SIZE) / this.rate;
+      const centre = Math.round(binIndex);
       if (centre + BESIDE + OWN >= SIZE / 2) break;
       let own = 0;
       for (let bin = centre - OWN; bin <= centre + OWN; bin++) own += this.binPower(bin);

@@ -10,7 +10,9 @@ const sine = (hz: number, size: number, seconds: number, phase = 0, rate = RATE)
     (_, index) => size * Math.sin((2 * Math.PI * hz * index) / rate + phase)
   );
 const sum = (...all: Float32Array[]) =>
-  Float32Array.from(all[0]!, (_, index) => all.reduce((total, one) => total + one[index]!, 0));
+  Float32Array.from(all[0]!, (_, index) =>
+    all.reduce((total, channel) => total + channel[index]!, 0)
+  );
 /** Noise from the far digits of a sine: nothing the analyser uses, and it never comes round again. */
 function noise(size: number, seconds: number, seed: number): Float32Array {
   return Float32Array.from({ length: Math.round(seconds * RATE) }, (_, index) => {

@@ -126,15 +126,15 @@ export class SoundMeter {
   /** Into steps and moments, each closed when it is full. */
   private addUp(length: number): void {
     const { mix, highest, weighted, stepFrames, momentFrames } = this;
-    let at = 0;
-    while (at < length) {
+    let index = 0;
+    while (index < length) {
       const toStep = stepFrames - (this.frames % stepFrames);
       const toMoment = momentFrames - (this.frames % momentFrames);
-      const until = Math.min(length, at + Math.min(toStep, toMoment));
+      const until = Math.min(length, index + Math.min(toStep, toMoment));
       let square = 0;
       let squareA = 0;
       let peak = this.momentPeak;
-      for (let n = at; n < until; n++) {
+      for (let n = index; n < until; n++) {
         square += mix[n]! * mix[n]!;
         squareA += weighted[n]! * weighted[n]!;
         if (highest[n]! > peak) peak = highest[n]!;
@@ -143,8 +143,8 @@ export class SoundMeter {
       this.momentSquare += square;
       this.momentSquareA += squareA;
       this.momentPeak = peak;
-      this.frames += until - at;
-      at = until;
+      this.frames += until - index;
+      index = until;
       if (this.frames % stepFrames === 0) {
         this.steps.push(this.stepSquare / stepFrames);
         this.stepSquare = 0;
@@ -210,9 +210,9 @@ export class SoundMeter {
       const to = Math.max(from + 1, Math.floor(((column + 1) * moments.length) / columns));
       let peak = 0;
       let square = 0;
-      for (let at = from; at < to; at++) {
-        peak = Math.max(peak, peaks[at]!);
-        square += moments[at]! / (to - from);
+      for (let index = from; index < to; index++) {
+        peak = Math.max(peak, peaks[index]!);
+        square += moments[index]! / (to - from);
       }
       peakDb.push(2 * decibels(peak));
       rmsDb.push(decibels(square));
@@ -222,12 +222,17 @@ export class SoundMeter {
 }
 
 function rumbleOf({ hz, silenceDb }: Spectrum): number | undefined {
-  const level = (passes: (one: number) => boolean) =>
-    decibels(hz.reduce((sum, one, at) => sum + (passes(one) ? 10 ** (silenceDb[at]! / 10) : 0), 0));
+  const level = (passes: (bandHz: number) => boolean) =>
+    decibels(
+      hz.reduce(
+        (sum, bandHz, index) => sum + (passes(bandHz) ? 10 ** (silenceDb[index]! / 10) : 0),
+        0
+      )
+    );
   if (hz.length === 0) return undefined;
   return (
-    level((one) => one <= RUMBLE_UP_TO_HZ) -
-    level((one) => one >= VOICE_HZ[0] && one <= VOICE_HZ[1])
+    level((bandHz) => bandHz <= RUMBLE_UP_TO_HZ) -
+    level((bandHz) => bandHz >= VOICE_HZ[0] && bandHz <= VOICE_HZ[1])
   );
 }
 

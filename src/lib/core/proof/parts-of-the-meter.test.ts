@@ -36,7 +36,7 @@ describe('the A curve', () => {
     new AWeighting(rate).run(samples, samples.length, out);
     // Once it has settled.
     const late = out.subarray(out.length / 2);
-    const meanSquare = late.reduce((sum, one) => sum + one * one, 0) / late.length;
+    const meanSquare = late.reduce((sum, value) => sum + value * value, 0) / late.length;
     expect(10 * Math.log10(meanSquare)).toBeCloseTo(-3.01, 1);
   });
 

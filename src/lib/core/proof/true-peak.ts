@@ -42,18 +42,18 @@ export class TruePeak {
       const to = Math.min(samples.length, from + BLOCK + TAPS - 1);
       let highest = 0;
       let lowest = 0;
-      for (let at = from; at < to; at++) {
-        const sample = samples[at]!;
+      for (let index = from; index < to; index++) {
+        const sample = samples[index]!;
         if (sample > highest) highest = sample;
         else if (sample < lowest) lowest = sample;
       }
       const most = Math.max(highest, -lowest);
       if (most > this.peak) this.peak = most;
       if (most * MOST_GAIN <= this.peak) continue;
-      for (let at = from; at + TAPS <= to; at++)
+      for (let index = from; index + TAPS <= to; index++)
         for (const taps of phases) {
           let sum = 0;
-          for (let tap = 0; tap < TAPS; tap++) sum += taps[tap]! * samples[at + tap]!;
+          for (let tap = 0; tap < TAPS; tap++) sum += taps[tap]! * samples[index + tap]!;
           if (Math.abs(sum) > this.peak) this.peak = Math.abs(sum);
         }
     }

@@ -3,7 +3,10 @@ import { describe, expect, it } from 'vitest';
 import { readWavInfo, samplesOf, WavError, wavOf, type WavBits } from './wav';
 
 const reading = (bytes: Uint8Array) =>
-  readWavInfo((at, length) => Promise.resolve(bytes.subarray(at, at + length)), bytes.length);
+  readWavInfo(
+    (offset, length) => Promise.resolve(bytes.subarray(offset, offset + length)),
+    bytes.length
+  );
 async function samplesIn(bytes: Uint8Array) {
   const info = await reading(bytes);
   return {
@@ -156,7 +159,7 @@ describe('a WAV file', () => {
         fc.nat(whole.length),
         async (spoilt, length) => {
           const bytes = whole.slice(0, length);
-          for (const [at, value] of spoilt) if (at < bytes.length) bytes[at] = value;
+          for (const [offset, value] of spoilt) if (offset < bytes.length) bytes[offset] = value;
           try {
             const { channels } = await samplesIn(bytes);
             for (const channel of channels)

@@ -24,7 +24,7 @@ export interface WavInfo extends WavFormat {
 }
 
 /** Hands out a stretch of a file; shorter where the file ends. */
-export type ReadBytes = (at: number, length: number) => Promise<Uint8Array>;
+export type ReadBytes = (offset: number, length: number) => Promise<Uint8Array>;
 
 const PCM = 1;
 const FLOAT = 3;
@@ -36,8 +36,8 @@ const MOST_CHUNKS = 1000;
 /** What a recorder writes as the length when it never came to its end. */
 const NEVER_CLOSED = 0xffffffff;
 
-const textAt = (view: DataView, at: number): string =>
-  String.fromCharCode(...Array.from({ length: 4 }, (_, n) => view.getUint8(at + n)));
+const textAt = (view: DataView, offset: number): string =>
+  String.fromCharCode(...Array.from({ length: 4 }, (_, n) => view.getUint8(offset + n)));
 const viewOf = (bytes: Uint8Array): DataView =>
   new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength);
 
@@ -59,14 +59,14 @@ export async function readWavInfo(read: ReadBytes, fileBytes: number): Promise<W
   if (tag !== 'RIFF' || textAt(riff, 8) !== 'WAVE')
     throw new WavError('This is not a WAV file: it does not begin as one.');
   let format: WavFormat | undefined;
-  let at = 12;
+  let offset = 12;
   for (let chunk = 0; chunk < MOST_CHUNKS; chunk++) {
-    const header = await read(at, 8);
+    const header = await read(offset, 8);
     if (header.length < 8) break;
     const view = viewOf(header);
     const name = textAt(view, 0);
     const size = view.getUint32(4, true);
-    const from = at + 8;
+    const from = offset + 8;
     if (name === 'fmt ') format = readFormat(await read(from, Math.min(size, 40)));
     else if (name === 'data') {
       if (!format)
@@ -74,7 +74,7 @@ export async function readWavInfo(read: ReadBytes, fileBytes: number): Promise<W
       return whereSoundLies(format, from, size, fileBytes);
     }
     // A chunk of odd length is followed by a byte that counts for nothing.
-    at = from + size + (size % 2);
+    offset = from + size + (size % 2);
   }
   throw new WavError(
     format
@@ -153,20 +153,21 @@ export function samplesOf(
   const out = Array.from({ length: channels }, () => new Float32Array(frames));
   const view = viewOf(bytes);
   const step = bits / 8;
-  const one = isFloat
+  const sampleAt = isFloat
     ? bits === 32
-      ? (at: number) => view.getFloat32(at, true)
-      : (at: number) => view.getFloat64(at, true)
+      ? (offset: number) => view.getFloat32(offset, true)
+      : (offset: number) => view.getFloat64(offset, true)
     : bits === 8
-      ? (at: number) => (view.getUint8(at) - 128) / 128
+      ? (offset: number) => (view.getUint8(offset) - 128) / 128
       : bits === 16
-        ? (at: number) => view.getInt16(at, true) / 2 ** 15
+        ? (offset: number) => view.getInt16(offset, true) / 2 ** 15
         : bits === 24
-          ? (at: number) => (view.getUint16(at, true) + view.getInt8(at + 2) * 65_536) / 2 ** 23
-          : (at: number) => view.getInt32(at, true) / 2 ** 31;
+          ? (offset: number) =>
+              (view.getUint16(offset, true) + view.getInt8(offset + 2) * 65_536) / 2 ** 23
+          : (offset: number) => view.getInt32(offset, true) / 2 ** 31;
   for (let frame = 0, index = 0; frame < frames; frame++)
     for (let channel = 0; channel < channels; channel++, index += step) {
-      const sample = one(index);
+      const sample = sampleAt(index);
       // A floating-point file can hold values that are not numbers; they are read as silence.
       out[channel]![frame] = Number.isFinite(sample) ? sample : 0;
     }
@@ -191,8 +192,8 @@ export function wavOf(
   const dataBytes = frames * channels.length * step;
   const bytes = new Uint8Array(44 + dataBytes);
   const view = new DataView(bytes.buffer);
-  const text = (at: number, words: string) => {
-    for (let n = 0; n < words.length; n++) view.setUint8(at + n, words.charCodeAt(n));
+  const text = (offset: number, words: string) => {
+    for (let n = 0; n < words.length; n++) view.setUint8(offset + n, words.charCodeAt(n));
   };
   text(0, 'RIFF');
   view.setUint32(4, 36 + dataBytes, true);

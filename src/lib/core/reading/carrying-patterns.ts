@@ -90,8 +90,8 @@ export const carryingPatterns: readonly Pattern[] = [
       const stops = (factor: string) => readMeasure(`ND${factor}`, 'stops');
       if (match[1]) return [stops(match[1]), stops(match[2]!)];
       if (match[3]) return [parseNumber(match[3]), parseNumber(match[4]!)];
-      const one = match[5] ? stops(match[5]) : parseNumber(match[6]!);
-      return [one, one];
+      const amount = match[5] ? stops(match[5]) : parseNumber(match[6]!);
+      return [amount, amount];
     }
   },
   {

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { LIST_MOST_LINES, readPartList } from './part-list';
 
-const one = (line: string, own = 'GBP') => {
+const listed = (line: string, own = 'GBP') => {
   const [{ name, quantity, price, fault } = { name: '', quantity: 0 }] = readPartList(line, own);
   return { name, quantity, price: price && `${price.minor} ${price.currency}`, fault };
 };
@@ -23,7 +23,7 @@ describe('a pasted list of parts', () => {
     ['4 pcs Grip', 'Grip', 4, undefined],
     ['Lamp 1 299,50 kr', 'Lamp', 1, '129950 SEK']
   ])('“%s”', (line, name, quantity, price) => {
-    expect(one(line, line.includes('kr') ? 'SEK' : 'GBP')).toEqual({
+    expect(listed(line, line.includes('kr') ? 'SEK' : 'GBP')).toEqual({
       name,
       quantity,
       price,
@@ -60,9 +60,9 @@ describe('a pasted list of parts', () => {
   });
 
   it('says what cannot be read and loses nothing of the line', () => {
-    expect(one('£12').fault).toMatch(/no name of a part/);
-    expect(one('0 x Plover').fault).toMatch(/asks for 0/);
-    expect(one('Lamp 100 kr').fault).toMatch(/Swedish, Norwegian or Danish/);
+    expect(listed('£12').fault).toMatch(/no name of a part/);
+    expect(listed('0 x Plover').fault).toMatch(/asks for 0/);
+    expect(listed('Lamp 100 kr').fault).toMatch(/Swedish, Norwegian or Danish/);
     expect(readPartList('Lamp 100 kr', 'GBP')[0]!.text).toBe('Lamp 100 kr');
     expect(() => readPartList('x\n'.repeat(LIST_MOST_LINES + 1), 'GBP')).toThrow(/at most 200/);
   });

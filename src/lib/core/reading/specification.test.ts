@@ -40,7 +40,7 @@ describe('forty-odd invented sheets', () => {
   it('are read with at least 95 % of their figures right', () => {
     const figures = results.reduce((sum, result) => sum + result.count, 0);
     const wrong = results.flatMap(({ missed, text }) =>
-      missed.map((one) => `${text.slice(0, 40)}… ${one}`)
+      missed.map((field) => `${text.slice(0, 40)}… ${field}`)
     );
     expect(results.length).toBeGreaterThanOrEqual(40);
     expect(figures).toBeGreaterThan(200);

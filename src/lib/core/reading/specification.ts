@@ -170,12 +170,12 @@ export function readSpecification(
     if (key === undefined) continue;
     const ofBuiltIn = lensOfBody && builtInLensKeys.has(key);
     if (!ofBuiltIn && kinds && (kind === undefined || !kinds.includes(kind))) continue;
-    const keys = (pairs[key] ?? [key]).map((one) =>
+    const keys = (pairs[key] ?? [key]).map((name) =>
       ofBuiltIn
-        ? `builtInLens.${one}`
-        : staysIn && one === 'includedBatteryWh'
+        ? `builtInLens.${name}`
+        : staysIn && name === 'includedBatteryWh'
           ? 'internalBatteryWh'
-          : one
+          : name
     );
     if (has.has(keys[0]!)) continue;
     for (const match of text.matchAll(pattern)) {
@@ -197,8 +197,8 @@ export function readSpecification(
         throw error;
       }
       if (value === undefined) continue;
-      keys.forEach((one, index) =>
-        offer(one, pairs[key] ? (value as unknown[])[index] : value, from, to)
+      keys.forEach((name, index) =>
+        offer(name, pairs[key] ? (value as unknown[])[index] : value, from, to)
       );
       taken.push({ from, to });
       break;

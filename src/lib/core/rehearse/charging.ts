@@ -68,8 +68,9 @@ export function chargeOvernight(
     // The bay that is free first takes the emptiest battery that still wants one.
     let next: { bay: number; piece: number } | undefined;
     for (const [bay, { type }] of plan.bays.entries()) {
-      const at = freeAt[bay]!;
-      if (at > awakeMin || at >= minutes || (next && freeAt[next.bay]! <= at)) continue;
+      const freeFrom = freeAt[bay]!;
+      if (freeFrom > awakeMin || freeFrom >= minutes || (next && freeAt[next.bay]! <= freeFrom))
+        continue;
       const piece = emptiestOf(state, type, taken);
       if (piece >= 0) next = { bay, piece };
     }
@@ -109,13 +110,13 @@ export function copyOvernight(
   forgotten: ReadonlySet<number> = new Set()
 ): void {
   const { cards, copyGbPerMin } = state.plan;
-  let at = 0;
+  let freeFrom = 0;
   for (const [card, { gigabytes }] of cards.entries()) {
     const written = gigabytes - state.freeGb[card]!;
     if (written <= CRUMB || forgotten.has(card)) continue;
     const takesMin = copyGbPerMin === undefined ? 0 : written / copyGbPerMin;
-    if (at > awakeMin || at + takesMin > minutes) continue;
-    at += takesMin;
+    if (freeFrom > awakeMin || freeFrom + takesMin > minutes) continue;
+    freeFrom += takesMin;
     state.emptyCard(card);
   }
 }

@@ -30,11 +30,11 @@ export class DayLuck {
   }
 
   /** @param whom and which time it could happen to them */
-  happens(chance: ChanceId, whom: number, at: number, share?: number): boolean {
+  happens(chance: ChanceId, whom: number, index: number, share?: number): boolean {
     const { luck } = this;
     return (
       luck !== undefined &&
-      drawn(luck.seed, luck.day, chanceKey[chance] ^ whom, this.#day * TAKES_APART + at) <
+      drawn(luck.seed, luck.day, chanceKey[chance] ^ whom, this.#day * TAKES_APART + index) <
         (share ?? this.chances[chance])
     );
   }

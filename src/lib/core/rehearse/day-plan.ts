@@ -158,7 +158,7 @@ function plannedScene(
     name: scene.name,
     key: keyOf(`${scene.id} scene`),
     takes,
-    takeMin: Math.max(minutes, ...filming.map((one) => one.minutes)),
+    takeMin: Math.max(minutes, ...filming.map((filmed) => filmed.minutes)),
     pauseMin: scene.pauseMin ?? usualDay.pauseMin,
     carryMin: scene.carryMin ?? (scene.room ? 0 : usualDay.carryMin),
     notBeforeMin: scene.notBeforeMin ?? (scene.style === 'evening' ? usualDay.eveningFromMin : 0),

@@ -129,9 +129,9 @@ export class DayState {
     this.bankWh[bank]! += takes;
     this.books.chargedWh += takes;
     for (const [device, { banks }] of this.plan.devices.entries())
-      for (const [index, one] of banks.entries())
-        if (one.bank === bank)
-          this.bankShareWh[device]![index]! += (takes * one.shareWh) / wattHours;
+      for (const [index, store] of banks.entries())
+        if (store.bank === bank)
+          this.bankShareWh[device]![index]! += (takes * store.shareWh) / wattHours;
     return takes;
   }
 

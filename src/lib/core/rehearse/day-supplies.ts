@@ -104,11 +104,11 @@ export function energyPlan(day: FilmingDay, learned: Learned, unsaid: string[]):
   return { devices, pieces, banks, sunAndCarWhPerDay };
 }
 
-const pieceName = ({ kind, name, pieces }: Store, at: number): string => {
-  const one = name.replace(/^\d+ (?:× |batteries)/, (found) =>
+const pieceName = ({ kind, name, pieces }: Store, piece: number): string => {
+  const single = name.replace(/^\d+ (?:× |batteries)/, (found) =>
     found.endsWith('s') ? 'the battery' : ''
   );
-  return kind === 'battery' && pieces > 1 ? `${one}, no. ${at + 1}` : one;
+  return kind === 'battery' && pieces > 1 ? `${single}, no. ${piece + 1}` : single;
 };
 
 /** Of a bank that several are plugged into each gets what the judge hands it, and an equal share of what is left. */
@@ -117,7 +117,7 @@ function shareOfBank(
   lineId: string,
   shared: readonly { lineId: string; taken: ReadonlyMap<string, number> }[] | undefined
 ): number {
-  const taken = shared?.find((one) => one.lineId === store.lineId)?.taken ?? new Map();
+  const taken = shared?.find((other) => other.lineId === store.lineId)?.taken ?? new Map();
   let handedOut = 0;
   for (const much of taken.values()) handedOut += much as number;
   const plugged = [...store.reaches.values()].filter((arrives) => arrives === BANK_BY_PLUG).length;
@@ -177,10 +177,10 @@ export function cardPlan(
     const places: number[] = [];
     for (let index = 0; index < store.pieces; index++) {
       places.push(cards.length);
-      const one = store.name.replace(/^\d+ × /, '');
+      const single = store.name.replace(/^\d+ × /, '');
       cards.push({
         lineId: store.lineId,
-        name: store.pieces > 1 ? `${one}, no. ${index + 1}` : one,
+        name: store.pieces > 1 ? `${single}, no. ${index + 1}` : single,
         gigabytes: store.amount / store.pieces,
         isBuiltIn: store.kind === 'built-in storage',
         key: keyOf(`${store.lineId} card ${index}`)

@@ -152,10 +152,10 @@ export function dayStory({
 function notReady(events: ShownDay['events']): DaySentence[] {
   const told: DaySentence[] = [];
   for (const kind of ['not full', 'not emptied'] as const) {
-    const of = events.filter((one) => one.kind === kind);
+    const of = events.filter((event) => event.kind === kind);
     const mornings = new Set(of.map(({ atMin }) => atMin));
-    for (const name of new Set(of.map((one) => one.name))) {
-      const ones = of.filter((one) => one.name === name);
+    for (const name of new Set(of.map((event) => event.name))) {
+      const ones = of.filter((event) => event.name === name);
       const when = `on ${ones.length} of ${mornings.size} mornings`;
       told.push({
         atMin: ones[0]!.atMin,

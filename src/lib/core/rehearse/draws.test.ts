@@ -4,9 +4,9 @@ import { deviation, drawn, keyOf } from './draws';
 describe('a draw', () => {
   it('is the same for the same question on every machine', () => {
     // Worked in another language: whole numbers of 32 bits leave no room for rounding.
-    expect([0, 1, 2].map((at) => Math.floor(drawn(2417, 0, keyOf('gust'), at) * 1e6))).toEqual([
-      280_970, 708_622, 248_021
-    ]);
+    expect(
+      [0, 1, 2].map((index) => Math.floor(drawn(2417, 0, keyOf('gust'), index) * 1e6))
+    ).toEqual([280_970, 708_622, 248_021]);
   });
 
   it('differs with the seed, the day, what it is about and which time it is', () => {
@@ -14,7 +14,7 @@ describe('a draw', () => {
     for (const seed of [1, 2])
       for (const day of [0, 1])
         for (const key of ['gust', 'radio'])
-          for (const at of [0, 1]) all.add(drawn(seed, day, keyOf(key), at));
+          for (const index of [0, 1]) all.add(drawn(seed, day, keyOf(key), index));
     expect(all.size).toBe(16);
   });
 
@@ -35,12 +35,11 @@ describe('a draw', () => {
 
   it('deviates by nothing on the mean and by one as the square root of its square', () => {
     const many = Array.from({ length: 20_000 }, (_, day) => deviation(3, day, keyOf('b'), 0));
-    const mean = many.reduce((sum, one) => sum + one, 0) / many.length;
+    const mean = many.reduce((sum, value) => sum + value, 0) / many.length;
     expect(Math.abs(mean)).toBeLessThan(0.03);
-    expect(Math.sqrt(many.reduce((sum, one) => sum + one * one, 0) / many.length)).toBeCloseTo(
-      1,
-      1
-    );
+    expect(
+      Math.sqrt(many.reduce((sum, value) => sum + value * value, 0) / many.length)
+    ).toBeCloseTo(1, 1);
     expect(Math.max(...many.map(Math.abs))).toBeLessThanOrEqual(3);
   });
 });

@@ -26,11 +26,11 @@ export function keyOf(text: string): number {
  * @param key what could happen and to whom, by `keyOf`
  * @param at which time it could happen: the number of a take, a scene, a piece
  */
-export function drawn(seed: number, day: number, key: number, at: number): number {
+export function drawn(seed: number, day: number, key: number, index: number): number {
   let hash = mixed(seed + 0x9e3779b9);
   hash = mixed(hash ^ (day + 0x7f4a7c15));
   hash = mixed(hash ^ key);
-  hash = mixed(hash ^ (at + 0x1b873593));
+  hash = mixed(hash ^ (index + 0x1b873593));
   return (hash >>> 0) / 2 ** 32;
 }
 
@@ -38,10 +38,10 @@ export function drawn(seed: number, day: number, key: number, at: number): numbe
  * How far off a middle value comes out, in standard deviations: nearly a normal spread, never past three. The sum
  * of three even draws, for it is exact on every machine.
  */
-export function deviation(seed: number, day: number, key: number, at: number): number {
+export function deviation(seed: number, day: number, key: number, index: number): number {
   const sum =
-    drawn(seed, day, key, 3 * at) +
-    drawn(seed, day, key, 3 * at + 1) +
-    drawn(seed, day, key, 3 * at + 2);
+    drawn(seed, day, key, 3 * index) +
+    drawn(seed, day, key, 3 * index + 1) +
+    drawn(seed, day, key, 3 * index + 2);
   return (sum - 1.5) * 2;
 }

@@ -12,10 +12,10 @@ describe('how a body warms', () => {
   );
 
   it('is quicker in warm air and slower with a fan', () => {
-    const at = (more: object) => minutesUntil(20, heatCurve({ ...sheet, ...more }, 0.5), 60);
-    expect(at({ airC: 35 })).toBeLessThan(30);
+    const atValue = (more: object) => minutesUntil(20, heatCurve({ ...sheet, ...more }, 0.5), 60);
+    expect(atValue({ airC: 35 })).toBeLessThan(30);
     // The fan leaves half of the rise: 60 °C is never met.
-    expect(at({ load: 0.5 })).toBe(Infinity);
+    expect(atValue({ load: 0.5 })).toBe(Infinity);
   });
 
   it('follows a curve that can be gone along in steps', () => {

@@ -94,7 +94,7 @@ export function lessonsOf({
     chances: [...tallied].flatMap(([chance, { opportunities, happened }]): ChanceLesson[] => {
       if (opportunities === 0 || chances[chance].isSpread) return [];
       const beforePercent =
-        rehearsal?.chances?.find((one) => one.chance === chance)?.percent ??
+        rehearsal?.chances?.find((own) => own.chance === chance)?.percent ??
         chances[chance].percent;
       return [
         {
@@ -229,7 +229,7 @@ export function draftLog(
 ): DayLog {
   const could = opportunitiesOf(plan, asPlanned);
   const { scenes, devices, pieces, days } = plan;
-  const judged = angles.filter(({ scene }) => scenes.some((one) => one.id === scene.id));
+  const judged = angles.filter(({ scene }) => scenes.some((filmed) => filmed.id === scene.id));
   return {
     id,
     date,
@@ -257,8 +257,8 @@ export function draftLog(
 
 function firstUse(plan: DayPlan, device: number): { watts: number; cold: number } | undefined {
   for (const { filming, uses, cold } of plan.scenes)
-    for (const one of [...filming, ...uses])
-      if (one.device === device) return { watts: one.watts, cold };
+    for (const part of [...filming, ...uses])
+      if (part.device === device) return { watts: part.watts, cold };
   return undefined;
 }
 
@@ -267,8 +267,8 @@ function usedParts(judged: readonly AngleJudgement[], days: number): PartUse[] {
   for (const { rig, scene, angle } of judged)
     for (const { gear, line } of partsOfScene(rig)) {
       const minutes = recordedMinOf(scene, angle) * days;
-      const one = used.get(gear.id);
-      if (one) one.minutes += minutes;
+      const use = used.get(gear.id);
+      if (use) use.minutes += minutes;
       else
         used.set(gear.id, {
           gearId: gear.id,
@@ -307,8 +307,8 @@ export function wearOf(
   const wear = new Map<string, Omit<PartWear, 'ageMonths' | 'isAgeSinceFirstDay'>>();
   for (const { date, used } of logbook)
     for (const { gearId, name, minutes } of used) {
-      const one = wear.get(gearId);
-      if (!one)
+      const worn = wear.get(gearId);
+      if (!worn)
         wear.set(gearId, {
           gearId,
           name,
@@ -318,17 +318,17 @@ export function wearOf(
           lastOn: date
         });
       else {
-        one.days += 1;
-        one.hours += minutes / 60;
-        if (date < one.firstOn) one.firstOn = date;
-        if (date > one.lastOn) one.lastOn = date;
+        worn.days += 1;
+        worn.hours += minutes / 60;
+        if (date < worn.firstOn) worn.firstOn = date;
+        if (date > worn.lastOn) worn.lastOn = date;
       }
     }
-  const aged = [...wear.values()].map((one): PartWear => {
-    const bought = boughtOn.get(one.gearId);
-    const since = bought ?? one.firstOn;
+  const aged = [...wear.values()].map((worn): PartWear => {
+    const bought = boughtOn.get(worn.gearId);
+    const since = bought ?? worn.firstOn;
     return {
-      ...one,
+      ...worn,
       ageMonths: monthsSince(since, today),
       isAgeSinceFirstDay: bought === undefined
     };

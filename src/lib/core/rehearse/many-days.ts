@@ -133,7 +133,7 @@ class Tally {
       whole: wilson(this.byLost[0]!, days),
       meanLost: { mean, low: Math.max(0, mean - half), high: mean + half },
       blames: [...this.blames.values()]
-        .map((one) => ({ ...one }))
+        .map((blame) => ({ ...blame }))
         .sort(
           (a, b) =>
             b.takes - a.takes ||

@@ -40,7 +40,7 @@ describe('a night at a socket', () => {
       [1, 1],
       [1, 2],
       [1, 3]
-    ].map((one) => [...one, 'battery empty']);
+    ].map((row) => [...row, 'battery empty']);
     expect(lostOf(twoDays())).toEqual(three);
     expect(lostOf(twoDays({ bays: [{ type: 'Reef', watts: 20 }] }))).toEqual(three);
     const forgotten = runDay(

@@ -73,7 +73,7 @@ describe('what is kept already', () => {
     // What is put on the list stands beside what was there.
     const after = applyAct(project, all!.act);
     expect(after.rehearsal!.habits).toEqual(['charged while there is a socket', ...all!.habits]);
-    for (const { act, costMinor } of list.filter((one) => one.costMinor > 0)) {
+    for (const { act, costMinor } of list.filter((saving) => saving.costMinor > 0)) {
       const bought = applyAct(project, act);
       const before = judged(project).money.firmMinor;
       expect(judged(bought).money.firmMinor - before).toBe(costMinor);

@@ -83,7 +83,7 @@ describe('every chance', () => {
           .map((take) => take.cause)
       );
       if (cause === undefined) {
-        for (const one of found) expect(['battery empty', 'no time left']).toContain(one);
+        for (const cause of found) expect(['battery empty', 'no time left']).toContain(cause);
       } else expect([...found]).toEqual([cause]);
     }
   );
@@ -135,14 +135,14 @@ describe('every figure nobody states', () => {
   function runsWithout(
     project: Project,
     gone: ReadonlyMap<GearItem, readonly string[]>,
-    at: number
+    index: number
   ) {
     const acts = [...gone].map(([gear, fields]): Act => ({
       type: 'put gear',
       gear: silenced(gear, fields)
     }));
     const plan = planOf(applyAct(project, { type: 'batch', acts }));
-    const shown = showDay(plan, { seed: 1, day: at });
+    const shown = showDay(plan, { seed: 1, day: index });
     const what = [...gone].map(([gear, fields]) => `${gear.id} without ${fields.join(' and ')}`);
     expect(Number.isFinite(shown.endsAtMin), what.join(', ')).toBe(true);
     const words = JSON.stringify([dayStory(shown), plan.unsaid]);
@@ -176,14 +176,14 @@ describe('every figure nobody states', () => {
         statableFields(gear).map((field) => ({ gear, field }))
       );
       for (let index = 0; index < 150; index++) {
-        const [one, other] = [random.of(all), random.of(all)];
+        const [first, other] = [random.of(all), random.of(all)];
         project.rehearsal = { daysInARow: 1 + (index % 3) };
         runsWithout(
           project,
-          one.gear === other.gear
-            ? new Map([[one.gear, [one.field, other.field]]])
+          first.gear === other.gear
+            ? new Map([[first.gear, [first.field, other.field]]])
             : new Map([
-                [one.gear, [one.field]],
+                [first.gear, [first.field]],
                 [other.gear, [other.field]]
               ]),
           index
@@ -273,12 +273,12 @@ describe('more of a thing', () => {
 
   it('halved draw or shorter takes lose no more either', () => {
     for (const watts of [6, 10, 18]) {
-      const at = (w: number, minutes: number) =>
+      const atLoad = (w: number, minutes: number) =>
         runDay(
           day({ scenes: [scene({ filming: [filming({ watts: w, minutes })], takeMin: minutes })] })
         ).lost.length;
-      expect(at(watts / 2, 25)).toBeLessThanOrEqual(at(watts, 25));
-      expect(at(watts, 12)).toBeLessThanOrEqual(at(watts, 25));
+      expect(atLoad(watts / 2, 25)).toBeLessThanOrEqual(atLoad(watts, 25));
+      expect(atLoad(watts, 12)).toBeLessThanOrEqual(atLoad(watts, 25));
     }
   });
 });

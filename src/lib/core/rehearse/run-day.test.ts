@@ -97,12 +97,12 @@ describe('cards, heat and the clock', () => {
   it('change cards before a take that would not fit, and lose what no card takes', () => {
     const plan = day({
       ...full,
-      cards: [0, 1].map((at) => ({
+      cards: [0, 1].map((index) => ({
         lineId: 'card',
-        name: `Card ${at}`,
+        name: `Card ${index}`,
         gigabytes: 12,
         isBuiltIn: false,
-        key: at
+        key: index
       })),
       recordings: [{ lineId: 'camera', name: 'Camera', cards: [0, 1] }],
       scenes: [scene({ filming: [filming({ recording: 0, gigabytesPerMin: 0.2 })] })]
@@ -314,24 +314,24 @@ const anyDay = fc
     share: fc.constantFrom(0, 0.2, 1),
     rate: fc.constantFrom(0, 0.1, 0.9)
   })
-  .map((one): DayPlan =>
+  .map((variant): DayPlan =>
     day({
-      days: one.days,
-      hasSocketAtNight: one.hasSocketAtNight,
-      copyGbPerMin: one.copyGbPerMin,
-      pieces: one.capacities.map((capacity, index) => battery(index, capacity)),
-      banks: [{ lineId: 'bank', name: 'Bank', wattHours: one.bankWh }],
+      days: variant.days,
+      hasSocketAtNight: variant.hasSocketAtNight,
+      copyGbPerMin: variant.copyGbPerMin,
+      pieces: variant.capacities.map((capacity, index) => battery(index, capacity)),
+      banks: [{ lineId: 'bank', name: 'Bank', wattHours: variant.bankWh }],
       devices: [
         device({
-          pieces: one.capacities.map((_, index) => index),
-          banks: [{ bank: 0, shareWh: one.bankWh }]
+          pieces: variant.capacities.map((_, index) => index),
+          banks: [{ bank: 0, shareWh: variant.bankWh }]
         }),
         device({
           lineId: 'mic',
           name: 'Mic',
           key: keyOf('mic'),
           canBeLeftOn: true,
-          pieces: one.capacities.map((_, index) => index)
+          pieces: variant.capacities.map((_, index) => index)
         })
       ],
       cards: [20, 8].map((gigabytes, index) => ({
@@ -344,26 +344,26 @@ const anyDay = fc
       recordings: [{ lineId: 'camera', name: 'Camera', cards: [0, 1] }],
       scenes: [
         scene({
-          takes: one.takes,
-          takeMin: one.minutes,
-          cold: one.cold,
-          hasSocket: one.hasSocket,
+          takes: variant.takes,
+          takeMin: variant.minutes,
+          cold: variant.cold,
+          hasSocket: variant.hasSocket,
           filming: [
             filming({
-              minutes: one.minutes,
-              watts: one.watts,
+              minutes: variant.minutes,
+              watts: variant.watts,
               recording: 0,
-              gigabytesPerMin: one.rate
+              gigabytesPerMin: variant.rate
             })
           ],
-          uses: [{ device: 1, watts: 2, minutes: one.minutes }]
+          uses: [{ device: 1, watts: 2, minutes: variant.minutes }]
         })
       ],
       bays: [{ type: 'Knot', watts: 8 }],
-      sunAndCarWhPerDay: one.sun,
-      habits: new Set(one.hasSocket ? (['charged while there is a socket'] as const) : []),
+      sunAndCarWhPerDay: variant.sun,
+      habits: new Set(variant.hasSocket ? (['charged while there is a socket'] as const) : []),
       chances: Object.fromEntries(
-        Object.keys(noChance).map((chance) => [chance, one.share])
+        Object.keys(noChance).map((chance) => [chance, variant.share])
       ) as DayPlan['chances'],
       lunchMin: 30
     })

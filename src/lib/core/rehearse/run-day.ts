@@ -129,12 +129,12 @@ class DayRun {
     this.witness?.levels(this.clock, state);
   }
 
-  private playScene(scene: PlannedScene, at: number): void {
+  private playScene(scene: PlannedScene, sceneIndex: number): void {
     const { plan } = this;
     this.leftOn.fill(false);
-    this.waitFor(scene, at);
+    this.waitFor(scene, sceneIndex);
     const setUpMin = scene.setUpMin * plan.setUpFactor;
-    this.pass('set-up', setUpMin * this.luck.spread('set-up spread', scene.key), at, -1);
+    this.pass('set-up', setUpMin * this.luck.spread('set-up spread', scene.key), sceneIndex, -1);
     this.off.clear();
     for (const [place, { key }] of scene.switches.entries())
       if (this.luck.happens('switch left off', key ^ scene.key, 0)) this.off.add(place);
@@ -148,23 +148,23 @@ class DayRun {
     for (let take = 0; take < scene.takes; take++) {
       if (this.clock - this.day * DAY_MIN > plan.endsAtMin + CRUMB) {
         this.tellTooLate(scene, take);
-        this.lose(at, take, 'no time left', undefined, undefined, this.clock);
+        this.lose(sceneIndex, take, 'no time left', undefined, undefined, this.clock);
         continue;
       }
-      this.playTake(scene, at, take, curves);
-      if (take < scene.takes - 1) this.between(scene, at, take);
+      this.playTake(scene, sceneIndex, take, curves);
+      if (take < scene.takes - 1) this.between(scene, sceneIndex, take);
     }
     for (const [device, isOn] of this.leftOn.entries())
       if (isOn) this.tell('left on', plan.devices[device]!.lineId, plan.devices[device]!.name);
-    this.pass('tear-down', scene.setUpMin * usualDay.tearDownShare, at, -1);
-    if (!this.hadLunch && this.isLunchTime()) this.between(scene, at, -1);
+    this.pass('tear-down', scene.setUpMin * usualDay.tearDownShare, sceneIndex, -1);
+    if (!this.hadLunch && this.isLunchTime()) this.between(scene, sceneIndex, -1);
   }
 
   /** Until the light is there, or the guests; whoever waits long enough has eaten too. */
-  private waitFor(scene: PlannedScene, at: number): void {
+  private waitFor(scene: PlannedScene, sceneIndex: number): void {
     const wait = scene.notBeforeMin - (this.clock - this.day * DAY_MIN);
     if (wait <= 0) return;
-    this.pass('waiting', wait, at, -1);
+    this.pass('waiting', wait, sceneIndex, -1);
     if (wait >= this.plan.lunchMin && this.isLunchTime()) this.hadLunch = true;
   }
 
@@ -172,32 +172,38 @@ class DayRun {
     return this.clock - this.day * DAY_MIN >= this.plan.lunchAtMin;
   }
 
-  private between(scene: PlannedScene, at: number, take: number): void {
+  private between(scene: PlannedScene, sceneIndex: number, take: number): void {
     const isLunch = !this.hadLunch && this.isLunchTime();
     if (isLunch) this.hadLunch = true;
-    this.pass(isLunch ? 'lunch' : 'pause', isLunch ? this.plan.lunchMin : scene.pauseMin, at, take);
+    this.pass(
+      isLunch ? 'lunch' : 'pause',
+      isLunch ? this.plan.lunchMin : scene.pauseMin,
+      sceneIndex,
+      take
+    );
   }
 
   private playTake(
     scene: PlannedScene,
-    at: number,
+    sceneIndex: number,
     take: number,
     curves: readonly (HeatCurve | undefined)[]
   ): void {
     const { plan, state } = this;
-    for (const one of scene.filming) if (one.device >= 0) this.checkBattery(one, scene, at, take);
-    for (const use of scene.uses) this.checkBattery(use, scene, at, take);
-    for (const one of scene.filming) {
-      this.checkCard(one, at, take);
-      this.coolDown(one, at, take);
+    for (const camera of scene.filming)
+      if (camera.device >= 0) this.checkBattery(camera, scene, sceneIndex, take);
+    for (const use of scene.uses) this.checkBattery(use, scene, sceneIndex, take);
+    for (const camera of scene.filming) {
+      this.checkCard(camera, sceneIndex, take);
+      this.coolDown(camera, sceneIndex, take);
     }
     const began = this.clock;
     const faults: Fault[] = [];
     for (const { lineId, name } of scene.unpowered)
       faults.push({ cause: 'no power', lineId, name, after: 0 });
     let minutes = scene.filming.length === 0 ? scene.takeMin : 0;
-    for (const [place, one] of scene.filming.entries())
-      minutes = Math.max(minutes, this.film(one, curves[place], scene, faults));
+    for (const [place, camera] of scene.filming.entries())
+      minutes = Math.max(minutes, this.film(camera, curves[place], scene, faults));
     for (const use of scene.uses) {
       const { lineId, name, losesTakes } = plan.devices[use.device]!;
       if (this.isOff(scene, use.device)) continue;
@@ -209,9 +215,9 @@ class DayRun {
       if (losesTakes) faults.push({ cause: 'battery empty', lineId, name, after: can });
     }
     this.clock = began + minutes;
-    this.witness?.segment('take', began, this.clock, at, take);
+    this.witness?.segment('take', began, this.clock, sceneIndex, take);
     this.witness?.levels(this.clock, state);
-    this.judgeTake(scene, at, take, began, faults);
+    this.judgeTake(scene, sceneIndex, take, began, faults);
     this.lookBack(scene, take);
   }
 
@@ -223,25 +229,25 @@ class DayRun {
   /** What the take was lost to, if it was: what was wrong from its first moment before what broke it off. */
   private judgeTake(
     scene: PlannedScene,
-    at: number,
+    sceneIndex: number,
     take: number,
     began: number,
     faults: readonly Fault[]
   ): void {
     const [place] = this.off;
     if (scene.filming.length === 0)
-      return this.lose(at, take, 'no camera', undefined, undefined, began);
+      return this.lose(sceneIndex, take, 'no camera', undefined, undefined, began);
     if (place !== undefined) {
       const { lineId, name } = scene.switches[place]!;
-      return this.lose(at, take, 'switch left off', lineId, name, began);
+      return this.lose(sceneIndex, take, 'switch left off', lineId, name, began);
     }
     if (this.isSetWrong)
-      return this.lose(at, take, 'setting left wrong', undefined, undefined, began);
+      return this.lose(sceneIndex, take, 'setting left wrong', undefined, undefined, began);
     let first: Fault | undefined;
     for (const fault of faults) if (!first || fault.after < first.after) first = fault;
     if (first) {
       const { cause, lineId, name, after } = first;
-      return this.lose(at, take, cause, lineId, name, began + after);
+      return this.lose(sceneIndex, take, cause, lineId, name, began + after);
     }
     if (
       scene.usesRadio &&
@@ -252,7 +258,7 @@ class DayRun {
         dropOutShare(this.plan.chances['radio drop-out'], scene.radioStretch)
       )
     )
-      return this.lose(at, take, 'radio drop-out', undefined, undefined, began);
+      return this.lose(sceneIndex, take, 'radio drop-out', undefined, undefined, began);
     if (
       scene.isOutdoors &&
       this.luck.happens(
@@ -262,14 +268,14 @@ class DayRun {
         (this.plan.chances.gust * scene.windMps) / GUST_AT_MPS
       )
     )
-      return this.lose(at, take, 'gust', undefined, undefined, began);
+      return this.lose(sceneIndex, take, 'gust', undefined, undefined, began);
     const gone = scene.filming.find(
       ({ recording, recordsTwice, key }) =>
         recording >= 0 &&
         this.luck.happens('file lost', key, take) &&
         (!recordsTwice || this.luck.happens('file lost', ~key, take))
     );
-    if (gone) this.lose(at, take, 'file lost', gone.lineId, gone.name, this.clock);
+    if (gone) this.lose(sceneIndex, take, 'file lost', gone.lineId, gone.name, this.clock);
   }
 
   /** A fault is noticed when a take is played back, or else by and by. */
@@ -313,7 +319,7 @@ class DayRun {
   private checkBattery(
     { device, watts, minutes }: Pick<Use, 'device' | 'watts' | 'minutes'>,
     scene: PlannedScene,
-    at: number,
+    sceneIndex: number,
     take: number
   ): void {
     const { plan, state } = this;
@@ -323,26 +329,32 @@ class DayRun {
     if (state.insertBest(device)) {
       this.witness?.levels(this.clock, state);
       this.tell('swap', lineId, name);
-      this.pass('pause', SWAP_MIN, at, take);
+      this.pass('pause', SWAP_MIN, sceneIndex, take);
     }
     if (scene.hasSocket && plan.habits.has('charged while there is a socket'))
-      this.waitForCharge(device, (watts * minutes) / 60 / scene.cold, at, take);
+      this.waitForCharge(device, (watts * minutes) / 60 / scene.cold, sceneIndex, take);
   }
 
   /** Nothing in the bag lasts through the take, and there is a socket: one waits until it does, but not all day. */
-  private waitForCharge(device: number, neededWh: number, at: number, take: number): void {
+  private waitForCharge(device: number, neededWh: number, sceneIndex: number, take: number): void {
     const { state } = this;
     const piece = state.inserted[device]!;
     if (piece < 0) return;
     const wanting = Math.min(neededWh, state.full[piece]!) - state.held[piece]!;
     const watts = bayWattsFor(state, piece);
     if (wanting <= 0 || watts === 0) return;
-    this.pass('charging', Math.min(MOST_WAITED_MIN, (60 * wanting) / watts), at, take, piece);
+    this.pass(
+      'charging',
+      Math.min(MOST_WAITED_MIN, (60 * wanting) / watts),
+      sceneIndex,
+      take,
+      piece
+    );
   }
 
   private checkCard(
     { recording, gigabytesPerMin, minutes }: Filming,
-    at: number,
+    sceneIndex: number,
     take: number
   ): void {
     const { state, plan } = this;
@@ -354,13 +366,13 @@ class DayRun {
       plan.recordings[recording]!.lineId,
       plan.cards[state.cardIn[recording]!]!.name
     );
-    this.pass('pause', SWAP_MIN, at, take);
+    this.pass('pause', SWAP_MIN, sceneIndex, take);
   }
 
   /** One that has switched itself off is waited for. */
-  private coolDown({ heat, heatAt }: Filming, at: number, take: number): void {
+  private coolDown({ heat, heatAt }: Filming, sceneIndex: number, take: number): void {
     const wait = heat ? this.heat.minutesToRestart(heatAt, heat.airC) : 0;
-    if (Number.isFinite(wait)) this.pass('cooling', wait, at, take);
+    if (Number.isFinite(wait)) this.pass('cooling', wait, sceneIndex, take);
   }
 
   /** Lets one camera roll. @returns minutes it ran */
@@ -405,12 +417,12 @@ class DayRun {
   private pass(
     kind: SegmentKind,
     minutes: number,
-    at: number,
+    sceneIndex: number,
     take: number,
     waitedFor?: number
   ): void {
     const { plan, state } = this;
-    const scene = plan.scenes[at];
+    const scene = plan.scenes[sceneIndex];
     if (minutes <= 0 || !scene) return;
     const from = this.clock;
     this.clock += minutes;
@@ -425,7 +437,7 @@ class DayRun {
     if (scene.hasSocket && kind !== 'carried' && plan.habits.has('charged while there is a socket'))
       // Over lunch the battery in the camera goes into the charger too.
       chargeInBays(state, minutes, kind === 'lunch', waitedFor);
-    this.witness?.segment(kind, from, this.clock, at, take);
+    this.witness?.segment(kind, from, this.clock, sceneIndex, take);
     this.witness?.levels(this.clock, state);
   }
 
@@ -452,7 +464,7 @@ class DayRun {
     const { plan, state } = this;
     const awakeMin = Math.min(EVENING_MIN, minutes);
     const forgotten = (chance: ChanceId, ones: readonly { key: number }[]) =>
-      new Set([...ones.keys()].filter((at) => this.luck.happens(chance, ones[at]!.key, 0)));
+      new Set([...ones.keys()].filter((place) => this.luck.happens(chance, ones[place]!.key, 0)));
     chargeAtHome(state, plan, minutes, awakeMin, forgotten('battery not charged', plan.pieces));
     copyOvernight(state, minutes, awakeMin, forgotten('card not emptied', plan.cards));
     for (const device of plan.devices.keys()) state.insertBest(device);

@@ -169,7 +169,7 @@ function mostlySaved(
   let most = 0;
   let found: Pick<Blame, 'cause' | 'lineId'> | undefined;
   for (const { cause, lineId, takes } of before) {
-    const rest = after.find((one) => one.cause === cause && one.lineId === lineId)?.takes ?? 0;
+    const rest = after.find((lost) => lost.cause === cause && lost.lineId === lineId)?.takes ?? 0;
     if (takes - rest <= most) continue;
     most = takes - rest;
     found = { cause, lineId };
@@ -251,7 +251,7 @@ const ORDER_LABEL = 'Another order of scenes';
 /** Of all orders that save something the best alone is told. */
 function onlyBestOrder(list: readonly Saving[]): Saving[] {
   const first = list.find(({ label }) => label === ORDER_LABEL);
-  return list.filter((one) => one.label !== ORDER_LABEL || one === first);
+  return list.filter((saving) => saving.label !== ORDER_LABEL || saving === first);
 }
 
 const habitLabel = (habit: HabitId): string => habit[0]!.toUpperCase() + habit.slice(1);
@@ -345,12 +345,17 @@ function paidAttempts(
         shelf,
         project,
         'charger',
-        (one) => one.batteryType === type
+        (gear) => gear.batteryType === type
       ).slice(0, 1))
         addNew(gear, 'fills batteries where there is a socket');
   }
   if (starved.length > 0)
-    for (const gear of cheapestOf(shelf, project, 'power bank', (one) => one.energyWh !== undefined)
+    for (const gear of cheapestOf(
+      shelf,
+      project,
+      'power bank',
+      (gear) => gear.energyWh !== undefined
+    )
       .filter(({ id }) => !kit.of('power bank').some((part) => part.gear.id === id))
       .slice(0, MOST_TRIED * 2))
       addNew(gear, wattHours(gear));

@@ -99,7 +99,7 @@ describe('worked examples', () => {
       expect(pairs.length).toBeGreaterThan(0);
       for (const { value, within } of pairs)
         expect(
-          got.some((one) => Math.abs(one - value) <= within),
+          got.some((number) => Math.abs(number - value) <= within),
           `${String(got)} for ${value}`
         ).toBe(true);
     }
@@ -127,7 +127,7 @@ describe('a number that is none', () => {
           result = relation(...moved);
         } catch (error) {
           expect(error, String(error)).toSatisfy(
-            (one) => one instanceof RelationError || one instanceof MoneyError
+            (error) => error instanceof RelationError || error instanceof MoneyError
           );
           continue;
         }
@@ -147,7 +147,7 @@ describe('a number that is none', () => {
           result = relation(...spoilt);
         } catch (error) {
           expect(error, String(error)).toSatisfy(
-            (one) => one instanceof RelationError || one instanceof MoneyError
+            (error) => error instanceof RelationError || error instanceof MoneyError
           );
           continue;
         }

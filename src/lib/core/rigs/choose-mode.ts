@@ -11,8 +11,8 @@ export function chooseMode(
   { fps, pixelsAcross }: Pick<Scene, 'fps' | 'pixelsAcross'>
 ): RecordingMode | undefined {
   const chosen = chosenModes(modes);
-  for (const one of chosen)
-    if (one.fps === fps && one.pixelsAcross === pixelsAcross) return one.mode;
+  for (const mode of chosen)
+    if (mode.fps === fps && mode.pixelsAcross === pixelsAcross) return mode.mode;
   const mode = findMode(modes, fps, pixelsAcross);
   chosen.push({ fps, pixelsAcross, mode });
   return mode;

@@ -12,7 +12,7 @@ function lensesFor(kit: Kit, body: PlacedRig['body']): readonly UsedLens[] {
   // A lens that cannot come off is all there is for its body; the others are there for every body.
   const owner = body?.gear.builtInLens ? body : undefined;
   const found = lensesOf(kit);
-  for (const one of found) if (one.body === owner) return one.lenses;
+  for (const entry of found) if (entry.body === owner) return entry.lenses;
   const lenses = findLenses(kit, owner);
   found.push({ body: owner, lenses });
   return lenses;

@@ -76,7 +76,7 @@ export function* seekBestSpot(
       continue;
     }
     const there = after.angles.find(
-      (one) => one.scene.id === scene.id && one.angle.id === angle.id
+      (judged) => judged.scene.id === scene.id && judged.angle.id === angle.id
     );
     const value = there && figureOf(there.record, figure);
     if (value === undefined || !Number.isFinite(value)) continue;
@@ -84,12 +84,12 @@ export function* seekBestSpot(
       best = { distanceM, value, act: move.act };
   }
   if (!best) return undefined;
-  const at = Math.round(best.distanceM * 100);
+  const centimetres = Math.round(best.distanceM * 100);
   return {
     goal,
     ...best,
     before: now,
-    bindsBy: broken.get(at - 1) ?? broken.get(at + 1)
+    bindsBy: broken.get(centimetres - 1) ?? broken.get(centimetres + 1)
   };
 }
 const EQUAL = 1e-9;

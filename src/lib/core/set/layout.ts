@@ -163,20 +163,20 @@ export function layOut({ rig, record }: AngleJudgement): SetLayout {
 /** Where the other cameras stand: round the subject as far as somebody has said, else a little beside. */
 function otherCameras({ scene, angle }: PlacedRig, subject: Spot): OtherCamera[] {
   const own = turnOf(scene, angle);
-  return scene.angles.flatMap((one): OtherCamera[] => {
-    if (one === angle || looksDown(one) || isFlown(one)) return [];
-    const turnDeg = turnOf(scene, one) - own;
+  return scene.angles.flatMap((other): OtherCamera[] => {
+    if (other === angle || looksDown(other) || isFlown(other)) return [];
+    const turnDeg = turnOf(scene, other) - own;
     const turn = (turnDeg * Math.PI) / 180;
     return [
       {
-        angleId: one.id,
-        name: one.name,
+        angleId: other.id,
+        name: other.name,
         spot: {
-          x: -one.distanceM * Math.cos(turn),
-          y: one.distanceM * Math.sin(turn),
+          x: -other.distanceM * Math.cos(turn),
+          y: other.distanceM * Math.sin(turn),
           z: subject.z
         },
-        distanceM: one.distanceM,
+        distanceM: other.distanceM,
         turnDeg
       }
     ];
@@ -261,8 +261,10 @@ function lampsOnSet(
     const holder =
       role === 'key'
         ? lampStandOf(rig)
-        : held.find((one) => one.lamp === placed || (role === 'fill' && one.lamp.role === 'fill'))
-            ?.holder;
+        : held.find(
+            (holding) =>
+              holding.lamp === placed || (role === 'fill' && holding.lamp.role === 'fill')
+          )?.holder;
     return [
       {
         lamp,

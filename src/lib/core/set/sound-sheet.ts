@@ -52,7 +52,7 @@ export function soundAtEachPlace(
       patch: { micLineId: mic.line.id, micPlace: place }
     });
     const { record } = judgePlan(moved, activePlan(moved), shelf, { before }).angles.find(
-      (one) => one.scene.id === scene.id && one.angle.id === angle.id
+      (judged) => judged.scene.id === scene.id && judged.angle.id === angle.id
     )!;
     return {
       place,

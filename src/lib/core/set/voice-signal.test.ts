@@ -5,7 +5,7 @@ const RATE = 16_000;
 const dB = (power: number) => 10 * Math.log10(power);
 const power = (signal: Float32Array, from = 0, to = signal.length) => {
   let sum = 0;
-  for (let at = from; at < to; at++) sum += signal[at]! ** 2;
+  for (let index = from; index < to; index++) sum += signal[index]! ** 2;
   return sum / (to - from);
 };
 const dry = { directToReverberantDb: undefined, reverberationS: undefined };
@@ -16,9 +16,9 @@ const PAUSE = [1.5 * RATE, 2 * RATE] as const;
 describe('a voice-like sound', () => {
   it('is the same each time, and never loud', () => {
     const hearing = { speechToNoiseDb: 20, ...dry };
-    const one = voiceLike(RATE, 3, hearing);
-    expect(voiceLike(RATE, 3, hearing)).toEqual(one);
-    expect(Math.max(...one.map(Math.abs))).toBeCloseTo(0.25, 6);
+    const signal = voiceLike(RATE, 3, hearing);
+    expect(voiceLike(RATE, 3, hearing)).toEqual(signal);
+    expect(Math.max(...signal.map(Math.abs))).toBeCloseTo(0.25, 6);
   });
 
   it.each([5, 20, 35])('stands %i dB over the noise that is left in its pauses', (wanted) => {

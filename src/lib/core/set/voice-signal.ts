@@ -39,7 +39,7 @@ function dryVoice(rate: number, length: number): Float32Array {
   const strengths = Array.from({ length: HARMONICS }, (_, index) => {
     const hz = PITCH_HZ * (index + 1);
     return RESONANCES.reduce(
-      (sum, one) => sum + one.gain / (1 + ((hz - one.hz) / one.widthHz) ** 2),
+      (sum, formant) => sum + formant.gain / (1 + ((hz - formant.hz) / formant.widthHz) ** 2),
       0.02
     );
   });
@@ -51,7 +51,8 @@ function dryVoice(rate: number, length: number): Float32Array {
     const syllable = Math.max(0, Math.sin(Math.PI * SYLLABLES_HZ * t)) ** 1.5;
     const pause = Math.sin(2 * Math.PI * 0.45 * t) > -0.7 ? 1 : 0;
     let sum = 0;
-    for (let one = 0; one < HARMONICS; one++) sum += strengths[one]! * Math.sin(phase * (one + 1));
+    for (let harmonic = 0; harmonic < HARMONICS; harmonic++)
+      sum += strengths[harmonic]! * Math.sin(phase * (harmonic + 1));
     voice[index] = sum * syllable * pause;
   }
   return voice;
@@ -66,7 +67,8 @@ function lateSound(voice: Float32Array, rate: number, seconds: number): Float32A
     const delayS = 0.012 + (seconds - 0.012) * ((tap + 0.5 + 0.4 * random()) / taps);
     const gain = 10 ** ((-3 * delayS) / seconds) * (random() > 0 ? 1 : -1);
     const delay = Math.max(1, Math.round(delayS * rate));
-    for (let at = delay; at < late.length; at++) late[at] = late[at]! + gain * voice[at - delay]!;
+    for (let index = delay; index < late.length; index++)
+      late[index] = late[index]! + gain * voice[index - delay]!;
   }
   return late;
 }

@@ -22,7 +22,9 @@ export function judgeWhileDragged(
   const kept = angles.flatMap((angle) => (angle.scene.id === scene.id ? keepParts(angle) : []));
   const moved = applyAct(applyAct(project, { type: 'batch', acts: kept }), act);
   const alone = { ...moved, scenes: moved.scenes.filter(({ id }) => id === scene.id) };
-  return judgePlan(alone, activePlan(alone), shelf).angles.find((one) => one.angle.id === angle.id);
+  return judgePlan(alone, activePlan(alone), shelf).angles.find(
+    (other) => other.angle.id === angle.id
+  );
 }
 
 const keepParts = ({ rig, scene, angle }: AngleJudgement): Act => ({

@@ -19,10 +19,10 @@ export function cardSpaceOfDay({ rigs }: FilmingDay): SuppliesAndNeeds {
       continue;
     }
     const need = recordingGb(rate, minutesBeforeSocket(scene, angle));
-    const one = byLine.get(body.line.id);
-    if (one) {
-      one.need += need;
-      one.needInOneScene = Math.max(one.needInOneScene, need);
+    const used = byLine.get(body.line.id);
+    if (used) {
+      used.need += need;
+      used.needInOneScene = Math.max(used.needInOneScene, need);
       continue;
     }
     const cards = cardsInto(kit, body);

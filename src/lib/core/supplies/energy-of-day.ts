@@ -91,10 +91,10 @@ function consumersOf({ rigs }: FilmingDay): { consumers: Consumer[]; unknown: Ki
         continue;
       }
       const need = (watts * minutesBeforeSocket(rig.scene, rig.angle)) / 60;
-      const one = byLine.get(part.line.id);
-      if (one) {
-        one.need += need;
-        one.needInOneScene = Math.max(one.needInOneScene, need);
+      const used = byLine.get(part.line.id);
+      if (used) {
+        used.need += need;
+        used.needInOneScene = Math.max(used.needInOneScene, need);
       } else byLine.set(part.line.id, { part, need, needInOneScene: need });
     }
   return { consumers: [...byLine.values()], unknown: [...unknown] };
@@ -178,7 +178,10 @@ function leftInCold(scenes: FilmingDay['scenes']): number | undefined {
 }
 
 const scaled = (wh: number | undefined, ...by: (number | undefined)[]): number | undefined =>
-  by.reduce((sum, one) => (sum === undefined || one === undefined ? undefined : sum * one), wh);
+  by.reduce(
+    (sum, value) => (sum === undefined || value === undefined ? undefined : sum * value),
+    wh
+  );
 const healthOf = ({ otherMaker }: BatteryGear): number => (otherMaker ? AGED_HEALTH : 1);
 const piecesOf = ({ gear, line }: KitPart): string =>
   line.quantity === 1 ? gear.model : `${line.quantity} × ${gear.model}`;

@@ -80,7 +80,7 @@ describe('shares of a day’s supplies', () => {
       fc.property(days, ({ needs, supplies }) => {
         const { shares, taken } = fairShares(needs, supplies);
         supplies.forEach(({ amount }, from) => {
-          const sum = [...taken[from]!.values()].reduce((all, one) => all + one, 0);
+          const sum = [...taken[from]!.values()].reduce((all, value) => all + value, 0);
           expect(sum).toBeLessThanOrEqual(amount + 1e-5);
         });
         needs.forEach((need, index) => {
@@ -152,9 +152,9 @@ function bySets(needs: readonly number[], supplies: readonly Supply[]): number[]
       }
     }
     if (tight.length === 0) break;
-    for (const one of tight) shares[one] = least;
-    people = people.filter((one) => !tight.includes(one));
-    left = left.filter(({ reaches }) => !tight.some((one) => reaches.has(one)));
+    for (const person of tight) shares[person] = least;
+    people = people.filter((person) => !tight.includes(person));
+    left = left.filter(({ reaches }) => !tight.some((person) => reaches.has(person)));
   }
   return shares;
 }

@@ -52,7 +52,7 @@ export function maximise(
   const first = unknowns + rows;
   if (first < width) {
     const goal = new Float64Array(width + 1);
-    for (let at = first; at < width; at++) goal[at] = -1;
+    for (let index = first; index < width; index++) goal[index] = -1;
     const reached = climb(tableau, basis, goal, width, width);
     if (reached < -1e-7) return undefined;
     // A stand-in left in the basis is zero; it leaves where anything else can take its place.

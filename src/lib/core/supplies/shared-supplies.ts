@@ -59,8 +59,8 @@ export function shareOut(
     amount: amount ?? NaN,
     reaches: new Map(
       [...reaches].flatMap(([lineId, arrives]): [number, number][] => {
-        const at = place.get(lineId);
-        return at === undefined ? [] : [[at, arrives]];
+        const index = place.get(lineId);
+        return index === undefined ? [] : [[index, arrives]];
       })
     )
   }));

@@ -104,7 +104,7 @@ describe('any picture', () => {
             9
           );
           expect(found.histogram).toHaveLength(HISTOGRAM_STEPS);
-          expect(found.histogram.reduce((sum, one) => sum + one, 0)).toBeCloseTo(1, 9);
+          expect(found.histogram.reduce((sum, value) => sum + value, 0)).toBeCloseTo(1, 9);
           // A box over all of it sees what all of it is.
           expect(found.faceHistogram).toEqual(found.histogram);
           expect(found.faceLuma).toBeCloseTo(found.meanLuma, 9);

@@ -75,9 +75,9 @@ describe('the noise of a place from a take', () => {
 
   it('grows as the voice stands out less, decibel for decibel once nothing else counts', () => {
     const { record } = judged(demoProject()).angles[1]!;
-    const at = (over: number) => roomNoiseFrom(over, record)!;
-    expect(at(10)).toBeGreaterThan(at(20));
-    expect(at(0) - at(10)).toBeCloseTo(10, 1);
+    const atValue = (over: number) => roomNoiseFrom(over, record)!;
+    expect(atValue(10)).toBeGreaterThan(atValue(20));
+    expect(atValue(0) - atValue(10)).toBeCloseTo(10, 1);
     // Cleaner than the microphone itself can be: the place says nothing.
     expect(roomNoiseFrom(90, record)).toBeUndefined();
   });

@@ -93,7 +93,10 @@ function voiceOf(frames: number, sampleRate: number, fromS: number): Float32Arra
 }
 
 const mouth = (hz: number): number =>
-  FORMANTS.reduce((sum, [at, wide, gain]) => sum + gain / (1 + ((hz - at) / wide) ** 2), 0.05);
+  FORMANTS.reduce(
+    (sum, [index, wide, gain]) => sum + gain / (1 + ((hz - index) / wide) ** 2),
+    0.05
+  );
 
 /** Noise that falls towards the treble, as rooms have it. */
 function roomNoise(frames: number, seed: number): Float32Array {

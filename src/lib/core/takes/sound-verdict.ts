@@ -379,12 +379,12 @@ export function ownNoiseFrom(
 
 /** How one take differs from the first, most telling first. */
 export function differenceWords(
-  one: SoundMeasures,
+  measured: SoundMeasures,
   other: SoundMeasures,
   name: 'second' | 'third' = 'second'
 ): string[] {
   const words: string[] = [];
-  const { speechToNoiseDb: a } = one;
+  const { speechToNoiseDb: a } = measured;
   const { speechToNoiseDb: b } = other;
   if (a !== undefined && b !== undefined)
     words.push(
@@ -396,11 +396,11 @@ export function differenceWords(
     );
   else if (a !== undefined || b !== undefined)
     words.push(`Only the ${a !== undefined ? 'first' : name} has a voice that stands out.`);
-  const peaks = other.voicePeakDb - one.voicePeakDb;
+  const peaks = other.voicePeakDb - measured.voicePeakDb;
   if (Math.abs(peaks) >= SURE_DB)
     words.push(`Its peaks are ${minus(Math.abs(peaks), 0)} dB ${peaks > 0 ? 'higher' : 'lower'}.`);
   for (const [measures, which] of [
-    [one, 'first'],
+    [measured, 'first'],
     [other, name]
   ] as const) {
     const row = humRow(measures);
@@ -410,11 +410,11 @@ export function differenceWords(
       );
     if (measures.clippedRuns > 0) words.push(`The ${which} is clipped.`);
   }
-  if (one.decay && other.decay) {
-    const longer = other.decay.reverberationS / one.decay.reverberationS;
+  if (measured.decay && other.decay) {
+    const longer = other.decay.reverberationS / measured.decay.reverberationS;
     if (longer > 1 + SURE_SHARE || longer < 1 / (1 + SURE_SHARE))
       words.push(
-        `The ${name} rings for ${other.decay.reverberationS.toFixed(2)} s, the first for ${one.decay.reverberationS.toFixed(2)}.`
+        `The ${name} rings for ${other.decay.reverberationS.toFixed(2)} s, the first for ${measured.decay.reverberationS.toFixed(2)}.`
       );
   }
   return words;

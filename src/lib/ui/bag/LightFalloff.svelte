@@ -25,11 +25,11 @@
       need === undefined
     )
       return undefined;
-    const at = (distance: number) =>
+    const illuminanceAt = (distance: number) =>
       lampIlluminanceLx(illuminanceAt1mLx, 1, sourceRadiusM, distance, 0, lamp.angleDeg);
     const x = scaleLinear([nearest, farthest], [2, width - 2]);
     const y = scaleLog(
-      [Math.min(need, at(farthest)) * 0.7, Math.max(need, at(nearest)) * 1.3],
+      [Math.min(need, illuminanceAt(farthest)) * 0.7, Math.max(need, illuminanceAt(nearest)) * 1.3],
       [height - 4, 4]
     );
     const points = Array.from(
@@ -40,13 +40,13 @@
       path:
         line<number>(
           (d) => x(d),
-          (d) => y(at(d))
+          (d) => y(illuminanceAt(d))
         )(points) ?? '',
       dotX: x(Math.min(farthest, lamp.distanceM)),
-      dotY: y(at(Math.min(farthest, lamp.distanceM))),
+      dotY: y(illuminanceAt(Math.min(farthest, lamp.distanceM))),
       needY: y(need),
-      words: `${at(lamp.distanceM).toFixed(0)} lux at ${lengthWords(lamp.distanceM, units)}; ${need.toFixed(0)} lux wanted`,
-      have: at(lamp.distanceM),
+      words: `${illuminanceAt(lamp.distanceM).toFixed(0)} lux at ${lengthWords(lamp.distanceM, units)}; ${need.toFixed(0)} lux wanted`,
+      have: illuminanceAt(lamp.distanceM),
       distance: lamp.distanceM
     };
   });

@@ -7,10 +7,10 @@ import type { Project } from '../../core/model/project';
 import { activePlan } from '../../core/model/active-plan';
 import { pocketSummaries, type PocketSummary } from './pocket-summary';
 
-function summaries(project: Project, at: number): Record<string, PocketSummary> {
+function summaries(project: Project, index: number): Record<string, PocketSummary> {
   const judgement = judgePlan(project, activePlan(project), shelfOf(project));
   return Object.fromEntries(
-    pockets.map((pocket) => [pocket, pocketSummaries[pocket](judgement.angles[at]!, judgement)])
+    pockets.map((pocket) => [pocket, pocketSummaries[pocket](judgement.angles[index]!, judgement)])
   );
 }
 
@@ -85,8 +85,8 @@ describe('what a pocket says beneath its parts', () => {
   });
 
   it('never fills a bar past its ends', () => {
-    for (const at of [0, 1, 2])
-      for (const { filled } of Object.values(summaries(demoProject(), at)))
+    for (const index of [0, 1, 2])
+      for (const { filled } of Object.values(summaries(demoProject(), index)))
         if (filled !== undefined) {
           expect(filled).toBeGreaterThanOrEqual(0);
           expect(filled).toBeLessThanOrEqual(1);

@@ -86,7 +86,7 @@
   );
 
   function setNice(want: SceneWant, on: boolean) {
-    const rest = nice.filter((one) => one !== want);
+    const rest = nice.filter((other) => other !== want);
     const now = on ? [...rest, want] : rest;
     onscene({ niceToHave: now.length > 0 ? now : undefined });
   }

@@ -36,20 +36,20 @@
   const money = (minor: number) => formatMoney(minor, currency, { short: true });
 
   /** The seam after pocket `at` moved to a place on the bar; its two pockets share what they had. */
-  function moved(at: number, toMinor: number): number[] {
-    const before = at === 0 ? 0 : seams[at - 1]!;
-    const both = now[at]! + now[at + 1]!;
+  function moved(index: number, toMinor: number): number[] {
+    const before = index === 0 ? 0 : seams[index - 1]!;
+    const both = now[index]! + now[index + 1]!;
     const left = Math.min(both, Math.max(0, Math.round((toMinor - before) / step) * step));
     const next = [...now];
-    next[at] = left;
-    next[at + 1] = both - left;
+    next[index] = left;
+    next[index + 1] = both - left;
     return next;
   }
 
-  function keep(at: number, next: readonly number[]) {
+  function keep(index: number, next: readonly number[]) {
     onset([
-      { pocket: order[at]!, limitMinor: next[at]! },
-      { pocket: order[at + 1]!, limitMinor: next[at + 1]! }
+      { pocket: order[index]!, limitMinor: next[index]! },
+      { pocket: order[index + 1]!, limitMinor: next[index + 1]! }
     ]);
   }
 
@@ -58,26 +58,26 @@
     dragged = [...now];
   }
 
-  function onpointermove(event: PointerEvent, at: number) {
+  function onpointermove(event: PointerEvent, index: number) {
     if (!dragged || !bar) return;
     const box = bar.getBoundingClientRect();
     const kept = LEAST_PX * order.length;
-    const along = event.clientX - box.left - LEAST_PX * (at + 1);
-    dragged = moved(at, (along / Math.max(1, box.width - kept)) * whole);
+    const along = event.clientX - box.left - LEAST_PX * (index + 1);
+    dragged = moved(index, (along / Math.max(1, box.width - kept)) * whole);
   }
 
-  function onpointerup(at: number) {
-    if (dragged) keep(at, dragged);
+  function onpointerup(index: number) {
+    if (dragged) keep(index, dragged);
     dragged = undefined;
   }
 
-  function onkeydown(event: KeyboardEvent, at: number) {
+  function onkeydown(event: KeyboardEvent, index: number) {
     const by = { ArrowLeft: -step, ArrowRight: step, PageDown: -10 * step, PageUp: 10 * step }[
       event.key
     ];
     if (by === undefined) return;
     event.preventDefault();
-    keep(at, moved(at, seams[at]! + by));
+    keep(index, moved(index, seams[index]! + by));
   }
 </script>
 

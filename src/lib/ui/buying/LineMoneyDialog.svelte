@@ -9,7 +9,7 @@
 
   /** What a line costs besides its price, what comes back of it, and what a sum by hand says is left. */
   interface Props {
-    one: StatementLine | undefined;
+    statement: StatementLine | undefined;
     currency: string;
     onchange: (patch: Partial<Omit<PlanLine, 'id'>>) => void;
     /** Told once it is seen for so little. */
@@ -17,10 +17,12 @@
     onalert?: (atMostMinor: number | undefined) => void;
     onclose: () => void;
   }
-  const { one, currency, onchange, alertMinor, onalert, onclose }: Props = $props();
+  const { statement, currency, onchange, alertMinor, onalert, onclose }: Props = $props();
 
   const DAY = /^\d{4}-\d{2}-\d{2}$/;
-  const name = $derived(one?.gear ? fullName(one.gear) : (one?.line.gearId ?? ''));
+  const name = $derived(
+    statement?.gear ? fullName(statement.gear) : (statement?.line.gearId ?? '')
+  );
 
   function setDiscount(value: number | null | undefined) {
     if (value === null || value === undefined || value === 0)
@@ -35,14 +37,14 @@
 </script>
 
 <Modal
-  open={one !== undefined}
+  open={statement !== undefined}
   passiveModal
   size="sm"
   modalHeading="Money of {name}"
   on:close={onclose}
 >
-  {#if one}
-    {@const { line } = one}
+  {#if statement}
+    {@const { line } = statement}
     <div class="fields">
       <Select
         size="sm"
@@ -173,10 +175,10 @@
       />
     </div>
     <p class="figures">
-      It costs <b>{formatMoney(one.firmMinor, currency)}</b> in all; truly
+      It costs <b>{formatMoney(statement.firmMinor, currency)}</b> in all; truly
       <b
-        >{formatMoney(Math.abs(one.remainingMinor), currency)}
-        {one.remainingMinor < 0 ? 'over' : 'left'}</b
+        >{formatMoney(Math.abs(statement.remainingMinor), currency)}
+        {statement.remainingMinor < 0 ? 'over' : 'left'}</b
       > after it.
     </p>
   {/if}

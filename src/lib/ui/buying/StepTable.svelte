@@ -24,7 +24,7 @@
   const { lines, money, byShop, isLater, onbought, onmoney }: Props = $props();
 
   const handSum = $derived(handSumOf(money));
-  const slips = $derived(new Set(handSum?.slips.map(({ one }) => one.line.id)));
+  const slips = $derived(new Set(handSum?.slips.map(({ statement }) => statement.line.id)));
 </script>
 
 <table>

@@ -55,7 +55,7 @@
       $virtual.setOptions({
         count,
         getScrollElement: () => scroller ?? null,
-        getItemKey: (at) => rows[at]?.key ?? at
+        getItemKey: (index) => rows[index]?.key ?? index
       })
     );
   });
@@ -66,11 +66,11 @@
 
   function onkeydown(event: KeyboardEvent) {
     if (parts.length === 0) return;
-    const at = Math.max(
+    const index = Math.max(
       0,
       parts.findIndex((part) => part.gear.id === chosenId)
     );
-    const chosen = parts[at];
+    const chosen = parts[index];
     const go = (to: number) => {
       event.preventDefault();
       const next = parts[Math.min(parts.length - 1, Math.max(0, to))];
@@ -78,8 +78,8 @@
       $virtual.scrollToIndex(entries.findIndex((entry) => entry.key === next.gear.id));
       onchoose(next.gear.id);
     };
-    if (event.key === 'ArrowDown') go(at + 1);
-    else if (event.key === 'ArrowUp') go(at - 1);
+    if (event.key === 'ArrowDown') go(index + 1);
+    else if (event.key === 'ArrowUp') go(index - 1);
     else if (event.key === 'Home') go(0);
     else if (event.key === 'End') go(parts.length - 1);
     else if (event.key === 'Enter' && chosen) {

@@ -172,8 +172,8 @@
     {:else}
       <div class="waiting" aria-busy="true"><SkeletonText paragraph lines={8} /></div>
     {/if}
-    {#if chosenId && listed?.find((one) => one.gear.id === chosenId && !one.packed)}
-      {@const chosen = listed.find((one) => one.gear.id === chosenId)!}
+    {#if chosenId && listed?.find((candidate) => candidate.gear.id === chosenId && !candidate.packed)}
+      {@const chosen = listed.find((candidate) => candidate.gear.id === chosenId)!}
       <div class="thumb-bar">
         <Button size="small" on:click={() => ontake(chosen)}
           >Add {fullName(chosen.gear)} to kit</Button

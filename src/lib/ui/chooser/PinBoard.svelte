@@ -25,19 +25,19 @@
     };
     add(
       'true cost',
-      pinned.map((one) => formatMoney(one.trueCostMinor, currency, { short: true }))
+      pinned.map((candidate) => formatMoney(candidate.trueCostMinor, currency, { short: true }))
     );
     scenes.forEach((scene, index) => {
       add(
         scene.name,
-        pinned.map((one) =>
-          one.merit.scenes[index]?.works
-            ? Math.round(one.merit.scenes[index].low).toFixed(0)
+        pinned.map((candidate) =>
+          candidate.merit.scenes[index]?.works
+            ? Math.round(candidate.merit.scenes[index].low).toFixed(0)
             : 'blocked'
         )
       );
       for (const axis of axes) {
-        const points = pinned.map((one) => one.merit.scenes[index]?.axes[axis]?.low);
+        const points = pinned.map((candidate) => candidate.merit.scenes[index]?.axes[axis]?.low);
         const [first] = points;
         if (
           first !== undefined &&
@@ -52,8 +52,10 @@
     });
     add(
       'weight',
-      pinned.map((one) =>
-        one.gear.massG === undefined ? 'not stated' : figureWords(one.gear.massG, 'g', units)
+      pinned.map((candidate) =>
+        candidate.gear.massG === undefined
+          ? 'not stated'
+          : figureWords(candidate.gear.massG, 'g', units)
       )
     );
     return list;
@@ -66,14 +68,14 @@
       <thead>
         <tr>
           <th scope="col"><span class="unseen">What differs</span></th>
-          {#each pinned as one (one.gear.id)}
+          {#each pinned as candidate (candidate.gear.id)}
             <th scope="col">
-              {fullName(one.gear)}
+              {fullName(candidate.gear)}
               <button
-                aria-label="Remove from comparison: {fullName(one.gear)}"
-                onclick={() => onunpin(one.gear.id)}>×</button
+                aria-label="Remove from comparison: {fullName(candidate.gear)}"
+                onclick={() => onunpin(candidate.gear.id)}>×</button
               >
-              <span>{partGist(one.gear, units)}</span>
+              <span>{partGist(candidate.gear, units)}</span>
             </th>
           {/each}
         </tr>

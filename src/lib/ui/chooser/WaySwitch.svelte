@@ -27,8 +27,8 @@
     )
   );
 
-  function choose(at: number) {
-    const how = ways[at]?.how ?? 'replace';
+  function choose(index: number) {
+    const how = ways[index]?.how ?? 'replace';
     if (how === way.how) return;
     onway(
       how === 'use in scene' ? { how, sceneId: scenes[0]!.id } : how === 'add' ? { how } : REPLACE

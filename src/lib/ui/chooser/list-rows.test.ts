@@ -14,9 +14,9 @@ describe('the rows of the chooser', () => {
     const rows = listRows([...many('over', 5), ...many('within', 5)], [], undefined);
     expect(told(rows)).toEqual([
       'within 5 −0',
-      ...[0, 1, 2, 3, 4].map((at) => `within-${at}`),
+      ...[0, 1, 2, 3, 4].map((index) => `within-${index}`),
       'over 5 −2',
-      ...[0, 1, 2].map((at) => `over-${at}`)
+      ...[0, 1, 2].map((index) => `over-${index}`)
     ]);
     expect(rows.flatMap((row) => (row.kind === 'part' ? [row.place] : []))).toEqual([
       0, 1, 2, 3, 4, 5, 6, 7

@@ -13,7 +13,7 @@
 
   const say = (minor: number) => formatMoney(minor, money.currency);
   const handSum = $derived(handSumOf(money));
-  const slips = $derived(new Set(handSum?.slips.map(({ one }) => one.line.id)));
+  const slips = $derived(new Set(handSum?.slips.map(({ statement }) => statement.line.id)));
   const byHand = (minor: number) => byHandWords(minor, money.currency);
 </script>
 
@@ -27,13 +27,13 @@
     </p>
   {:else}
     <ul class="lines">
-      {#each money.lines.filter(({ line }) => line.handRemainingMinor !== undefined) as one (one.line.id)}
-        <li class:slip={slips.has(one.line.id)}>
-          {one.gear ? one.gear.model : one.line.gearId}: by hand
-          <i class="figures">{byHand(one.line.handRemainingMinor!)}</i>, truly
-          <b class="figures">{byHand(one.remainingMinor)}</b>
-          {#if slips.has(one.line.id)}
-            {@const slip = handSum.slips.find((found) => found.one === one)!}
+      {#each money.lines.filter(({ line }) => line.handRemainingMinor !== undefined) as statement (statement.line.id)}
+        <li class:slip={slips.has(statement.line.id)}>
+          {statement.gear ? statement.gear.model : statement.line.gearId}: by hand
+          <i class="figures">{byHand(statement.line.handRemainingMinor!)}</i>, truly
+          <b class="figures">{byHand(statement.remainingMinor)}</b>
+          {#if slips.has(statement.line.id)}
+            {@const slip = handSum.slips.find((found) => found.statement === statement)!}
             <span
               >goes wrong here: {byHand(slip.fromMinor)} less {say(slip.costMinor)} leaves {byHand(
                 slip.expectedMinor
@@ -45,9 +45,9 @@
     </ul>
     {#if handSum.last.claimedMinor !== handSum.last.trulyMinor}
       <p>
-        After {handSum.last.one.gear
-          ? fullName(handSum.last.one.gear)
-          : handSum.last.one.line.gearId} it is truly
+        After {handSum.last.statement.gear
+          ? fullName(handSum.last.statement.gear)
+          : handSum.last.statement.line.gearId} it is truly
         <b class="figures">{byHand(handSum.last.trulyMinor)}</b>.
       </p>
     {/if}

@@ -31,7 +31,7 @@
     money.lines
       .filter(({ line, price, inKit }) => inKit && price && !isPaid(line) && line.state !== 'owned')
       .map((line) => ({
-        one: line,
+        statement: line,
         age: daysBetween(line.price!.date, today),
         points: line.gear ? priceHistory(project, line.gear, line.line.basis) : []
       }))
@@ -45,7 +45,7 @@
   );
   const others = $derived(
     noted.filter(
-      ({ gearId, basis }) => !list.some((one) => one.gearId === gearId && one.basis === basis)
+      ({ gearId, basis }) => !list.some((other) => other.gearId === gearId && other.basis === basis)
     )
   );
 </script>
@@ -67,10 +67,10 @@
     <p class="soft">Nothing is left to pay.</p>
   {:else}
     <ul class="ages">
-      {#each ages.slice(0, MOST_SHOWN) as { one, age, points } (one.line.id)}
+      {#each ages.slice(0, MOST_SHOWN) as { statement, age, points } (statement.line.id)}
         <li>
-          <button onclick={() => onopen(one.line.id)}
-            >{one.gear ? one.gear.model : one.line.gearId}</button
+          <button onclick={() => onopen(statement.line.id)}
+            >{statement.gear ? statement.gear.model : statement.line.gearId}</button
           >
           {#if points.length > 1}<PriceLine {points} currency={project.currency} />{:else}<span
               class="thread"
@@ -81,7 +81,7 @@
               ></span></span
             >{/if}
           <span class="figures soft" class:stale={age > staleAfter}
-            >{age} {age === 1 ? 'day' : 'days'}, {dayWords(one.price!.date)}</span
+            >{age} {age === 1 ? 'day' : 'days'}, {dayWords(statement.price!.date)}</span
           >
         </li>
       {/each}

@@ -88,42 +88,47 @@
           >{/each}
       </svg>
     </li>
-    {#each counted as one, index (one.line.id)}
-      {@const name = one.gear ? fullName(one.gear) : one.line.gearId}
-      {@const before = one.remainingMinor + one.firmMinor}
-      {@const paid = isPaid(one.line) && one.line.paidMinor !== undefined}
-      {@const planned = plannedMinor(one)}
+    {#each counted as statement, index (statement.line.id)}
+      {@const name = statement.gear ? fullName(statement.gear) : statement.line.gearId}
+      {@const before = statement.remainingMinor + statement.firmMinor}
+      {@const paid = isPaid(statement.line) && statement.line.paidMinor !== undefined}
+      {@const planned = plannedMinor(statement)}
       {@const spread = spreads[index]!}
-      <li data-line={one.line.id} style:--colour="var(--pocket-{one.pocket ?? 'accessories'})">
+      <li
+        data-line={statement.line.id}
+        style:--colour="var(--pocket-{statement.pocket ?? 'accessories'})"
+      >
         <span class="swatch"></span>
         <span class="figures soft">{index + 1}</span>
-        <Glyph name={one.gear ? glyphOf(one.gear) : 'small item'} size={26} />
+        <Glyph name={statement.gear ? glyphOf(statement.gear) : 'small item'} size={26} />
         <span class="what">
-          <button onclick={() => onopen(one.line.id)} aria-label="Money of {name}">{name}</button>
-          <span class="soft">{one.line.basis} {extras(one)}</span>
-          {#if itemLimitMinor !== undefined && (one.unitMinor ?? 0) > itemLimitMinor}<span
+          <button onclick={() => onopen(statement.line.id)} aria-label="Money of {name}"
+            >{name}</button
+          >
+          <span class="soft">{statement.line.basis} {extras(statement)}</span>
+          {#if itemLimitMinor !== undefined && (statement.unitMinor ?? 0) > itemLimitMinor}<span
               class="soft over">over the {say(itemLimitMinor)} for one part</span
             >{/if}
         </span>
         <span class="n figures">{planned > 0 ? say(planned) : 'no price'}</span>
         <span class="n figures">
           {#if paid}
-            {say(one.firmMinor)}
-            <span class="soft" class:dearer={one.firmMinor > planned}
-              >{one.line.paidOn ? dayWords(one.line.paidOn) : ''}
-              {one.firmMinor > planned
-                ? `${say(one.firmMinor - planned)} dearer`
-                : one.firmMinor < planned
-                  ? `${say(planned - one.firmMinor)} cheaper`
+            {say(statement.firmMinor)}
+            <span class="soft" class:dearer={statement.firmMinor > planned}
+              >{statement.line.paidOn ? dayWords(statement.line.paidOn) : ''}
+              {statement.firmMinor > planned
+                ? `${say(statement.firmMinor - planned)} dearer`
+                : statement.firmMinor < planned
+                  ? `${say(planned - statement.firmMinor)} cheaper`
                   : ''}</span
             >
-          {:else if one.line.state === 'returned'}<em>{say(one.firmMinor)} lost</em>
-          {:else}<em>{isPaid(one.line) ? 'at its price' : 'not yet'}</em>
-            <span class="soft">{one.line.step === 'next' ? 'in next' : ''}</span>{/if}
+          {:else if statement.line.state === 'returned'}<em>{say(statement.firmMinor)} lost</em>
+          {:else}<em>{isPaid(statement.line) ? 'at its price' : 'not yet'}</em>
+            <span class="soft">{statement.line.step === 'next' ? 'in next' : ''}</span>{/if}
         </span>
-        <b class="n figures" class:over={one.remainingMinor < 0}
-          >{say(Math.abs(one.remainingMinor))}{#if one.remainingMinor < 0}<span class="soft over"
-              >over</span
+        <b class="n figures" class:over={statement.remainingMinor < 0}
+          >{say(Math.abs(statement.remainingMinor))}{#if statement.remainingMinor < 0}<span
+              class="soft over">over</span
             >{/if}</b
         >
         <svg
@@ -133,12 +138,12 @@
           preserveAspectRatio="none"
           class="stair"
           role="img"
-          aria-label="{say(one.firmMinor)} of {say(before)}"
+          aria-label="{say(statement.firmMinor)} of {say(before)}"
         >
-          {#if one.remainingMinor > 0}<rect
+          {#if statement.remainingMinor > 0}<rect
               x={x(0)}
               y="0"
-              width={x(one.remainingMinor) - x(0)}
+              width={x(statement.remainingMinor) - x(0)}
               height={ROW}
               class="cloth"
             />{/if}
@@ -150,20 +155,20 @@
               class="reserve"
             />{/if}
           <rect
-            x={x(one.remainingMinor)}
+            x={x(statement.remainingMinor)}
             y="8"
-            width={Math.max(1, x(before) - x(one.remainingMinor))}
+            width={Math.max(1, x(before) - x(statement.remainingMinor))}
             height={ROW - 16}
             class="bar"
-            class:past={one.remainingMinor < 0}
+            class:past={statement.remainingMinor < 0}
           />
-          <path d="M{x(one.remainingMinor)} {ROW / 2}V{ROW}" class="step" />
+          <path d="M{x(statement.remainingMinor)} {ROW / 2}V{ROW}" class="step" />
           <path d="M{x(0)} 0V{ROW}" class="budget" />
           <path d="M{x(-money.reserveMinor)} 0V{ROW}" class="limit" />
           {#if spread.low + spread.high > 0}
             <path
-              d="M{x(one.remainingMinor - spread.high)} {ROW / 2 - 4}v8m0 -4H{x(
-                one.remainingMinor + spread.low
+              d="M{x(statement.remainingMinor - spread.high)} {ROW / 2 - 4}v8m0 -4H{x(
+                statement.remainingMinor + spread.low
               )}m0 -4v8"
               class="whisker"
             />

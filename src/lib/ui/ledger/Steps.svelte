@@ -54,7 +54,7 @@
         Math.max(
           1,
           max(savings, ({ minor }) => minor) ?? 0,
-          max(buying, (one) => one.togetherMinor) ?? 0
+          max(buying, (step) => step.togetherMinor) ?? 0
         )
       ],
       [HIGH - 18, 10]
@@ -95,44 +95,44 @@
   </div>
   {@render children?.()}
   <ul class="bags">
-    {#each buying as one (one.step)}
+    {#each buying as buyingStep (buyingStep.step)}
       <li
-        class={one.step}
-        class:over={overStep === one.step}
-        data-step={one.step}
+        class={buyingStep.step}
+        class:over={overStep === buyingStep.step}
+        data-step={buyingStep.step}
         ondragenter={(event) => void allowLineDrop(event)}
         ondragover={(event) => {
-          if (allowLineDrop(event)) overStep = one.step;
+          if (allowLineDrop(event)) overStep = buyingStep.step;
         }}
         ondragleave={() => (overStep = undefined)}
         ondrop={(event) => {
           overStep = undefined;
           const lineId = droppedLine(event);
-          if (lineId !== undefined) onstep(lineId, one.step);
+          if (lineId !== undefined) onstep(lineId, buyingStep.step);
         }}
       >
-        <b>{stepNames[one.step]}</b>
-        <span class="sum figures">{say(one.toPayMinor)}</span>
+        <b>{stepNames[buyingStep.step]}</b>
+        <span class="sum figures">{say(buyingStep.toPayMinor)}</span>
         <span class="soft"
-          >{one.toPayMinor === 0
+          >{buyingStep.toPayMinor === 0
             ? 'nothing to pay'
-            : one.reachedOn === undefined
+            : buyingStep.reachedOn === undefined
               ? 'not reached by saving'
-              : one.reachedOn === today
+              : buyingStep.reachedOn === today
                 ? 'there is money for it'
-                : `on ${dayWords(one.reachedOn)}`}</span
+                : `on ${dayWords(buyingStep.reachedOn)}`}</span
         >
-        {#if one.lines.length > 0}<span class="films"
-            >{one.works.length === 0
+        {#if buyingStep.lines.length > 0}<span class="films"
+            >{buyingStep.works.length === 0
               ? 'no scene works yet'
-              : `${one.works.join(', ')} ${one.works.length === 1 ? 'works' : 'work'}`}</span
+              : `${buyingStep.works.join(', ')} ${buyingStep.works.length === 1 ? 'works' : 'work'}`}</span
           >{/if}
-        <Fold title="{one.lines.length} {one.lines.length === 1 ? 'line' : 'lines'}">
+        <Fold title="{buyingStep.lines.length} {buyingStep.lines.length === 1 ? 'line' : 'lines'}">
           <ul class="lines">
-            {#each one.lines as { line, gear } (line.id)}
+            {#each buyingStep.lines as { line, gear } (line.id)}
               <li draggable="true" ondragstart={(event) => startLineDrag(event, line.id)}>
                 <span>{gear ? fullName(gear) : line.gearId}</span>
-                {#each order.filter((step) => step !== one.step) as step (step)}
+                {#each order.filter((step) => step !== buyingStep.step) as step (step)}
                   <button class="text-button" onclick={() => onstep(line.id, step)}
                     ><span class="unseen">{gear ? gear.model : line.gearId}</span> to {step}</button
                   >
@@ -151,14 +151,14 @@
     aria-label="Savings against the steps. {words}"
   >
     <path d={path} class="saved" />
-    {#each buying.filter(({ toPayMinor }) => toPayMinor > 0) as one (one.step)}
-      <path d="M8 {y(one.togetherMinor)}H{WIDE - 68}" class="level" />
-      <text x={WIDE - 64} y={y(one.togetherMinor) + 4}
-        >{stepNames[one.step]} {formatMoney(one.togetherMinor, currency, { short: true })}</text
+    {#each buying.filter(({ toPayMinor }) => toPayMinor > 0) as step (step.step)}
+      <path d="M8 {y(step.togetherMinor)}H{WIDE - 68}" class="level" />
+      <text x={WIDE - 64} y={y(step.togetherMinor) + 4}
+        >{stepNames[step.step]} {formatMoney(step.togetherMinor, currency, { short: true })}</text
       >
-      {#if one.reachedOn !== undefined}<circle
-          cx={x(new Date(one.reachedOn))}
-          cy={y(one.togetherMinor)}
+      {#if step.reachedOn !== undefined}<circle
+          cx={x(new Date(step.reachedOn))}
+          cy={y(step.togetherMinor)}
           r="4.5"
         />{/if}
     {/each}

@@ -20,7 +20,7 @@
     plan: { priceMinor: number; hundredths: number; works: boolean; name: string };
     /** What no kit can be worth more than; none while it is not known. */
     bound: readonly BoundStep[];
-    onchoose: (at: number) => void;
+    onchoose: (index: number) => void;
   }
   const { project, steps, below, mustDoScenes, chosen, plan, bound, onchoose }: Props = $props();
 
@@ -117,7 +117,7 @@
   /** Names that fit above each other and beside the roof’s; the first, the chosen and the marked ones come before the rest. */
   const labels = $derived.by(() => {
     const wanted = steps.map((step, index) => ({
-      at: index,
+      index,
       text:
         index === 0
           ? 'films all of it'
@@ -125,7 +125,7 @@
       rank:
         index === chosen ? 0 : step.isGoodEnough || step.isBestForBudget ? 1 : index === 0 ? 2 : 3
     }));
-    const placed: { at: number; text: string; top: number; right: number }[] = [];
+    const placed: { index: number; text: string; top: number; right: number }[] = [];
     const isClear = (text: string, top: number, right: number) =>
       [...placed, ...(roofName ? [roofName] : [])].every(
         (other) =>
@@ -133,12 +133,12 @@
           other.right < right - text.length * 5.6 ||
           right < other.right - other.text.length * 5.6
       );
-    for (const one of [...wanted].sort((a, b) => a.rank - b.rank || a.at - b.at)) {
-      const step = steps[one.at]!;
+    for (const label of [...wanted].sort((a, b) => a.rank - b.rank || a.index - b.index)) {
+      const step = steps[label.index]!;
       const top = y(step.merit.meritHundredths) - 7;
       const right = x(step.priceMinor) - 8;
-      if (isClear(one.text, top, right) && right - one.text.length * 5.6 > LEFT - 24)
-        placed.push({ at: one.at, text: one.text, top, right });
+      if (isClear(label.text, top, right) && right - label.text.length * 5.6 > LEFT - 24)
+        placed.push({ index: label.index, text: label.text, top, right });
     }
     return placed;
   });
@@ -215,8 +215,8 @@
         >{roofName.text}</text
       >
     {/if}
-    {#each labels as { at, text, top, right } (at)}
-      <text x={right} y={top} text-anchor="end" class="what" class:chosen={at === chosen}
+    {#each labels as { index, text, top, right } (index)}
+      <text x={right} y={top} text-anchor="end" class="what" class:chosen={index === chosen}
         >{text}</text
       >
     {/each}

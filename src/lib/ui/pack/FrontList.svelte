@@ -9,7 +9,7 @@
     project: Project;
     steps: readonly FrontStep[];
     chosen: number;
-    onchoose: (at: number) => void;
+    onchoose: (index: number) => void;
   }
   const { project, steps, chosen, onchoose }: Props = $props();
   const spendable = $derived(spendableOf(project));

@@ -77,7 +77,7 @@
       { name: `for ${say(step)} less than now`, kit: bestFor(firmMinor - step) },
       { name: 'for what it costs now', kit: bestFor(firmMinor) },
       { name: `for ${say(step)} more than now`, kit: bestFor(firmMinor + step) }
-    ].filter((one): one is { name: string; kit: PackedKit } => one.kit !== undefined)
+    ].filter((mended): mended is { name: string; kit: PackedKit } => mended.kit !== undefined)
   );
 </script>
 

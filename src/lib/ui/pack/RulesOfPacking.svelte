@@ -16,7 +16,7 @@
     onset({
       ...rules,
       lockedPockets: lockedPockets.includes(pocket)
-        ? lockedPockets.filter((one) => one !== pocket)
+        ? lockedPockets.filter((other) => other !== pocket)
         : [...lockedPockets, pocket]
     });
   }
@@ -59,7 +59,7 @@
         onclick={() =>
           onset({
             ...rules,
-            excludedMakers: rules.excludedMakers.filter((one) => one !== maker)
+            excludedMakers: rules.excludedMakers.filter((other) => other !== maker)
           })}>{maker} ×</button
       >
     {/each}

@@ -30,15 +30,15 @@
 <section class="card" aria-label="Good kits that differ">
   <h2>Good kits that differ</h2>
   <ul>
-    {#each unlike as one, index (index)}
+    {#each unlike as kit, index (index)}
       <li>
-        <button class="text-button" onclick={() => onchoose(one)}
+        <button class="text-button" onclick={() => onchoose(kit)}
           ><b class="figures"
-            >{formatMoney(one.priceMinor, currency, { short: true })} · {points(
-              one.merit.meritHundredths
+            >{formatMoney(kit.priceMinor, currency, { short: true })} · {points(
+              kit.merit.meritHundredths
             )}</b
           >
-          {words(one)}</button
+          {words(kit)}</button
         >
       </li>
     {/each}

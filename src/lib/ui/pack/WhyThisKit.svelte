@@ -34,12 +34,13 @@
   <h2>Why this kit</h2>
   <p class="soft">The next best in each pocket, and what the kit loses by it.</p>
   <ul>
-    {#each runnersUp as one (one.pocket)}
-      <li style:--colour="var(--pocket-{one.pocket})">
-        <span>{one.gear.model} <span class="soft">for {one.replaces.model}</span></span>
-        <b class="figures" class:better={one.gainHundredths > 0}>{pointWords(one.gainHundredths)}</b
+    {#each runnersUp as runner (runner.pocket)}
+      <li style:--colour="var(--pocket-{runner.pocket})">
+        <span>{runner.gear.model} <span class="soft">for {runner.replaces.model}</span></span>
+        <b class="figures" class:better={runner.gainHundredths > 0}
+          >{pointWords(runner.gainHundredths)}</b
         >
-        <span class="soft">{lossWords(one)}</span>
+        <span class="soft">{lossWords(runner)}</span>
       </li>
     {/each}
   </ul>

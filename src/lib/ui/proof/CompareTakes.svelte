@@ -49,7 +49,9 @@
   let order = $state.raw(shuffled());
   let chosen = $state<KeptTake | undefined>(undefined);
   const hidden = $derived(
-    order.flatMap((at, place) => (takes[at] ? [{ name: 'ABC'[place]!, take: takes[at] }] : []))
+    order.flatMap((index, place) =>
+      takes[index] ? [{ name: 'ABC'[place]!, take: takes[index] }] : []
+    )
   );
   let player: HTMLAudioElement | undefined;
   const loudness = ({ measures }: SoundTake) => measures.speechDb ?? measures.rmsADb;

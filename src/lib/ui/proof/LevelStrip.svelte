@@ -23,7 +23,7 @@
   const y = scaleLinear([LOWEST_DB, 0], [HIGH - BOTTOM, 4]).clamp(true);
   const cloth = $derived(
     area<number>()
-      .x((_, at) => x(at))
+      .x((_, index) => x(index))
       .y0(HIGH - BOTTOM)
       .y1((db) => y(db))([...measures.strip.rmsDb]) ?? ''
   );

@@ -12,12 +12,12 @@
     plan: DayPlan;
     shown: ShownDay;
     /** The minute one looks at. */
-    at: number;
+    atMin: number;
     glyphOfLine: (lineId: string) => GlyphName;
     colourOfLine: (lineId: string) => string;
     onat: (minute: number) => void;
   }
-  const { plan, shown, at, glyphOfLine, colourOfLine, onat }: Props = $props();
+  const { plan, shown, atMin, glyphOfLine, colourOfLine, onat }: Props = $props();
 
   /** Drawn at the size it is shown, so that its words keep theirs; a phone scrolls along it. */
   const LEAST_WIDE = 640;
@@ -73,7 +73,7 @@
       if (last?.scene === scene && fromMin - last.to < 1) last.to = toMin;
       else found.push({ scene, from: fromMin, to: toMin });
     }
-    return found.map((one) => ({ ...one, name: plan.scenes[one.scene]!.name }));
+    return found.map((event) => ({ ...event, name: plan.scenes[event.scene]!.name }));
   });
   const walks = $derived(shown.segments.filter(({ kind }) => kind === 'carried'));
   const hours = $derived.by(() => {
@@ -125,17 +125,17 @@
   const marks = $derived(
     shown.strips.map(({ kind, lineId }) => ({
       lost: shown.outcome.lost.filter(
-        (one) =>
-          one.lineId === lineId &&
-          ((kind === 'battery' && one.cause === 'battery empty') ||
-            (kind === 'card' && one.cause === 'card full') ||
-            (kind === 'heat' && one.cause === 'overheated'))
+        (event) =>
+          event.lineId === lineId &&
+          ((kind === 'battery' && event.cause === 'battery empty') ||
+            (kind === 'card' && event.cause === 'card full') ||
+            (kind === 'heat' && event.cause === 'overheated'))
       ),
       swaps: shown.events.filter(
-        (one) =>
-          one.lineId === lineId &&
-          ((kind === 'battery' && one.kind === 'swap') ||
-            (kind === 'card' && one.kind === 'card swapped'))
+        (event) =>
+          event.lineId === lineId &&
+          ((kind === 'battery' && event.kind === 'swap') ||
+            (kind === 'card' && event.kind === 'card swapped'))
       )
     }))
   );
@@ -242,8 +242,8 @@
         >{clockWords(minute)}</text
       >
     {/each}
-    <path d="M{x(at)} {HEAD - 4}V{high - 22}" class="now" />
-    <circle cx={x(at)} cy={HEAD - 4} r="4" class="knob" />
+    <path d="M{x(atMin)} {HEAD - 4}V{high - 22}" class="now" />
+    <circle cx={x(atMin)} cy={HEAD - 4} r="4" class="knob" />
   </svg>
 </div>
 

@@ -22,10 +22,10 @@
     { key: 'lunchAtMin', label: 'Lunch from', value: plan.lunchAtMin },
     { key: 'endsAtMin', label: 'No take begins after', value: plan.endsAtMin }
   ] as const);
-  function move(at: number, by: number) {
+  function move(index: number, by: number) {
     const order = plan.scenes.map(({ id }) => id);
-    const [id] = order.splice(at, 1);
-    order.splice(at + by, 0, id!);
+    const [id] = order.splice(index, 1);
+    order.splice(index + by, 0, id!);
     set({ sceneOrder: order });
   }
   const number = (detail: unknown): number | undefined =>

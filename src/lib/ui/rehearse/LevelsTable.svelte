@@ -12,7 +12,7 @@
   const { plan, shown }: Props = $props();
 
   const lost = $derived(
-    new Map(shown.outcome.lost.map((one) => [`${one.scene} ${one.take} ${one.day}`, one]))
+    new Map(shown.outcome.lost.map((loss) => [`${loss.scene} ${loss.take} ${loss.day}`, loss]))
   );
   const rows = $derived(
     shown.segments.filter(({ kind }) => kind !== 'pause' && kind !== 'carried')

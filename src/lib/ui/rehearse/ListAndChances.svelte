@@ -25,11 +25,11 @@
     project.rehearsal?.chances?.find(({ chance }) => chance === id)?.percent ?? chances[id].percent;
 
   function keep(habit: HabitId, is: boolean) {
-    const list = habitIds.filter((one) => (one === habit ? is : kept.has(one)));
+    const list = habitIds.filter((other) => (other === habit ? is : kept.has(other)));
     onact(rehearsing(project, { habits: list }));
   }
   function setPercent(chance: ChanceId, percent: number) {
-    const others = (project.rehearsal?.chances ?? []).filter((one) => one.chance !== chance);
+    const others = (project.rehearsal?.chances ?? []).filter((other) => other.chance !== chance);
     onact(
       rehearsing(project, {
         chances: percent === chances[chance].percent ? others : [...others, { chance, percent }]

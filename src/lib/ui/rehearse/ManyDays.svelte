@@ -30,7 +30,7 @@
     while (most < byLost.length - 1 && sum < 0.98 * run) sum += byLost[++most]!;
     const wide = Math.max(1, Math.ceil(most / (COLUMNS - 1)));
     const between = (from: number, to: number) =>
-      byLost.slice(from, to).reduce((all, one) => all + one, 0);
+      byLost.slice(from, to).reduce((all, value) => all + value, 0);
     return Array.from({ length: COLUMNS }, (_, index) => {
       if (index === 0) return { name: 'none lost', days: byLost[0] ?? 0 };
       const from = 1 + (index - 1) * wide;
@@ -57,9 +57,9 @@
     const shown = days.blames.slice(0, 5);
     const rest = days.lostTakes - shown.reduce((sum, { takes }) => sum + takes, 0);
     return [
-      ...shown.map((one) => ({ name: blameWords(one), takes: one.takes })),
+      ...shown.map((other) => ({ name: blameWords(other), takes: other.takes })),
       ...(rest > 0 ? [{ name: 'other', takes: rest }] : [])
-    ].map((one) => ({ ...one, share: one.takes / days.lostTakes }));
+    ].map((other) => ({ ...other, share: other.takes / days.lostTakes }));
   });
   const shades = ['brick', 'ochre', 'pocket-storage', 'pocket-power', 'pocket-lens', 'tan-line'];
 
@@ -101,7 +101,7 @@
       {#each groups as { name, days: count }, lost (name)}
         <div>
           <span class="stack" class:none={lost === 0} aria-hidden="true"
-            >{#each Array.from({ length: Math.ceil(count / DAYS_A_STITCH) }, (_, index) => index) as at (at)}<i
+            >{#each Array.from({ length: Math.ceil(count / DAYS_A_STITCH) }, (_, index) => index) as stitch (stitch)}<i
                 >{lost === 0 ? '○' : '×'}</i
               >{/each}</span
           >

@@ -20,7 +20,7 @@
     shown: ShownDay;
     kit: Kit;
     /** The minute one looks at. */
-    at: number;
+    atMin: number;
     /** Which of the days run by chance is shown. */
     dayNumber: number;
     byChance: boolean;
@@ -38,7 +38,7 @@
     plan,
     shown,
     kit,
-    at,
+    atMin,
     dayNumber,
     byChance = $bindable(),
     triedLines,
@@ -62,11 +62,13 @@
   );
   function step(by: 1 | -1) {
     const next =
-      by > 0 ? stops.find((stop) => stop > at + 1e-6) : stops.findLast((stop) => stop < at - 1e-6);
+      by > 0
+        ? stops.find((stop) => stop > atMin + 1e-6)
+        : stops.findLast((stop) => stop < atMin - 1e-6);
     if (next !== undefined) onat(next);
   }
   const doing = $derived(
-    shown.segments.find(({ fromMin, toMin }) => fromMin <= at + 1e-6 && at < toMin) ??
+    shown.segments.find(({ fromMin, toMin }) => fromMin <= atMin + 1e-6 && atMin < toMin) ??
       shown.segments.at(-1)
   );
   const nowWords = $derived(
@@ -74,7 +76,7 @@
       ? `${doing.kind === 'take' ? `take ${doing.take + 1} of ${plan.scenes[doing.scene]!.name}` : doing.kind}: ${shown.strips
           .map(
             (strip) =>
-              `${strip.name} ${strip.kind === 'bank' ? '' : `${strip.kind} `}${Math.round(levelAt(strip, at) * 100)} %`
+              `${strip.name} ${strip.kind === 'bank' ? '' : `${strip.kind} `}${Math.round(levelAt(strip, atMin) * 100)} %`
           )
           .join(', ')}`
       : ''
@@ -108,7 +110,7 @@
     </h2>
     <span class="clock">
       <button aria-label="To the moment before" onclick={() => step(-1)}>◂</button>
-      <b class="figures">{clockWords(at, plan.days)}</b>
+      <b class="figures">{clockWords(atMin, plan.days)}</b>
       <button aria-label="To the next moment" onclick={() => step(1)}>▸</button>
     </span>
     <p class="can">
@@ -157,9 +159,9 @@
       >{/if}
   </div>
   <Guarded what="The day"
-    ><DayChart {plan} {shown} {at} {glyphOfLine} {colourOfLine} {onat} /></Guarded
+    ><DayChart {plan} {shown} {atMin} {glyphOfLine} {colourOfLine} {onat} /></Guarded
   >
-  <p class="now figures" role="status">{clockWords(at, plan.days)} · {nowWords}</p>
+  <p class="now figures" role="status">{clockWords(atMin, plan.days)} · {nowWords}</p>
   {#if plan.unsaid.length > 0}
     <p class="soft">
       Not run, because nobody states it: {plan.unsaid.join('; ')}.

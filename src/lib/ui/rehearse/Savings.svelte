@@ -52,28 +52,28 @@
       </p>
     {/if}
     <ul>
-      {#each all ? list : list.slice(0, MOST_SHOWN) as one (one.label + one.detail)}
-        <li data-saving={one.label} class:marked={one.label === marked}>
-          <span class="price figures" class:free={one.costMinor <= 0}
-            >{one.costMinor <= 0
+      {#each all ? list : list.slice(0, MOST_SHOWN) as saving (saving.label + saving.detail)}
+        <li data-saving={saving.label} class:marked={saving.label === marked}>
+          <span class="price figures" class:free={saving.costMinor <= 0}
+            >{saving.costMinor <= 0
               ? 'free'
-              : formatMoney(one.costMinor, project.currency, { short: true })}</span
+              : formatMoney(saving.costMinor, project.currency, { short: true })}</span
           >
-          <span class="what"><b>{one.label}</b><span class="soft">{one.detail}</span></span>
+          <span class="what"><b>{saving.label}</b><span class="soft">{saving.detail}</span></span>
           <span class="row">
-            <span class="stitches" class:paid={one.costMinor > 0} aria-hidden="true"
-              >{#each Array.from({ length: stitches(one.savedPer100Days) }, (_, index) => index) as at (at)}<i
+            <span class="stitches" class:paid={saving.costMinor > 0} aria-hidden="true"
+              >{#each Array.from({ length: stitches(saving.savedPer100Days) }, (_, index) => index) as mark (mark)}<i
                 ></i>{/each}</span
             >
-            <b class="figures">{Math.round(one.savedPer100Days)}</b>
-            {#if one.savedPerMajor !== undefined}<span class="soft figures"
-                >{one.savedPerMajor.toFixed(1)} for {formatMoney(100, project.currency, {
+            <b class="figures">{Math.round(saving.savedPer100Days)}</b>
+            {#if saving.savedPerMajor !== undefined}<span class="soft figures"
+                >{saving.savedPerMajor.toFixed(1)} for {formatMoney(100, project.currency, {
                   short: true
                 })}</span
               >{/if}
-            <Button size="small" kind="ghost" on:click={() => onact(one.act)}
-              >{one.costMinor > 0 ? 'Take it' : one.habit ? 'Put on my list' : 'Do so'}<span
-                class="unseen">: {one.label}, {one.detail}</span
+            <Button size="small" kind="ghost" on:click={() => onact(saving.act)}
+              >{saving.costMinor > 0 ? 'Take it' : saving.habit ? 'Put on my list' : 'Do so'}<span
+                class="unseen">: {saving.label}, {saving.detail}</span
               ></Button
             >
           </span>

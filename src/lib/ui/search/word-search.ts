@@ -102,14 +102,14 @@ export function makeWordSearch<T>(
     for (const word of words) {
       const here = new Map<number, number>();
       for (const token of tokensFor(word))
-        for (const at of byToken.get(token)!) {
+        for (const item of byToken.get(token)!) {
           // A word of the name counts more than one beside it, a whole word more than its beginning.
-          const worth = (names[at]!.has(token) ? 3 : 1) + (token === word ? 1 : 0);
-          here.set(at, Math.max(here.get(at) ?? 0, worth));
+          const worth = (names[item]!.has(token) ? 3 : 1) + (token === word ? 1 : 0);
+          here.set(item, Math.max(here.get(item) ?? 0, worth));
         }
-      for (const [at, worth] of here) {
-        const before = scores.get(at);
-        scores.set(at, { words: (before?.words ?? 0) + 1, worth: (before?.worth ?? 0) + worth });
+      for (const [item, worth] of here) {
+        const before = scores.get(item);
+        scores.set(item, { words: (before?.words ?? 0) + 1, worth: (before?.worth ?? 0) + worth });
       }
     }
     const most = [...scores.values()].reduce((top, score) => Math.max(top, score.words), 0);
@@ -117,6 +117,6 @@ export function makeWordSearch<T>(
     return [...scores]
       .filter(([, score]) => score.words >= needed)
       .sort(([a, scoreA], [b, scoreB]) => scoreB.worth - scoreA.worth || a - b)
-      .map(([at]) => items[at]!);
+      .map(([item]) => items[item]!);
   };
 }

@@ -95,38 +95,38 @@
     <SetFloor {layout} {frame} {inside} scale={partScale} />
 
     {#if layout.background && !layout.looksDown}
-      {@const at = layout.background.x}
+      {@const backgroundM = layout.background.x}
       <SetPart
         movable={{ what: 'background' }}
         label="Background"
-        valueM={at}
-        valueWords="{words(at)} behind the face"
-        spot={{ x: at, y: 0, z: 1 }}
+        valueM={backgroundM}
+        valueWords="{words(backgroundM)} behind the face"
+        spot={{ x: backgroundM, y: 0, z: 1 }}
         {...moving}
       >
-        <path d="M{x(at)} {y(inside.yMin)}V{y(inside.yMax)}" class="grip" />
-        <path d="M{x(at)} {y(inside.yMin)}V{y(inside.yMax)}" class="back body" />
+        <path d="M{x(backgroundM)} {y(inside.yMin)}V{y(inside.yMax)}" class="grip" />
+        <path d="M{x(backgroundM)} {y(inside.yMin)}V{y(inside.yMax)}" class="back body" />
       </SetPart>
     {/if}
     {#if layout.window}
-      {@const { y: at, widthM, hung } = layout.window}
+      {@const { y: windowM, widthM, hung } = layout.window}
       <SetPart
         movable={{ what: 'window' }}
         label="Window"
-        valueM={at}
-        valueWords="{words(at)} beside the face"
-        spot={{ x: 0, y: at, z: 1.2 }}
+        valueM={windowM}
+        valueWords="{words(windowM)} beside the face"
+        spot={{ x: 0, y: windowM, z: 1.2 }}
         {...moving}
       >
         <rect
           x={x(-widthM / 2)}
-          y={y(at) - 5}
+          y={y(windowM) - 5}
           width={widthM * scale.k}
           height="10"
           class="window body"
           class:curtained={hung !== 'open'}
         />
-        <text x={x(0)} y={y(at) + 18} text-anchor="middle">window, {hung}</text>
+        <text x={x(0)} y={y(windowM) + 18} text-anchor="middle">window, {hung}</text>
       </SetPart>
     {/if}
 

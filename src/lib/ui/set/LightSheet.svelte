@@ -99,10 +99,10 @@
       )} at noon"
     >
       <path d={skyPath} class="sky" />
-      {#each hours.filter(({ hour }) => hour % 3 === 0) as one (one.hour)}
-        <text x={hourX(one.hour)} y="66" text-anchor="middle">{one.hour} h</text>
-        <text x={hourX(one.hour)} y={hourY(one.lx) - 5} text-anchor="middle"
-          >{plainNumber(Number(one.lx.toPrecision(2)), 0)}</text
+      {#each hours.filter(({ hour }) => hour % 3 === 0) as light (light.hour)}
+        <text x={hourX(light.hour)} y="66" text-anchor="middle">{light.hour} h</text>
+        <text x={hourX(light.hour)} y={hourY(light.lx) - 5} text-anchor="middle"
+          >{plainNumber(Number(light.lx.toPrecision(2)), 0)}</text
         >
       {/each}
     </svg>

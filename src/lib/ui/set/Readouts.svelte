@@ -35,25 +35,26 @@
 </script>
 
 <ul class="readouts" aria-label="What comes of it">
-  {#each shown as one (one.figure)}
+  {#each shown as readout (readout.figure)}
     <li>
       <button
-        data-figure={one.figure}
-        data-value={one.value}
+        data-figure={readout.figure}
+        data-value={readout.value}
         onclick={() => {
-          whyTitle = one.name;
-          why = whyOf(judged.record, one.figure);
+          whyTitle = readout.name;
+          why = whyOf(judged.record, readout.figure);
           whyOpen = true;
         }}
       >
         <span class="name"
-          >{one.name}{#if one.wanted !== undefined && one.wanted > 0}&nbsp;· {one.wantedWord}
-            {say(one.wanted, one.wantedId!)}{/if}</span
+          >{readout.name}{#if readout.wanted !== undefined && readout.wanted > 0}&nbsp;· {readout.wantedWord}
+            {say(readout.wanted, readout.wantedId!)}{/if}</span
         >
         <b
           class="figures"
-          data-verdict={one.good === undefined ? 'plain' : one.good ? 'good' : 'bad'}
-          >{one.text ?? say(one.value, one.figure)}{#if one.word}&nbsp;{one.word}{/if}</b
+          data-verdict={readout.good === undefined ? 'plain' : readout.good ? 'good' : 'bad'}
+          >{readout.text ??
+            say(readout.value, readout.figure)}{#if readout.word}&nbsp;{readout.word}{/if}</b
         >
       </button>
     </li>

@@ -26,7 +26,7 @@
     const { picture, camera } = layout;
     if (!picture || layout.looksDown) return undefined;
     const slope = picture.widthM / 2 / (layout.subject.x - camera.x);
-    const half = (at: number) => slope * (at - camera.x);
+    const half = (x: number) => slope * (x - camera.x);
     const { focus } = layout;
     const near = focus && Math.max(camera.x, camera.x + focus.nearM);
     const far = focus && Math.min(farX, camera.x + focus.farM);
@@ -41,11 +41,11 @@
 </script>
 
 <g class="grid">
-  {#each squares(inside.xMin, inside.xMax) as at (at)}<path
-      d="M{x(at)} {y(inside.yMin)}V{y(inside.yMax)}"
+  {#each squares(inside.xMin, inside.xMax) as metre (metre)}<path
+      d="M{x(metre)} {y(inside.yMin)}V{y(inside.yMax)}"
     />{/each}
-  {#each squares(inside.yMin, inside.yMax) as at (at)}<path
-      d="M{x(inside.xMin)} {y(at)}H{x(inside.xMax)}"
+  {#each squares(inside.yMin, inside.yMax) as metre (metre)}<path
+      d="M{x(inside.xMin)} {y(metre)}H{x(inside.xMax)}"
     />{/each}
 </g>
 {#if layout.held && !layout.room}

@@ -16,7 +16,7 @@ const CARRIED = [
 /** The drawing as a file of its own: with the colours it has on the page, and nothing that can be operated. */
 export function drawingOf(svg: SVGSVGElement): string {
   const copy = svg.cloneNode(true) as SVGSVGElement;
-  const [from, to] = [svg, copy].map((one) => [one, ...one.querySelectorAll('*')] as Element[]);
+  const [from, to] = [svg, copy].map((root) => [root, ...root.querySelectorAll('*')] as Element[]);
   from!.forEach((element, index) => {
     const style = getComputedStyle(element);
     const twin = to![index]!;

@@ -101,7 +101,7 @@ describe('lines of equal light', () => {
 
 describe('the readouts', () => {
   const verdictOf = (figure: string, value: number, wanted?: number) =>
-    readoutsFor.find((one) => one.figure === figure)!.verdict(value, wanted, lesson);
+    readoutsFor.find((readout) => readout.figure === figure)!.verdict(value, wanted, lesson);
 
   it('call a figure good by what is wanted of it, in the words of the craft', () => {
     expect(verdictOf('faceDim', 400, 321)).toEqual({ good: true });

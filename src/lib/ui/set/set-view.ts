@@ -111,14 +111,14 @@ export function linesOfLight(
   if (lampsThatLight(layout).length === 0 || atFace <= 0) return [];
   const cell = (frame.right - frame.left) / CELLS;
   const rows = Math.max(2, Math.ceil((frame.bottom - frame.top) / cell));
-  const values = range(rows * CELLS).map((at) =>
+  const values = range(rows * CELLS).map((sample) =>
     Math.log2(
       Math.max(
         1e-3,
         lampLightAtLx(
           layout,
-          frame.left + ((at % CELLS) + 0.5) * cell,
-          frame.top + (Math.floor(at / CELLS) + 0.5) * cell
+          frame.left + ((sample % CELLS) + 0.5) * cell,
+          frame.top + (Math.floor(sample / CELLS) + 0.5) * cell
         )
       ) / atFace
     )
@@ -135,16 +135,19 @@ export function linesOfLight(
     );
     const inside = rings
       .flat()
-      .filter((one) => one.y < y(frame.bottom - 3 * cell) && one.x < x(frame.right - 3 * cell));
+      .filter(
+        (point) => point.y < y(frame.bottom - 3 * cell) && point.x < x(frame.right - 3 * cell)
+      );
     return {
       stops,
       lx: atFace * 2 ** stops,
       path: rings
         .map(
-          (ring) => `M${ring.map((one) => `${one.x.toFixed(1)},${one.y.toFixed(1)}`).join('L')}Z`
+          (ring) =>
+            `M${ring.map((point) => `${point.x.toFixed(1)},${point.y.toFixed(1)}`).join('L')}Z`
         )
         .join(''),
-      label: inside[maxIndex(inside, (one) => one.y)]
+      label: inside[maxIndex(inside, (point) => point.y)]
     };
   });
 }

@@ -92,8 +92,8 @@
   const notes = $derived(grouped.filter(({ finding }) => finding.severity === 'note'));
   const count = (severity: 'stop' | 'warn') =>
     pressing.filter(({ finding }) => finding.severity === severity).length;
-  const many = (number: number, one: string, more: string) =>
-    `${number} ${number === 1 ? one : more}`;
+  const many = (number: number, single: string, more: string) =>
+    `${number} ${number === 1 ? single : more}`;
 </script>
 
 {#snippet card(finding: Finding, scenes: readonly string[])}

@@ -136,9 +136,9 @@
     columns = guessColumns(parsed.headers);
   }
 
-  function match(at: number, key: string) {
+  function match(column: number, key: string) {
     columns = columns.map((own, index) =>
-      index === at ? key || undefined : own === key ? undefined : own
+      index === column ? key || undefined : own === key ? undefined : own
     );
   }
 

@@ -63,7 +63,7 @@
   const readings = $derived.by(() => {
     const taken: Record<string, true> = {};
     return matches.map((match) => {
-      const id = ownId(match.listed.name, (one) => taken[one] || satchel.shelf.byId.has(one));
+      const id = ownId(match.listed.name, (id) => taken[id] || satchel.shelf.byId.has(id));
       const reading = readMatched(match, satchel.shelf.byId, id, currency, today);
       if (reading.gear) taken[reading.gear.id] = true;
       return reading;

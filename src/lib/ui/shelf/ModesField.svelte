@@ -4,9 +4,9 @@
 
   interface Props {
     modes: ModeDraft[];
-    faultOf: (at: number) => string | undefined;
+    faultOf: (index: number) => string | undefined;
     /** What does not go together in a mode and yet can be kept. */
-    noteOf: (at: number) => string | undefined;
+    noteOf: (index: number) => string | undefined;
   }
   let { modes = $bindable(), faultOf, noteOf }: Props = $props();
 
@@ -28,7 +28,7 @@
   } as const;
 </script>
 
-{#each modes as mode, at (at)}
+{#each modes as mode, position (position)}
   <div class="mode">
     {#each modeKeys as key (key)}
       <TextInput
@@ -37,7 +37,7 @@
         placeholder="?"
         value={mode[key] ?? ''}
         on:input={({ detail }) => (mode[key] = String(detail ?? ''))}
-        aria-label="Mode {at + 1}, {names[key]}"
+        aria-label="Mode {position + 1}, {names[key]}"
       />
     {/each}
     {#each Object.entries(modeChoices) as [key, choices] (key)}
@@ -46,7 +46,7 @@
         <Select
           size="sm"
           labelText={choiceNames[choice]}
-          aria-label="Mode {at + 1}, {choiceNames[choice]}"
+          aria-label="Mode {position + 1}, {choiceNames[choice]}"
           selected={mode[choice] ?? ''}
           on:update={({ detail }) => (mode[choice] = (detail as string) || undefined)}
         >
@@ -58,12 +58,12 @@
     <Button
       size="small"
       kind="ghost"
-      on:click={() => (modes = modes.filter((_, index) => index !== at))}>Delete</Button
+      on:click={() => (modes = modes.filter((_, index) => index !== position))}>Delete</Button
     >
   </div>
-  {@const fault = faultOf(at)}
+  {@const fault = faultOf(position)}
   {#if fault}<p class="fault">{fault}</p>{/if}
-  {@const note = noteOf(at)}
+  {@const note = noteOf(position)}
   {#if note}<p class="note" role="status">{note}</p>{/if}
 {/each}
 <Button size="small" kind="ghost" on:click={() => modes.push({})}>Add a mode</Button>

@@ -27,23 +27,23 @@
     joins: 'leads on'
   } as const satisfies Record<Port['role'], string>;
 
-  function change(at: number, patch: Partial<Port>) {
-    const port = ports[at]!;
+  function change(position: number, patch: Partial<Port>) {
+    const port = ports[position]!;
     if (Object.entries(patch).every(([key, value]) => port[key as keyof Port] === value)) return;
-    ports = ports.map((port, index) => (index === at ? { ...port, ...patch } : port));
+    ports = ports.map((port, index) => (index === position ? { ...port, ...patch } : port));
   }
 </script>
 
-{#each ports as port, at (at)}
+{#each ports as port, position (position)}
   <div class="row">
     <Select
       size="sm"
       hideLabel
-      labelText="Port {at + 1}, what"
+      labelText="Port {position + 1}, what"
       selected="{port.family}|{port.type}"
       on:update={({ detail }) => {
         const [family, type] = String(detail).split('|') as [Port['family'], string];
-        change(at, { family, type });
+        change(position, { family, type });
       }}
     >
       {#each types as type (type)}<SelectItem
@@ -54,25 +54,25 @@
     <Select
       size="sm"
       hideLabel
-      labelText="Port {at + 1}, half"
+      labelText="Port {position + 1}, half"
       selected={port.end}
-      on:update={({ detail }) => change(at, { end: detail as Port['end'] })}
+      on:update={({ detail }) => change(position, { end: detail as Port['end'] })}
     >
       {#each portEnds as end (end)}<SelectItem value={end} text={end} />{/each}
     </Select>
     <Select
       size="sm"
       hideLabel
-      labelText="Port {at + 1}, use"
+      labelText="Port {position + 1}, use"
       selected={port.role}
-      on:update={({ detail }) => change(at, { role: detail as Port['role'] })}
+      on:update={({ detail }) => change(position, { role: detail as Port['role'] })}
     >
       {#each portRoles as role (role)}<SelectItem value={role} text={uses[role]} />{/each}
     </Select>
     <Button
       size="small"
       kind="ghost"
-      on:click={() => (ports = ports.filter((_, index) => index !== at))}>Delete</Button
+      on:click={() => (ports = ports.filter((_, index) => index !== position))}>Delete</Button
     >
   </div>
 {/each}

@@ -4,16 +4,16 @@
 
   interface Props {
     profiles: ProfileDraft[];
-    faultOf: (at: number) => string | undefined;
+    faultOf: (index: number) => string | undefined;
   }
   let { profiles = $bindable(), faultOf }: Props = $props();
 </script>
 
-{#each profiles as profile, at (at)}
+{#each profiles as profile, position (position)}
   <div class="profile">
     <TextInput
       size="sm"
-      labelText="Profile {at + 1}, name"
+      labelText="Profile {position + 1}, name"
       hideLabel
       placeholder="name"
       maxlength={60}
@@ -21,14 +21,14 @@
     />
     <TextInput
       size="sm"
-      labelText="Profile {at + 1}, base ISO"
+      labelText="Profile {position + 1}, base ISO"
       hideLabel
       placeholder="base ISO"
       bind:value={profile.baseIso}
     />
     <Select
       size="sm"
-      labelText="Profile {at + 1}, flat"
+      labelText="Profile {position + 1}, flat"
       hideLabel
       selected={profile.flat}
       on:update={({ detail }) => (profile.flat = String(detail))}
@@ -40,11 +40,11 @@
     <Button
       size="small"
       kind="ghost"
-      on:click={() => (profiles = profiles.filter((_, index) => index !== at))}
-      >Delete profile {at + 1}</Button
+      on:click={() => (profiles = profiles.filter((_, index) => index !== position))}
+      >Delete profile {position + 1}</Button
     >
   </div>
-  {@const fault = faultOf(at)}
+  {@const fault = faultOf(position)}
   {#if fault}<p class="fault">{fault}</p>{/if}
 {/each}
 <Button

@@ -26,18 +26,18 @@
   /** The text cut at the words that were read, each piece knowing its proposals. */
   const pieces = $derived.by(() => {
     const cuts: { text: string; numbers: number[] }[] = [];
-    let at = 0;
+    let place = 0;
     proposals.forEach((proposal, number) => {
       const last = cuts.at(-1);
-      if (last && last.numbers.length > 0 && proposal.from < at) {
+      if (last && last.numbers.length > 0 && proposal.from < place) {
         last.numbers.push(number);
         return;
       }
-      if (proposal.from > at) cuts.push({ text: text.slice(at, proposal.from), numbers: [] });
+      if (proposal.from > place) cuts.push({ text: text.slice(place, proposal.from), numbers: [] });
       cuts.push({ text: text.slice(proposal.from, proposal.to), numbers: [number] });
-      at = proposal.to;
+      place = proposal.to;
     });
-    cuts.push({ text: text.slice(at), numbers: [] });
+    cuts.push({ text: text.slice(place), numbers: [] });
     return cuts;
   });
 
@@ -70,7 +70,7 @@
 
   function toggle(number: number) {
     refused = refused.has(number)
-      ? new Set([...refused].filter((one) => one !== number))
+      ? new Set([...refused].filter((other) => other !== number))
       : new Set([...refused, number]);
   }
 

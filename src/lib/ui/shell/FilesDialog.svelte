@@ -108,10 +108,10 @@
       <div>
         <p>Other projects saved here:</p>
         <ul class="projects">
-          {#each projects.filter((project) => project.id !== satchel.project?.id) as one (one.id)}
+          {#each projects.filter((project) => project.id !== satchel.project?.id) as other (other.id)}
             <li>
-              <button class="text-button word" onclick={() => openProject(one.id)}
-                >{one.name}</button
+              <button class="text-button word" onclick={() => openProject(other.id)}
+                >{other.name}</button
               >
             </li>
           {/each}

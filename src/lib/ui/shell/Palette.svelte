@@ -15,7 +15,7 @@
 
   let dialog = $state<HTMLDialogElement>();
   let words = $state('');
-  let at = $state(0);
+  let place = $state(0);
   const entries = $derived(
     open && satchel.asJudged && satchel.judgement
       ? paletteEntries({
@@ -30,13 +30,13 @@
   );
   const search = $derived(paletteSearch(entries, MOST_SHOWN));
   const found = $derived(search(words) ?? firstEntries(entries, MOST_SHOWN));
-  const chosen = $derived(Math.min(at, Math.max(0, found.length - 1)));
+  const chosen = $derived(Math.min(place, Math.max(0, found.length - 1)));
 
   $effect(() => {
     if (!dialog) return;
     if (open && !dialog.open) {
       words = '';
-      at = 0;
+      place = 0;
       dialog.showModal();
       void tick().then(() => dialog?.querySelector('input')?.focus());
     } else if (!open && dialog.open) dialog.close();
@@ -53,8 +53,8 @@
   }
 
   function onkeydown(event: KeyboardEvent) {
-    if (event.key === 'ArrowDown') at = Math.min(found.length - 1, chosen + 1);
-    else if (event.key === 'ArrowUp') at = Math.max(0, chosen - 1);
+    if (event.key === 'ArrowDown') place = Math.min(found.length - 1, chosen + 1);
+    else if (event.key === 'ArrowUp') place = Math.max(0, chosen - 1);
     else if (event.key === 'Enter') run(found[chosen]);
     else return;
     event.preventDefault();
@@ -82,7 +82,7 @@
     placeholder="Find and do"
     autocomplete="off"
     bind:value={words}
-    oninput={() => (at = 0)}
+    oninput={() => (place = 0)}
     {onkeydown}
   />
   <ul id="palette-list" role="listbox" aria-label="Found">
@@ -93,7 +93,7 @@
         id="palette-{index}"
         aria-selected={index === chosen}
         onclick={() => run(entry)}
-        onpointermove={() => (at = index)}
+        onpointermove={() => (place = index)}
       >
         <span class="group">{entry.group}</span>
         <span class="name">{entry.name}</span>

@@ -138,18 +138,20 @@
   {/if}
   <h3>Projects saved in this browser</h3>
   <ul use:keepFocus>
-    {#each named as one (one.id)}
-      <li class:on={one.id === satchel.project?.id}>
-        <b>{one.name}</b>
-        {#if one.id === satchel.project?.id}<span class="soft">open</span>{:else}
-          <button class="text-button" aria-label="Open {one.name}" onclick={() => toProject(one.id)}
-            >open</button
+    {#each named as listed (listed.id)}
+      <li class:on={listed.id === satchel.project?.id}>
+        <b>{listed.name}</b>
+        {#if listed.id === satchel.project?.id}<span class="soft">open</span>{:else}
+          <button
+            class="text-button"
+            aria-label="Open {listed.name}"
+            onclick={() => toProject(listed.id)}>open</button
           >
         {/if}
         <button
           class="text-button out"
-          aria-label="Delete {one.name}"
-          onclick={() => dropProject(one.id)}>delete</button
+          aria-label="Delete {listed.name}"
+          onclick={() => dropProject(listed.id)}>delete</button
         >
       </li>
     {/each}

@@ -117,7 +117,7 @@
           </Select>
         {/if}
       </div>
-      <YearGlance {year} onopen={(id) => (open = logbook.find((one) => one.id === id))} />
+      <YearGlance {year} onopen={(id) => (open = logbook.find((day) => day.id === id))} />
     </section>
     <div class="pair">
       <section class="card" aria-label="Days written down">

@@ -71,7 +71,8 @@
       candidates = [...judged].sort(bestFirst);
       judgedFor = project;
       // What is chosen may be among those still to be judged.
-      const isGone = judged.length >= wanted && !judged.some((one) => one.gear.id === chosenId);
+      const isGone =
+        judged.length >= wanted && !judged.some((candidate) => candidate.gear.id === chosenId);
       if (chosenId === undefined || isGone)
         chosenId = (candidates.find((candidate) => candidate.packed) ?? candidates[0])?.gear.id;
     };
@@ -132,7 +133,7 @@
 
   function pin(id: string) {
     pinnedIds = pinnedIds.includes(id)
-      ? pinnedIds.filter((one) => one !== id)
+      ? pinnedIds.filter((other) => other !== id)
       : [...pinnedIds, id].slice(-3);
   }
 </script>

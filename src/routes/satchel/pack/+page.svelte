@@ -44,7 +44,7 @@
       steps[0] ??
       front.at(-1)
   );
-  const at = $derived(steps.findIndex(({ priceMinor }) => priceMinor === kit?.priceMinor));
+  const stepIndex = $derived(steps.findIndex(({ priceMinor }) => priceMinor === kit?.priceMinor));
   const plan = $derived(
     satchel.judgement && {
       name: satchel.plan!.name,
@@ -144,13 +144,13 @@
               {steps}
               {below}
               mustDoScenes={satchel.judgement.merit.mustDoScenes}
-              chosen={at}
+              chosen={stepIndex}
               {plan}
               bound={search.progress?.bound ?? []}
               onchoose={(to) => (chosen = steps[to])}
             /></Guarded
           >
-          <FrontList {project} {steps} chosen={at} onchoose={(to) => (chosen = steps[to])} />
+          <FrontList {project} {steps} chosen={stepIndex} onchoose={(to) => (chosen = steps[to])} />
         {:else if search.running}
           <p class="wait">
             <InlineLoading description="trying kits, {search.progress?.judged ?? 0} judged" />
@@ -213,12 +213,12 @@
             >{/if}
         {/if}
       </section>
-      <WaysToChoose {project} {steps} onchoose={(one) => (chosen = one)} />
+      <WaysToChoose {project} {steps} onchoose={(packed) => (chosen = packed)} />
       {#if unlike.length > 0}<UnlikeKits
           {unlike}
           shelf={satchel.shelf}
           currency={project.currency}
-          onchoose={(one) => (chosen = one)}
+          onchoose={(packed) => (chosen = packed)}
         />{/if}
       {#if search.runnersUp.length > 0 && money}<WhyThisKit
           runnersUp={search.runnersUp}
@@ -236,7 +236,7 @@
           {front}
           onlook={() => void search.mend(project)}
           onpack={packIt}
-          onshow={(one) => (chosen = one)}
+          onshow={(packed) => (chosen = packed)}
         /></Guarded
       >
     </aside>

@@ -192,8 +192,8 @@
               disabled={marks !== undefined}
               selected={String(dial.marks.findIndex((mark) => mark === settings![dial.key]))}
               on:change={(event) => {
-                const at = Number((event.target as HTMLSelectElement).value);
-                settings = { ...settings!, [dial.key]: dial.marks[at]! };
+                const index = Number((event.target as HTMLSelectElement).value);
+                settings = { ...settings!, [dial.key]: dial.marks[index]! };
               }}
             >
               {#each dial.marks as mark, index (index)}<SelectItem

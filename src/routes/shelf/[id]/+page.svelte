@@ -24,7 +24,7 @@
   import { dayWords } from '$lib/ui/shell/day-words';
 
   const gear = $derived(satchel.shelf.byId.get(page.params.id ?? ''));
-  const isOwn = $derived(satchel.project?.ownGear.some((one) => one.id === gear?.id) ?? false);
+  const isOwn = $derived(satchel.project?.ownGear.some((own) => own.id === gear?.id) ?? false);
   /** What the shelf says of a part that somebody has corrected: the claim beside what was measured. */
   const claimed = $derived.by(() => {
     const stated = isOwn && gear ? catalogue.byId.get(gear.id) : undefined;

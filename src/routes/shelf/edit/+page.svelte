@@ -42,8 +42,8 @@
   }
   function setFits(form: string, fits: boolean) {
     if (draft.fitsForms.includes(form) === fits) return;
-    draft.fitsForms = microphoneForms.filter((one) =>
-      one === form ? fits : draft.fitsForms.includes(one)
+    draft.fitsForms = microphoneForms.filter((micForm) =>
+      micForm === form ? fits : draft.fitsForms.includes(micForm)
     );
   }
   let opened = '';
@@ -91,7 +91,7 @@
       } else if (key === 'modes') {
         draft.modes.push(
           Object.fromEntries(
-            Object.entries(value as object).map(([name, one]) => [name, String(one)])
+            Object.entries(value as object).map(([name, stated]) => [name, String(stated)])
           )
         );
       } else
@@ -292,15 +292,15 @@
           <legend>Picture profiles</legend>
           <ProfilesField
             bind:profiles={draft.profiles}
-            faultOf={(at) => (tried ? reading.faults[`profile ${at}`] : undefined)}
+            faultOf={(index) => (tried ? reading.faults[`profile ${index}`] : undefined)}
           />
         </fieldset>
         <fieldset>
           <legend>Recording modes</legend>
           <ModesField
             bind:modes={draft.modes}
-            faultOf={(at) => (tried ? reading.faults[`mode ${at}`] : undefined)}
-            noteOf={(at) => heatNote(draft.modes[at]!)}
+            faultOf={(index) => (tried ? reading.faults[`mode ${index}`] : undefined)}
+            noteOf={(index) => heatNote(draft.modes[index]!)}
           />
         </fieldset>
       {/if}

@@ -5,10 +5,11 @@ import { figureOf, stateOf } from '../record';
 import type { FigureId } from '../table';
 
 /** The record of an angle, all judged from nothing. */
-export const recordOf = (project: Project, at = 0) => judged(project).angles[at]!.record;
-export const figure = (project: Project, id: FigureId, at = 0) =>
-  figureOf(recordOf(project, at), id);
-export const state = (project: Project, id: FigureId, at = 0) => stateOf(recordOf(project, at), id);
+export const recordOf = (project: Project, index = 0) => judged(project).angles[index]!.record;
+export const figure = (project: Project, id: FigureId, index = 0) =>
+  figureOf(recordOf(project, index), id);
+export const state = (project: Project, id: FigureId, index = 0) =>
+  stateOf(recordOf(project, index), id);
 
 /** The calm kit with something changed. */
 export function made(change: (project: Project) => void): Project {

@@ -40,8 +40,8 @@ interface Troubled {
 /** What a lamp beside the key cannot do of what it is there for: the worst of it, of equals the first. */
 function troubleIn(rig: PlacedRig): Troubled | undefined {
   let worst: Troubled | undefined;
-  for (const one of troublesIn(rig))
-    if (!worst || severityRank(one.severity) > severityRank(worst.severity)) worst = one;
+  for (const trouble of troublesIn(rig))
+    if (!worst || severityRank(trouble.severity) > severityRank(worst.severity)) worst = trouble;
   return worst;
 }
 

@@ -253,11 +253,11 @@ export const budgetFindings: readonly PlanFindingRow[] = [
         why: () => `By what you said, ${says}.`
       })),
     propose: (context, held): Proposal[] => {
-      const one = broken(context).find(
+      const limit = broken(context).find(
         ({ line, rule }) => held.about === `rule ${rule} ${line.line.id}`
       );
-      if (!one?.line.gear) return [];
-      const { line, rule } = one;
+      if (!limit?.line.gear) return [];
+      const { line, rule } = limit;
       const { project, shelf } = context;
       const gear = line.gear!;
       const proposals: Proposal[] = [];

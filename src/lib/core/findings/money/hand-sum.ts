@@ -20,19 +20,19 @@ export const handSumFindings: readonly PlanFindingRow[] = [
     judge: ({ money }): Held[] => {
       const sum = handSumOf(money);
       const { currency } = money;
-      const nameOf = ({ one: statement }: HandSlip) =>
+      const nameOf = ({ statement }: HandSlip) =>
         statement.gear ? statement.gear.model : statement.line.gearId;
       return (sum?.slips ?? []).map((slip) => ({
         severity: 'note',
-        about: slip.one.line.id,
-        lineIds: [slip.one.line.id],
+        about: slip.statement.line.id,
+        lineIds: [slip.statement.line.id],
         has: slip.claimedMinor,
         needs: slip.expectedMinor,
         unit: 'money',
         title: () =>
           `The sum by hand goes wrong at ${nameOf(slip)}: ${leftWords(slip.claimedMinor, currency)}, not ${leftWords(slip.expectedMinor, currency)}`,
         why: () => {
-          const { one: statement, trulyMinor } = sum!.last;
+          const { statement, trulyMinor } = sum!.last;
           const last = statement.gear ? fullName(statement.gear) : statement.line.gearId;
           return `From ${leftWords(slip.fromMinor, currency)} it takes ${formatMoney(slip.costMinor, currency)} off. Truly there is ${leftWords(trulyMinor, currency)} after ${last}.`;
         }

@@ -45,7 +45,7 @@ export const voicesFindings: readonly AngleFindingRow[] = [
             shelf,
             project,
             'microphone',
-            (one) => isWorn(one) && (one.transmitters ?? 1) >= voicesIn(rig.scene)
+            (worn) => isWorn(worn) && (worn.transmitters ?? 1) >= voicesIn(rig.scene)
           ),
           label: (gear) => `Use ${gear.model}, with a transmitter for each`,
           act: (line) => ({

@@ -51,7 +51,7 @@ describe('parts chosen for an angle', () => {
     expect(chosen.some(({ way }) => way !== undefined)).toBe(true);
     const here = kitWithChoices();
     // A choice that is not the best shows that nothing is chosen again.
-    const other = chosen.map((one) => ({ ...one, way: undefined }));
+    const other = chosen.map((choice) => ({ ...choice, way: undefined }));
     rememberRigs(here, activePlan(here), shelfOf(here), other);
     expect(usedIn(judged(here))).not.toEqual(usedIn(alone));
     rememberRigs(here, activePlan(here), shelfOf(here), chosen);
@@ -91,7 +91,7 @@ describe('parts chosen for an angle', () => {
     const mics = shelf.ofKind('microphone');
     const gains = mics.map(gain);
     // What is new is tried: the best of them counts for all it is worth, to half a point.
-    const best = (at: 0 | 1) => Math.max(...gains.map((gain) => gain[at]));
+    const best = (index: 0 | 1) => Math.max(...gains.map((gain) => gain[index]));
     expect(Math.abs(best(0) - best(1))).toBeLessThan(50);
     expect(best(0)).toBeGreaterThan(before.merit.onceSettledHundredths);
   });
@@ -114,7 +114,7 @@ describe('parts chosen for an angle', () => {
         const pieces = id === bulb ? 2 : 1;
         plan.lines.push(newLine(plan, catalogue.byId.get(id)!, pieces));
       }
-      return { ...call, plans: plans.map((one) => (one === activePlan(call) ? plan : one)) };
+      return { ...call, plans: plans.map((other) => (other === activePlan(call) ? plan : other)) };
     };
     const placed = (project: Project) => {
       const { angles, merit } = judgePlan(project, activePlan(project), catalogue);

@@ -84,13 +84,13 @@ export function rememberRigs(
   for (const scene of project.scenes) {
     const allocated: Allocated = new Map();
     for (const angle of scene.angles) {
-      const one = chosen.find(
+      const choice = chosen.find(
         ({ sceneId, angleId }) => sceneId === scene.id && angleId === angle.id
       );
-      if (!one) break;
+      if (!choice) break;
       const said = overridesOf(plan, scene, angle);
-      remember(angle, keyOf(project, scene, kit, said, plan, allocated), one.way);
-      placeRig(project, plan, kit, scene, angle, allocated, one.way ?? said);
+      remember(angle, keyOf(project, scene, kit, said, plan, allocated), choice.way);
+      placeRig(project, plan, kit, scene, angle, allocated, choice.way ?? said);
     }
   }
 }

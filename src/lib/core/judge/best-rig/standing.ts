@@ -44,15 +44,15 @@ export function standingOf(
   };
   if (difference)
     for (const { finding } of difference.standing) count(finding.row, finding.severity);
-  for (const at of difference?.reached ?? allRows) {
-    const row = angleFindings[at]!;
-    const unchanged = difference?.unchanged(at);
+  for (const rowIndex of difference?.reached ?? allRows) {
+    const row = angleFindings[rowIndex]!;
+    const unchanged = difference?.unchanged(rowIndex);
     if (unchanged) {
       count(row, unchanged.finding?.severity);
       continue;
     }
     const unknownsBefore = record.unknownReads;
-    const held = judgesOfAngle[at]!(rig, record);
+    const held = judgesOfAngle[rowIndex]!(rig, record);
     if (held) count(row, held.severity);
     else if (record.unknownReads > unknownsBefore && row.onlyNotes !== true) weakening.push(row);
   }
@@ -65,5 +65,5 @@ export function standingOf(
   return { stops, merit: combineAxes(points, weightsOf(rig.project)).merit };
 }
 
-const mayBeJoined: ReadonlySet<FindingRow> = new Set(jointRows.map((at) => angleFindings[at]!));
+const mayBeJoined: ReadonlySet<FindingRow> = new Set(jointRows.map((row) => angleFindings[row]!));
 const allRows = judgesOfAngle.map((_, index) => index);

@@ -72,17 +72,17 @@ class Trying {
     let first: TriedRig | undefined;
     let bestStanding: Standing | undefined;
     for (const way of inOrder(ways, this.rigging.kit)) {
-      const one = this.rig({ ...base, ...way });
-      one.difference = this.rigging.before?.angle(one.rig, undefined);
-      const name = nameOfRig(one.rig);
+      const tried = this.rig({ ...base, ...way });
+      tried.difference = this.rigging.before?.angle(tried.rig, undefined);
+      const name = nameOfRig(tried.rig);
       let standing = this.#standings.get(name);
       if (!standing)
         this.#standings.set(
           name,
-          (standing = standingOf(one.rig, one.difference, this.#besideComing))
+          (standing = standingOf(tried.rig, tried.difference, this.#besideComing))
         );
       if (!bestStanding || isBetter(standing, bestStanding)) {
-        first = one;
+        first = tried;
         bestStanding = standing;
       }
     }
@@ -235,7 +235,7 @@ const nameOfRig = ({ body, lens, support, mic, micPlace, keyLamp, fillLamp }: Pl
 function inOrder(ways: readonly Choice[], kit: Kit): Choice[] {
   const nameOf = (way: Choice) =>
     Object.entries(way)
-      .map(([job, one]) => `${job} ${kit.byLine(String(one))?.gear.id ?? String(one)}`)
+      .map(([job, named]) => `${job} ${kit.byLine(String(named))?.gear.id ?? String(named)}`)
       .join();
   return ways
     .map((way) => ({ way, name: nameOf(way) }))

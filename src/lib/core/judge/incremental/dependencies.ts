@@ -116,8 +116,10 @@ export function kitDifferences({ parts: before }: Kit, { parts: after }: Kit): D
   )
     last += 1;
   let kinds = 0;
-  for (let at = first; at < before.length - last; at++) kinds |= kindBit[before[at]!.gear.kind];
-  for (let at = first; at < after.length - last; at++) kinds |= kindBit[after[at]!.gear.kind];
+  for (let index = first; index < before.length - last; index++)
+    kinds |= kindBit[before[index]!.gear.kind];
+  for (let index = first; index < after.length - last; index++)
+    kinds |= kindBit[after[index]!.gear.kind];
   return { fields: kinds === 0 ? 0 : fieldBit.parts, kinds };
 }
 

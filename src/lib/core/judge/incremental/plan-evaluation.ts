@@ -73,9 +73,9 @@ export class PlanEvaluation implements RowSource {
   }
 
   /** What a row of the finding table finds in an angle. */
-  judgeRow(row: number, at: number): Finding | OpenRow | undefined {
-    const rig = this.rigs[at]!;
-    const record = looksAtFigures[row]! ? this.#records[at]! : noFigures;
+  judgeRow(row: number, angle: number): Finding | OpenRow | undefined {
+    const rig = this.rigs[angle]!;
+    const record = looksAtFigures[row]! ? this.#records[angle]! : noFigures;
     const before = record.unknownReads;
     const held = judgesOfAngle[row]!(rig, record);
     if (held) return new Finding(angleFindings[row]!, held, rig.scene, rig.angle.id);
@@ -83,21 +83,21 @@ export class PlanEvaluation implements RowSource {
   }
 
   /** What a row finds, or found before where nothing it read differs. */
-  rowReused(row: number, at: number): Finding | OpenRow | undefined {
-    const ahead = this.#ahead?.[at]?.[row];
+  rowReused(row: number, angle: number): Finding | OpenRow | undefined {
+    const ahead = this.#ahead?.[angle]?.[row];
     if (ahead !== undefined) return ahead ?? undefined;
-    const unchanged = this.differences?.[at]?.unchanged(row);
-    return unchanged ? unchanged.finding : this.judgeRow(row, at);
+    const unchanged = this.differences?.[angle]?.unchanged(row);
+    return unchanged ? unchanged.finding : this.judgeRow(row, angle);
   }
 
   /** The same, asked ahead of the others and remembered. */
-  rowAhead(row: number, at: number): Finding | OpenRow | undefined {
-    const difference = this.differences?.[at];
+  rowAhead(row: number, angle: number): Finding | OpenRow | undefined {
+    const difference = this.differences?.[angle];
     if (difference && !difference.mayChange(row)) return difference.unchanged(row)?.finding;
-    const one = this.rowReused(row, at);
+    const found = this.rowReused(row, angle);
     this.#ahead ??= this.rigs.map(() => []);
-    this.#ahead[at]![row] = one ?? null;
-    return one;
+    this.#ahead[angle]![row] = found ?? null;
+    return found;
   }
   /** By angle and row; null where a row found nothing. */
   #ahead: (Finding | OpenRow | null)[][] | undefined;

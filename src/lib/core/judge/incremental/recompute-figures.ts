@@ -13,9 +13,9 @@ import { type Dependencies, overlaps, trackRig } from './dependencies';
 export type LeafDependencies = readonly Dependencies[];
 
 export function trackLeaves(rig: PlacedRig): LeafDependencies {
-  return leafSteps.map((at) => {
+  return leafSteps.map((place) => {
     const tracked = trackRig(rig);
-    steps[at]!.read!(tracked.rig);
+    steps[place]!.read!(tracked.rig);
     return tracked.read;
   });
 }
@@ -40,12 +40,12 @@ export function affectedFigures(
 ): AffectedFigures {
   const flags = noneChanged();
   const affected = leafSteps.filter(
-    (at, i) => overlaps(leaves[i]!, differs) || at === supposed?.at
+    (place, i) => overlaps(leaves[i]!, differs) || place === supposed?.at
   );
-  for (const at of affected) flags[at] = 1;
-  const derived = derivedSteps.filter((at) => {
-    if (steps[at]!.inputs.some((input) => flags[input] === 1)) flags[at] = 1;
-    return flags[at] === 1;
+  for (const place of affected) flags[place] = 1;
+  const derived = derivedSteps.filter((place) => {
+    if (steps[place]!.inputs.some((input) => flags[input] === 1)) flags[place] = 1;
+    return flags[place] === 1;
   });
   return { leaves: affected, derived, flags };
 }
@@ -70,30 +70,30 @@ export function recomputeFigures(
     ...before.exposures
   });
   let any = false;
-  for (const at of affected.leaves) {
-    computeStep(at, rig, record, supposed);
-    if (differsAt(at, record, before)) {
-      changed[at] = 1;
+  for (const place of affected.leaves) {
+    computeStep(place, rig, record, supposed);
+    if (differsAt(place, record, before)) {
+      changed[place] = 1;
       any = true;
     }
   }
   if (!any) return before;
-  for (const at of affected.derived) {
-    const { inputs } = steps[at]!;
+  for (const place of affected.derived) {
+    const { inputs } = steps[place]!;
     let touched = false;
     for (let j = 0; j < inputs.length && !touched; j++) touched = changed[inputs[j]!] === 1;
     if (!touched) continue;
-    computeStep(at, rig, record);
-    if (differsAt(at, record, before)) changed[at] = 1;
+    computeStep(place, rig, record);
+    if (differsAt(place, record, before)) changed[place] = 1;
   }
   return record;
 }
 
-function differsAt(at: number, record: FigureRecord, before: FigureRecord): boolean {
-  const { solved } = steps[at]!;
+function differsAt(place: number, record: FigureRecord, before: FigureRecord): boolean {
+  const { solved } = steps[place]!;
   return (
-    record.states[at] !== before.states[at] ||
-    !Object.is(record.values[at], before.values[at]) ||
+    record.states[place] !== before.states[place] ||
+    !Object.is(record.values[place], before.values[place]) ||
     // Two plans may cost the same and be set otherwise.
     (solved !== undefined && record.exposures[solved.end] !== before.exposures[solved.end])
   );

@@ -44,11 +44,12 @@ function judged(project: Project, before?: Judgement): Judgement {
   );
 }
 
-const anyPart = fc.nat(parts.length - 1).map((at) => parts[at]!);
-const anyLine = fc.nat(lines.length - 1).map((at) => lines[at]!);
+const anyPart = fc.nat(parts.length - 1).map((index) => parts[index]!);
+const anyLine = fc.nat(lines.length - 1).map((index) => lines[index]!);
 const anyAngle = fc
   .nat(demo.scenes.length - 1)
-  .map((at) => ({ sceneId: demo.scenes[at]!.id, angleId: demo.scenes[at]!.angles[0]!.id }));
+  .map((index) => demo.scenes[index]!)
+  .map(({ id, angles }) => ({ sceneId: id, angleId: angles[0]!.id }));
 
 /** What people and remedies do to a plan, and to the brief beside it. */
 const anyAct: fc.Arbitrary<Act> = fc.oneof(

@@ -75,7 +75,7 @@ export class TrackedJudgement {
     let tracked = this.#angles.get(angle);
     if (!tracked) {
       const judged = this.judgement.angles.find(
-        (one) => one.scene === scene && one.angle === angle
+        (judged) => judged.scene === scene && judged.angle === angle
       );
       // Where a relation refused its inputs the figures are not worth keeping.
       if (!judged || judged.record.refused) return undefined;
@@ -198,12 +198,12 @@ export class DifferingPlan {
   /** The rig an angle had before; undefined where there was none, or where its jobs are others now. */
   rigBefore(scene: Scene, angle: Angle): PlacedRig | undefined {
     return this.tracked.judgement.angles.find(
-      (one) =>
-        one.angle === angle ||
-        (one.scene.id === scene.id &&
-          one.angle.id === angle.id &&
-          asksForTheSame(one.scene, scene) &&
-          one.angle.cameraPlace === angle.cameraPlace)
+      (judged) =>
+        judged.angle === angle ||
+        (judged.scene.id === scene.id &&
+          judged.angle.id === angle.id &&
+          asksForTheSame(judged.scene, scene) &&
+          judged.angle.cameraPlace === angle.cameraPlace)
     )?.rig;
   }
 
@@ -301,7 +301,7 @@ export class DifferingAngle {
   }
 
   /** What all rows find in the angle, in the order of the table; those that cannot change are not judged. */
-  found(evaluation: RowSource, at: number): (Finding | OpenRow)[] {
+  found(evaluation: RowSource, angle: number): (Finding | OpenRow)[] {
     const { reached, standing } = this.#affected;
     const found: (Finding | OpenRow)[] = [];
     let stands = 0;
@@ -309,8 +309,8 @@ export class DifferingAngle {
       const row = reached[i]!;
       while (stands < standing.length && standing[stands]!.row < row)
         found.push(standing[stands++]!.finding);
-      const one = evaluation.rowReused(row, at);
-      if (one !== undefined) found.push(one);
+      const outcome = evaluation.rowReused(row, angle);
+      if (outcome !== undefined) found.push(outcome);
     }
     while (stands < standing.length) found.push(standing[stands++]!.finding);
     return found;
@@ -375,7 +375,8 @@ class TrackedAngle {
 
   private findAffected(differs: Dependencies, supposed: Supposed | undefined): Affected {
     const figures = affectedFigures(this.leaves, differs, supposed);
-    const reached = (places: readonly number[]) => places.some((at) => figures.flags[at] === 1);
+    const reached = (places: readonly number[]) =>
+      places.some((place) => figures.flags[place] === 1);
     const rows = this.rows.map(
       (tracked) => !tracked || overlaps(tracked.read, differs) || reached(tracked.figures)
     );
@@ -398,15 +399,15 @@ class TrackedAngle {
 
 /** What a row found; undefined where it asks a question, for one question is asked once in a plan. */
 function trackRow(
-  at: number,
+  rowIndex: number,
   { rig, record }: AngleJudgement,
   findingOf: FindingOfRow
 ): TrackedRow | undefined {
-  const row = angleFindings[at]!;
+  const row = angleFindings[rowIndex]!;
   const tracked = trackRig(rig);
   const figures = new Set<number>();
   const noting = trackRecord(record, figures);
-  const held = judgesOfAngle[at]!(tracked.rig, noting);
+  const held = judgesOfAngle[rowIndex]!(tracked.rig, noting);
   if (!held && noting.unknownReads > 0) return undefined;
   if (held) {
     held.title();

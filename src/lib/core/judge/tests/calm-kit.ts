@@ -72,8 +72,8 @@ export function without(project: Project, gearId: string): void {
 }
 export function swap(project: Project, from: string, to: string): void {
   const plan = activePlan(project);
-  plan.lines = plan.lines.map((one) =>
-    one.gearId === from ? line(to, { quantity: one.quantity }) : one
+  plan.lines = plan.lines.map((old) =>
+    old.gearId === from ? line(to, { quantity: old.quantity }) : old
   );
 }
 export function setRig(project: Project, rig: object): void {

@@ -33,10 +33,10 @@ export class Chances {
   }
 }
 
-function angleOf(chances: Chances, at: number): Angle {
+function angleOf(chances: Chances, index: number): Angle {
   return {
-    id: `angle-${at}`,
-    name: at === 0 ? 'main' : 'side',
+    id: `angle-${index}`,
+    name: index === 0 ? 'main' : 'side',
     cameraPlace: chances.of(words.cameraPlaces),
     distanceM: chances.within(0.1, 20),
     framing: chances.of(words.framings),
@@ -48,9 +48,12 @@ function angleOf(chances: Chances, at: number): Angle {
 }
 
 /** A scene of any style, half of them with every answer drawn from the whole of its range. */
-export function anyScene(chances: Chances, at: number): Scene {
-  const scene: Scene = { ...startScene(chances.of(words.sceneStyles), [], 30), id: `scene-${at}` };
-  scene.name = `Scene ${'ABC'[at]}`;
+export function anyScene(chances: Chances, index: number): Scene {
+  const scene: Scene = {
+    ...startScene(chances.of(words.sceneStyles), [], 30),
+    id: `scene-${index}`
+  };
+  scene.name = `Scene ${'ABC'[index]}`;
   if (chances.is(0.4)) return scene;
   const rest = { ...scene };
   delete rest.room;
@@ -100,8 +103,8 @@ export function anyScene(chances: Chances, at: number): Scene {
   };
 }
 
-const lineOf = (gearId: string, at: number, quantity = 1): PlanLine => ({
-  id: `line-${at}`,
+const lineOf = (gearId: string, index: number, quantity = 1): PlanLine => ({
+  id: `line-${index}`,
   gearId,
   quantity,
   basis: 'new',

@@ -7,7 +7,7 @@
 export function valueAt(part: object, key: string): unknown {
   return key
     .split('.')
-    .reduce<unknown>((at, step) => (at as Record<string, unknown> | undefined)?.[step], part);
+    .reduce<unknown>((node, step) => (node as Record<string, unknown> | undefined)?.[step], part);
 }
 
 /** The same part with a value under a key of its sheet; nothing else of it is touched. */

@@ -51,7 +51,7 @@ export function boundKits(frame: PackFrame, perScene: SceneBounds): BoundStep[] 
       bounds.map((all) =>
         all.flatMap((bound) =>
           stepsOf(bound).map(({ priceMinor, merit }) => ({
-            at: Math.floor((priceMinor + bodyMinor(bound)) / stepMinor),
+            steps: Math.floor((priceMinor + bodyMinor(bound)) / stepMinor),
             merit
           }))
         )
@@ -157,7 +157,7 @@ export function* boundsOfScenes(
       (how) => new LeanRigs(frame, scene, how, priceOf, isAllowed)
     )
   );
-  const size = rigs.flat().reduce((sum, one) => sum + one.size, 0);
+  const size = rigs.flat().reduce((sum, ways) => sum + ways.size, 0);
   if (size > mostRigs) return undefined;
   const scenesUsing = new Map<string, number>();
   for (const ways of rigs)
@@ -193,28 +193,28 @@ function shareOf({ scenes }: Project): number[] {
 
 /** What scenes of such worth come to together. */
 export const worthOf = (project: Project, merits: readonly number[]): number =>
-  shareOf(project).reduce((sum, share, at) => sum + share * merits[at]!, 0);
+  shareOf(project).reduce((sum, share, index) => sum + share * merits[index]!, 0);
 
 /** Best sum of merits for at most so many steps of money in all, by the number of steps. */
 function sharedBest(
   shares: readonly number[],
-  scenes: readonly (readonly { at: number; merit: number }[])[]
+  scenes: readonly (readonly { steps: number; merit: number }[])[]
 ): number[] {
   let best: number[] = new Array<number>(MONEY_STEPS + 1).fill(0);
   for (const [scene, options] of scenes.entries()) {
     const next = new Array<number>(MONEY_STEPS + 1).fill(0);
-    for (const { at, merit } of bestFirst(options))
-      for (let money = at; money <= MONEY_STEPS; money++)
-        next[money] = Math.max(next[money]!, best[money - at]! + shares[scene]! * merit);
+    for (const { steps, merit } of bestFirst(options))
+      for (let money = steps; money <= MONEY_STEPS; money++)
+        next[money] = Math.max(next[money]!, best[money - steps]! + shares[scene]! * merit);
     best = next.map((worth, money) => Math.max(worth, best[money]!));
   }
   return best;
 }
 
 /** Options no other is both as cheap and as good as. */
-function bestFirst<O extends { at: number; merit: number }>(options: readonly O[]): O[] {
+function bestFirst<O extends { steps: number; merit: number }>(options: readonly O[]): O[] {
   const kept: O[] = [];
-  for (const option of [...options].sort((a, b) => a.at - b.at || b.merit - a.merit))
+  for (const option of [...options].sort((a, b) => a.steps - b.steps || b.merit - a.merit))
     if (kept.length === 0 || option.merit > kept[kept.length - 1]!.merit) kept.push(option);
   return kept;
 }

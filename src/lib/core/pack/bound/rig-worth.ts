@@ -31,7 +31,7 @@ export class RigWorth {
   constructor(weights: Readonly<Record<Axis, number>>, hearsVoice: boolean) {
     const judged = axes.map((axis) => axis !== 'sound' || hearsVoice);
     const sumOf = (own: readonly number[]) =>
-      own.reduce((sum, weight, at) => (judged[at]! ? sum + weight : sum), 0);
+      own.reduce((sum, weight, index) => (judged[index]! ? sum + weight : sum), 0);
     const said = axes.map((axis) => weights[axis]);
     this.#own = sumOf(said) > 0 ? said : axes.map(() => 1);
     this.#weightSum = sumOf(this.#own);
@@ -48,14 +48,14 @@ export class RigWorth {
     this.#add(5, ease);
   }
 
-  #add(at: number, points: number): void {
+  #add(index: number, points: number): void {
     if (points === NOT_JUDGED) return;
-    this.sum += this.#own[at]! * points;
-    this.least = Math.min(this.least, this.#pull(at, points));
+    this.sum += this.#own[index]! * points;
+    this.least = Math.min(this.least, this.#pull(index, points));
   }
 
-  #pull(at: number, points: number): number {
-    return 100 - (this.#own[at]! / this.#heaviest) * (100 - points);
+  #pull(index: number, points: number): number {
+    return 100 - (this.#own[index]! / this.#heaviest) * (100 - points);
   }
 
   /** With what lasts. */

@@ -124,7 +124,7 @@ export function* boundsOfScene(
       bodyId: body.lines[0]!.gearId,
       bodyLineId: body.choice.bodyLineId!,
       bodyMinor: body.priceMinor,
-      alone: alone.all.map((one) => boundOf(body, one)),
+      alone: alone.all.map((step) => boundOf(body, step)),
       pairs: pairs.map((pair) => boundOf(body, pair)),
       supplied: beforeSupplies.suppliedBy(supplies, worth, 1),
       shared: beforeShares.suppliedBy([everything], worth, scenes),
@@ -223,7 +223,7 @@ function pricedBy({ priceOf }: LeanRigs, scenesUsing: ScenesUsing, scenes: numbe
       ways,
       priceMinor,
       shareMinor,
-      gains: [...gains, ...handling.map((one) => -one)],
+      gains: [...gains, ...handling.map((each) => -each)],
       handling
     };
   };
@@ -275,8 +275,8 @@ function lampsOf(rigs: LeanRigs, handled: Handle): Lamps[] {
         const [lux, softness] = [valueOf(record, 'ownLight'), valueOf(record, 'keySoftness')];
         const key = lit.rig.keyLamp?.part.gear;
         const heldMinor = key && key.form !== 'bulb' ? standMinor : 0;
-        const one = handled([way], [lux, softness], added(start, lit), heldMinor);
-        return { ...one, way, lux, softness };
+        const lamps = handled([way], [lux, softness], added(start, lit), heldMinor);
+        return { ...lamps, way, lux, softness };
       }),
       ({ way }) => !rigs.needsLamp || way.lines.length > 0
     )
@@ -296,7 +296,7 @@ function knotsOf(lamps: readonly Lamps[]): Lamps[] {
 }
 
 /** Those a scene can be filmed with; all, where it cannot be filmed with any. */
-function whereAny<T>(all: readonly T[], films: (one: T) => boolean): readonly T[] {
+function whereAny<T>(all: readonly T[], films: (way: T) => boolean): readonly T[] {
   const those = all.filter(films);
   return those.length > 0 ? those : all;
 }
@@ -357,7 +357,7 @@ function lensBeside(
         'picture',
         rigs.mirroredRig(forPicture, body, way, bare.support, bare.mic, bare.lamps)
       ),
-      ...start.map((one) => -one),
+      ...start.map((each) => -each),
       ...exposure,
       ...supports.flatMap(({ gains }) => gains)
     ],
@@ -374,7 +374,7 @@ function lampThrough(lens: LensBeside, lamps: Lamps, knots: readonly Lamps[]): H
   const points = [lens.exposure[index]!];
   if (lens.asksForSoftness) points.push(pointsOn(curveOf('light', 'keySoftness'), lamps.softness));
   const light = axisPoints(sumOfPoints('light', points));
-  return { ...lamps, gains: [light, ...lamps.handling.map((one) => -one)] };
+  return { ...lamps, gains: [light, ...lamps.handling.map((each) => -each)] };
 }
 
 const isOnCamera = ({ choice }: Way) =>
@@ -422,9 +422,9 @@ function micsFor(
 function undominated<W extends Weighed>(ways: readonly W[]): W[] {
   const kept: W[] = [];
   for (const way of [...ways].sort((a, b) => a.priceMinor - b.priceMinor)) {
-    const beats = (one: W) =>
-      one.shareMinor <= way.shareMinor &&
-      one.gains.every((gain, index) => gain >= way.gains[index]!);
+    const beats = (other: W) =>
+      other.shareMinor <= way.shareMinor &&
+      other.gains.every((gain, index) => gain >= way.gains[index]!);
     if (kept.some(beats)) continue;
     kept.push(way);
   }

@@ -23,7 +23,7 @@ export class Steps<Of = undefined> {
 
   get all(): (Bound & { of: Of })[] {
     const steps: (Bound & { of: Of })[] = [];
-    for (const [priceMinor, { merit, of }] of [...this.#best].sort(([one], [other]) => one - other))
+    for (const [priceMinor, { merit, of }] of [...this.#best].sort(([a], [other]) => a - other))
       if (steps.length === 0 || merit > steps[steps.length - 1]!.merit)
         steps.push({ priceMinor, merit, of });
     return steps;
@@ -47,9 +47,9 @@ export class HalfWorths {
       this.#byPrice.set(priceMinor, [{ sum, least }]);
       return;
     }
-    for (const one of there) if (one.sum >= sum && one.least >= least) return;
+    for (const half of there) if (half.sum >= sum && half.least >= least) return;
     let kept = 0;
-    for (const one of there) if (one.sum > sum || one.least > least) there[kept++] = one;
+    for (const half of there) if (half.sum > sum || half.least > least) there[kept++] = half;
     there.length = kept;
     there.push({ sum, least });
   }
@@ -58,12 +58,12 @@ export class HalfWorths {
     const kept: [number, HalfWorth][] = [];
     // Sums and leasts of those that cost no more, none as good as another in both.
     let best: HalfWorth[] = [];
-    for (const [priceMinor, all] of [...this.#byPrice].sort(([one], [other]) => one - other))
-      for (const one of all) {
-        if (best.some(({ sum, least }) => sum >= one.sum && least >= one.least)) continue;
-        best = best.filter(({ sum, least }) => sum > one.sum || least > one.least);
-        best.push(one);
-        kept.push([priceMinor, one]);
+    for (const [priceMinor, all] of [...this.#byPrice].sort(([a], [other]) => a - other))
+      for (const half of all) {
+        if (best.some(({ sum, least }) => sum >= half.sum && least >= half.least)) continue;
+        best = best.filter(({ sum, least }) => sum > half.sum || least > half.least);
+        best.push(half);
+        kept.push([priceMinor, half]);
       }
     return kept;
   }

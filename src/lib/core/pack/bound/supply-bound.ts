@@ -87,11 +87,11 @@ function gathered(
 
 function undominated<G extends Gathered>(all: readonly G[]): G[] {
   const kept: G[] = [];
-  for (const one of [...all].sort(
+  for (const option of [...all].sort(
     (a, b) => a.priceMinor - b.priceMinor || b.gains[0]! - a.gains[0]!
   ))
-    if (!kept.some(({ gains }) => gains.every((gain, index) => gain >= one.gains[index]!)))
-      kept.push(one);
+    if (!kept.some(({ gains }) => gains.every((gain, index) => gain >= option.gains[index]!)))
+      kept.push(option);
   return kept;
 }
 

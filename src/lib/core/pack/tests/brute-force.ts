@@ -14,8 +14,8 @@ const MOST_PARTS = 11;
 export const tinyShelf = (seed: number): SmallShelf => smallShelf(seed, MOST_PARTS);
 
 /** So many pieces of parts, bought new. */
-export const lineOf = (gear: GearItem, at: number, quantity = 1): PlanLine => ({
-  id: `line-${at + 1}`,
+export const lineOf = (gear: GearItem, index: number, quantity = 1): PlanLine => ({
+  id: `line-${index + 1}`,
   gearId: gear.id,
   quantity,
   basis: 'new',

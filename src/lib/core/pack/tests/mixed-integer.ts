@@ -77,7 +77,8 @@ export async function bestByModel(project: Project, shelf: Shelf): Promise<Prove
   );
   const kitWith = (chosen: ReadonlySet<number>) => {
     const counts = new Map<GearItem, number>();
-    for (const piece of chosen) counts.set(pieces[piece]!.gear, (counts.get(pieces[piece]!.gear) ?? 0) + 1);
+    for (const piece of chosen)
+      counts.set(pieces[piece]!.gear, (counts.get(pieces[piece]!.gear) ?? 0) + 1);
     return judge(counts);
   };
   const shuffle = shuffler(seeded(1));

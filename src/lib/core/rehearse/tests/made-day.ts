@@ -64,13 +64,13 @@ export const device = (more: Partial<Device> = {}): Device => ({
   ...more
 });
 
-export const battery = (at: number, capacity = 10) => ({
+export const battery = (index: number, capacity = 10) => ({
   lineId: 'battery',
-  name: `Battery ${at}`,
+  name: `Battery ${index}`,
   capacity,
   isBuiltIn: false,
   type: 'Knot',
-  key: keyOf(`battery ${at}`)
+  key: keyOf(`battery ${index}`)
 });
 
 /** A day at a bench: a camera of 10 W, two batteries of 10 Wh, five takes of 25 minutes, and no chance. */

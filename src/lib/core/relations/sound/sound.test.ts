@@ -98,9 +98,9 @@ describe('the example room', () => {
 
   it('hardly lets a fan fade: −0.8 dB from 1 to 3 m, not −9.5', () => {
     const room = { volumeM3: volume, reverberationS: lived };
-    const at = (distance: number) =>
+    const atValue = (distance: number) =>
       machineNoiseHeardDbA(40, distance, pickupPatterns.omni, 0, room);
-    expect(at(3) - at(1)).toBeCloseTo(-0.8, 1);
+    expect(atValue(3) - atValue(1)).toBeCloseTo(-0.8, 1);
     const outdoors = (distance: number) =>
       machineNoiseHeardDbA(40, distance, pickupPatterns.omni, 0);
     expect(outdoors(3) - outdoors(1)).toBeCloseTo(-9.54, 2);
