@@ -74,8 +74,9 @@ const FIRST_KIT_SHARES = { front: 0.5, camps: 0.8 } as const;
 const MOST_RIGS_TO_BEGIN_WITH = 10_000;
 /** Where nothing within the budget films all, it is looked so much further than the cheapest that does. */
 const PAST_THE_CHEAPEST = 1.1;
-/** So many rigs of a scene are put into the best kit, and as many with other bodies. */
+/** So many rigs of a scene are put into the best kit, and the best rig of so many other bodies. */
 const MOST_GRAFTS = 30;
+const MOST_OTHER_BODIES = 4;
 /** So often what came out better is looked at again for other rigs. */
 const GRAFTING_ROUNDS = 4;
 /** The search ends with so many kits two changes from the best, and as many again whenever one is better. */
@@ -143,20 +144,19 @@ const bodiesOf = ({ kit }: Judgement): string =>
     .join(BETWEEN_BODIES);
 const BETWEEN_BODIES = '|';
 
-/** Rigs of a scene that may be worth more than it is now, the best with its body first, then the best with any other. */
+/** Rigs of a scene that may be worth more than it is now: with its body, then the best with each of some others. */
 function pairsAbove(
   merit: number,
   bounds: readonly BodyBound[],
   bodyId: string | undefined
 ): readonly RigBound[] {
-  const best = (isWanted: (bound: BodyBound) => boolean) =>
-    bounds
-      .filter(isWanted)
-      .flatMap(({ pairs }) => pairs)
-      .filter((pair) => pair.merit > merit)
-      .sort((a, b) => b.merit - a.merit)
-      .slice(0, MOST_GRAFTS);
-  return [...best((bound) => bound.bodyId === bodyId), ...best((bound) => bound.bodyId !== bodyId)];
+  const better = ({ pairs }: BodyBound) => pairs.filter((pair) => pair.merit > merit);
+  const own = bounds.filter((bound) => bound.bodyId === bodyId).flatMap(better);
+  const others = bounds
+    .filter((bound) => bound.bodyId !== bodyId)
+    .flatMap((bound) => better(bound).slice(0, 1))
+    .sort((a, b) => b.merit - a.merit);
+  return [...own.slice(0, MOST_GRAFTS), ...others.slice(0, MOST_OTHER_BODIES)];
 }
 
 /** Looks in a row in which a part made no kit better. */
@@ -261,11 +261,15 @@ class Search {
    * Follows the kits of each set of bodies that can be worth more than the best found, the better half of them further
    * and further.
    */
-  *followCamps(mostJudged: number): Generator<PackProgress, void, void> {
-    for (const share of SHARES_OF_BUDGET) {
+  *followCamps(
+    mostJudged: number,
+    shares: readonly number[] = SHARES_OF_BUDGET,
+    isFollowed: (bodies: string) => boolean = () => true
+  ): Generator<PackProgress, void, void> {
+    for (const share of shares) {
       const mostMinor = share * spendableOf(this.frame.project);
       const bestOf = ({ front }: Camp) => front.bestFor(mostMinor);
-      let camps = [...this.#camps];
+      let camps = [...this.#camps].filter(([bodies]) => isFollowed(bodies));
       for (let looks = LOOKS_OF_A_CAMP; camps.length > 0 && this.#judged < mostJudged; looks *= 2) {
         camps = camps.filter(
           ([bodies, camp]) => bestOf(camp) && this.#canBeBest(bodies, mostMinor)
@@ -323,6 +327,7 @@ class Search {
       const project = withKit(frame.project, best);
       const before = judged(project, frame.shelf);
       const tracked = trackJudgement(project, before);
+      const known = new Set(this.#camps.keys());
       for (const [index, { id }] of project.scenes.entries()) {
         const angle = before.angles.find(({ scene }) => scene.id === id)!;
         const now = before.merit.scenes.find(({ sceneId }) => sceneId === id)?.low ?? 0;
@@ -335,7 +340,7 @@ class Search {
         }
       }
       // Another body comes into its own with the batteries and cards it takes.
-      yield* this.followCamps(Infinity);
+      yield* this.followCamps(Infinity, [1], (bodies) => !known.has(bodies));
       if (this.#front.bestFor(spendable) === best) return;
       yield* this.run(Infinity);
     }
