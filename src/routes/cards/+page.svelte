@@ -170,11 +170,6 @@
     opacity: 0.75;
   }
 
-  .soft {
-    color: var(--ink-soft);
-    font-size: 0.75rem;
-  }
-
   li .soft {
     white-space: nowrap;
   }

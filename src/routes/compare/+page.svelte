@@ -256,11 +256,6 @@
     font-weight: 600;
   }
 
-  .soft {
-    color: var(--ink-soft);
-    font-size: 0.75rem;
-  }
-
   .chart {
     max-width: 30rem;
     margin-top: 1rem;

@@ -194,11 +194,6 @@
     font-size: 0.8125rem;
   }
 
-  .soft {
-    color: var(--ink-soft);
-    font-size: 0.75rem;
-  }
-
   @media (max-width: 1000px) {
     .bench {
       grid-template-columns: minmax(0, 1fr);

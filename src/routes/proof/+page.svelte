@@ -290,11 +290,6 @@
     background: var(--moss-wash);
   }
 
-  .soft {
-    color: var(--ink-soft);
-    font-size: 0.75rem;
-  }
-
   .fault {
     color: var(--brick);
   }

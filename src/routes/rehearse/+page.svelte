@@ -217,11 +217,6 @@
     padding-right: 1rem;
   }
 
-  .soft {
-    color: var(--ink-soft);
-    font-size: 0.75rem;
-  }
-
   .more,
   .to-log,
   .empty,

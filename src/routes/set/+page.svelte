@@ -349,11 +349,6 @@
     margin-bottom: 0.3rem;
   }
 
-  .soft {
-    color: var(--ink-soft);
-    font-size: 0.75rem;
-  }
-
   .faults {
     padding: 0.4rem 0 0;
     color: var(--brick);

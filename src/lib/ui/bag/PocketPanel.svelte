@@ -299,7 +299,7 @@
   .soft {
     flex: none;
     max-width: 60%;
-    color: var(--ink-soft);
+    font-size: inherit;
     text-align: right;
   }
 

@@ -87,9 +87,4 @@
     width: 100%;
     accent-color: var(--moss);
   }
-
-  .soft {
-    color: var(--ink-soft);
-    font-size: 0.75rem;
-  }
 </style>

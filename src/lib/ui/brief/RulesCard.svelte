@@ -145,9 +145,4 @@
     grid-template-columns: 1fr 1fr;
     gap: 0.6rem;
   }
-
-  .soft {
-    color: var(--ink-soft);
-    font-size: 0.75rem;
-  }
 </style>

@@ -342,9 +342,4 @@
     font-size: 1.05rem;
     line-height: 1.75;
   }
-
-  .soft {
-    color: var(--ink-soft);
-    font-size: 0.75rem;
-  }
 </style>

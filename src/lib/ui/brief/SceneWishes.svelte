@@ -356,9 +356,4 @@
     padding: 0.12rem 0.6rem;
     font-size: 0.75rem;
   }
-
-  .soft {
-    color: var(--ink-soft);
-    font-size: 0.75rem;
-  }
 </style>

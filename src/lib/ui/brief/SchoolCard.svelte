@@ -171,7 +171,7 @@
   }
 
   .soft {
-    color: var(--ink-soft);
+    font-size: inherit;
     font-weight: 400;
   }
 

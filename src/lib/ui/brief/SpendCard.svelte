@@ -242,11 +242,6 @@
     color: var(--on-pocket-light);
   }
 
-  .soft {
-    color: var(--ink-soft);
-    font-size: 0.75rem;
-  }
-
   .fold {
     justify-self: start;
     font-weight: 600;

@@ -244,11 +244,6 @@
     font-size: 1.15rem;
   }
 
-  .soft {
-    color: var(--ink-soft);
-    font-size: 0.75rem;
-  }
-
   .filters {
     display: flex;
     flex-wrap: wrap;

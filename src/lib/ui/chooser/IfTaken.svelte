@@ -164,8 +164,6 @@
 
   .soft {
     display: block;
-    color: var(--ink-soft);
-    font-size: 0.75rem;
   }
 
   ul {

@@ -75,7 +75,6 @@
   }
 
   .soft {
-    color: var(--ink-soft);
     font-size: 0.8125rem;
   }
 </style>

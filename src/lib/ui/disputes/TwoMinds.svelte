@@ -146,7 +146,6 @@
   }
 
   .soft {
-    color: var(--ink-soft);
     font-size: 0.8125rem;
   }
 

@@ -165,7 +165,6 @@
   }
 
   .soft {
-    color: var(--ink-soft);
     font-size: 0.8125rem;
   }
 </style>

@@ -155,11 +155,6 @@
     border-bottom: 1px dashed var(--line);
   }
 
-  .soft {
-    color: var(--ink-soft);
-    font-size: 0.75rem;
-  }
-
   .cheaper {
     color: var(--moss);
     font-weight: 600;

@@ -59,8 +59,6 @@
 
   .soft {
     padding: 0.1rem 0;
-    color: var(--ink-soft);
-    font-size: 0.75rem;
   }
 
   .days {

@@ -110,11 +110,6 @@
     min-width: 6rem;
   }
 
-  .soft {
-    color: var(--ink-soft);
-    font-size: 0.75rem;
-  }
-
   .fields {
     display: grid;
     gap: 0.6rem;

@@ -242,11 +242,6 @@
     text-decoration: underline;
   }
 
-  .soft {
-    color: var(--ink-soft);
-    font-size: 0.75rem;
-  }
-
   .n {
     text-align: right;
   }

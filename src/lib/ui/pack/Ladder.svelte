@@ -145,9 +145,4 @@
     color: var(--moss);
     font-weight: 600;
   }
-
-  .soft {
-    color: var(--ink-soft);
-    font-size: 0.75rem;
-  }
 </style>

@@ -159,9 +159,4 @@
     justify-items: start;
     font-size: 0.8125rem;
   }
-
-  .soft {
-    color: var(--ink-soft);
-    font-size: 0.75rem;
-  }
 </style>

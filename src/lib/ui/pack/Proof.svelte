@@ -32,10 +32,3 @@
     ).toFixed(1)} %, are open. Any number of bodies, lenses and lamps counts.
   {/if}
 </p>
-
-<style>
-  .soft {
-    color: var(--ink-soft);
-    font-size: 0.75rem;
-  }
-</style>

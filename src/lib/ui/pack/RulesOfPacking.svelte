@@ -112,8 +112,6 @@
 
   .soft {
     padding-bottom: 0.5rem;
-    color: var(--ink-soft);
-    font-size: 0.75rem;
   }
 
   .makers {

@@ -64,9 +64,4 @@
     gap: 0.6rem;
     align-items: end;
   }
-
-  .soft {
-    color: var(--ink-soft);
-    font-size: 0.75rem;
-  }
 </style>

@@ -52,11 +52,6 @@
     font-size: 0.8125rem;
   }
 
-  .soft {
-    color: var(--ink-soft);
-    font-size: 0.75rem;
-  }
-
   ul {
     display: grid;
     gap: 0.4rem;

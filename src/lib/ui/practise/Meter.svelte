@@ -99,9 +99,4 @@
     fill: var(--ink-soft);
     font-size: 11px;
   }
-
-  .soft {
-    color: var(--ink-soft);
-    font-size: 0.75rem;
-  }
 </style>

@@ -51,8 +51,6 @@
 
   .soft {
     grid-column: 1 / -1;
-    color: var(--ink-soft);
-    font-size: 0.75rem;
   }
 
   .name {

@@ -51,9 +51,4 @@
     border-radius: 999px;
     background: var(--tan);
   }
-
-  .soft {
-    color: var(--ink-soft);
-    font-size: 0.75rem;
-  }
 </style>

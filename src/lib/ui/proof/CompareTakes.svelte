@@ -200,9 +200,4 @@
   .won {
     color: var(--moss);
   }
-
-  .soft {
-    color: var(--ink-soft);
-    font-size: 0.75rem;
-  }
 </style>

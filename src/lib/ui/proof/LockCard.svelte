@@ -136,11 +136,6 @@
     align-items: center;
   }
 
-  .soft {
-    color: var(--ink-soft);
-    font-size: 0.75rem;
-  }
-
   .chips .soft {
     font-size: 0.6875rem;
   }

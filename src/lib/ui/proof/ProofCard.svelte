@@ -46,11 +46,6 @@
     gap: 0.4rem;
   }
 
-  section :global(.soft) {
-    color: var(--ink-soft);
-    font-size: 0.75rem;
-  }
-
   section :global(.fault) {
     color: var(--brick);
   }

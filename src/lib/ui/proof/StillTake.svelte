@@ -187,9 +187,4 @@
   rect.face {
     fill: var(--ochre);
   }
-
-  .soft {
-    color: var(--ink-soft);
-    font-size: 0.75rem;
-  }
 </style>

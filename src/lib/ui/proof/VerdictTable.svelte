@@ -78,9 +78,4 @@
   .gap {
     color: var(--brick);
   }
-
-  .soft {
-    color: var(--ink-soft);
-    font-size: 0.75rem;
-  }
 </style>

@@ -98,8 +98,6 @@
   }
 
   .soft {
-    color: var(--ink-soft);
-    font-size: 0.75rem;
     font-weight: 400;
   }
 </style>

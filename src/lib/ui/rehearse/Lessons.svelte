@@ -137,9 +137,4 @@
   .worse {
     color: var(--brick);
   }
-
-  .soft {
-    color: var(--ink-soft);
-    font-size: 0.75rem;
-  }
 </style>

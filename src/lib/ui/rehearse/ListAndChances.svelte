@@ -128,7 +128,7 @@
   }
 
   .soft {
-    color: var(--ink-soft);
+    font-size: inherit;
   }
 
   @media (max-width: 820px) {

@@ -247,8 +247,7 @@
     color: var(--moss);
   }
 
-  .now,
-  .soft {
+  .now {
     color: var(--ink-soft);
     font-size: 0.75rem;
   }

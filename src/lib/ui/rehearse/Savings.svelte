@@ -188,8 +188,6 @@
   }
 
   .soft {
-    color: var(--ink-soft);
-    font-size: 0.75rem;
     font-weight: 400;
   }
 

@@ -106,6 +106,6 @@
   }
 
   .soft {
-    color: var(--ink-soft);
+    font-size: inherit;
   }
 </style>

@@ -195,7 +195,5 @@
 
   .soft {
     padding-top: 0.3rem;
-    color: var(--ink-soft);
-    font-size: 0.75rem;
   }
 </style>

@@ -219,10 +219,6 @@
     margin: 0;
   }
 
-  .soft {
-    color: var(--ink-soft);
-    font-size: 0.75rem;
-  }
   @media (max-width: 700px) {
     li {
       grid-template-columns: minmax(0, 1fr) auto;

@@ -369,11 +369,6 @@
     white-space: nowrap;
   }
 
-  .soft {
-    color: var(--ink-soft);
-    font-size: 0.75rem;
-  }
-
   .reading {
     display: grid;
     gap: 0.5rem;

@@ -149,7 +149,6 @@
   }
 
   .soft {
-    color: var(--ink-soft);
     font-size: 0.8125rem;
   }
 

@@ -217,11 +217,6 @@
     background: var(--paper);
   }
 
-  .soft {
-    color: var(--ink-soft);
-    font-size: 0.75rem;
-  }
-
   li button {
     font-size: 0.8125rem;
   }

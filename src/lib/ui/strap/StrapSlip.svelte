@@ -54,7 +54,7 @@
   }
 
   .soft {
-    color: var(--ink-soft);
+    font-size: inherit;
   }
 
   .put-off {

@@ -303,11 +303,6 @@
     text-align: right;
   }
 
-  .soft {
-    color: var(--ink-soft);
-    font-size: 0.75rem;
-  }
-
   @media (max-width: 900px) {
     .pair {
       grid-template-columns: minmax(0, 1fr);

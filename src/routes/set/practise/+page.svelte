@@ -362,11 +362,6 @@
     font-size: 1.1rem;
   }
 
-  .soft {
-    color: var(--ink-soft);
-    font-size: 0.75rem;
-  }
-
   .fault {
     color: var(--brick);
     font-size: 0.8125rem;
