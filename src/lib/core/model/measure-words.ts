@@ -1,17 +1,24 @@
 import { KG_PER_POUND, METRES_PER_INCH } from './imperial';
 import type { UnitSystem } from './project';
 
-/** Rounds for reading: three figures that matter, no trailing noise; thousands never part at a line's end. */
+/**
+ * Rounds for reading: three figures that matter, no trailing noise; thousands never part at a line's end, a minus is as
+ * long as a digit, and nothing is less than nought by rounding.
+ */
 export function plainNumber(value: number, digits: number): string {
   if (value === Infinity) return 'unlimited';
   if (value === -Infinity) return 'none';
-  return numberFormats[digits]!.format(value).replace(/,/g, '\u00a0');
+  return numberFormats[digits]!.format(value).replace(/,/g, '\u00a0').replace('-', '−');
 }
 
 /** Made once: a formatter costs more than a thousand of its words. */
 const numberFormats = [0, 1, 2, 3].map(
   (digits) =>
-    new Intl.NumberFormat('en-GB', { maximumFractionDigits: digits, minimumFractionDigits: 0 })
+    new Intl.NumberFormat('en-GB', {
+      maximumFractionDigits: digits,
+      minimumFractionDigits: 0,
+      signDisplay: 'negative'
+    })
 );
 
 const INCHES_PER_FOOT = 12;

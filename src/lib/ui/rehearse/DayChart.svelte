@@ -28,6 +28,8 @@
   const ROW = 56;
   const LEVEL = 40;
   const NIGHT_PX = 14;
+  /** Nearer to the right edge a time written about its middle would be cut off. */
+  const HALF_A_TIME = 30;
   const high = $derived(HEAD + shown.strips.length * ROW + 22);
 
   /** Nights away are squeezed: nothing is filmed in them. */
@@ -238,8 +240,11 @@
     {/if}
     {#each hours as minute (minute)}
       <path d="M{x(minute)} {high - 22}v4" class="bracket" />
-      <text x={x(minute)} y={high - 6} text-anchor="middle" class="soft figures"
-        >{clockWords(minute)}</text
+      <text
+        x={x(minute)}
+        y={high - 6}
+        text-anchor={x(minute) > wide - HALF_A_TIME ? 'end' : 'middle'}
+        class="soft figures">{clockWords(minute)}</text
       >
     {/each}
     <path d="M{x(atMin)} {HEAD - 4}V{high - 22}" class="now" />
