@@ -8,7 +8,8 @@ import { boundFor, boundKits, boundsOfScenes } from '$lib/core/pack/bound/kit-bo
 import { spendableOf } from '$lib/core/pack/front-steps';
 import { frameOf, noRules } from '$lib/core/pack/pack-rules';
 import { compareWorth, filmsAll } from '$lib/core/pack/packed-kit';
-import { pack, packing, type PackProgress } from '$lib/core/pack/packing';
+import type { PackProgress } from '$lib/core/pack/kit-search';
+import { pack, packing } from '$lib/core/pack/packing';
 import { bestByModel, middlingShelf } from '$lib/core/pack/tests/mixed-integer';
 import { bestOfAll, tinyShelf } from '$lib/core/pack/tests/brute-force';
 

@@ -2,7 +2,7 @@ import type { Rung } from '../core/pack/ladder';
 import type { Mending } from '../core/pack/mend';
 import { noRules, type PackRules } from '../core/pack/pack-rules';
 import type { PackedKit } from '../core/pack/packed-kit';
-import type { PackProgress } from '../core/pack/packing';
+import type { PackProgress } from '../core/pack/kit-search';
 import type { RunnerUp } from '../core/pack/runners-up';
 import type { Project } from '../core/model/project';
 import { askPatientJudge, isCancelled, proxy } from '../workers/connect-judge';

@@ -10,7 +10,7 @@ import type { Rung } from '../core/pack/ladder';
 import type { Mending } from '../core/pack/mend';
 import type { PackRules } from '../core/pack/pack-rules';
 import type { PackedKit } from '../core/pack/packed-kit';
-import type { PackProgress } from '../core/pack/packing';
+import type { PackProgress } from '../core/pack/kit-search';
 import type { RunnerUp } from '../core/pack/runners-up';
 import type { ManyDays } from '../core/rehearse/many-days';
 import type { Luck } from '../core/rehearse/day-outcome';

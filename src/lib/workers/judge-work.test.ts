@@ -4,7 +4,7 @@ import { shelfOf } from '../catalogue/load-catalogue';
 import { REPLACE } from '../core/judge/candidates';
 import { settleAll } from '../core/judge/settle-all';
 import { noRules } from '../core/pack/pack-rules';
-import type { PackProgress } from '../core/pack/packing';
+import type { PackProgress } from '../core/pack/kit-search';
 import type { CandidateRow, SettledPart, Share } from './judge-protocol';
 import { makeJudgeWork } from './judge-work';
 

@@ -1,5 +1,6 @@
 import { costOfPoint, goodEnoughOf, spendableOf } from './front-steps';
-import { packing, type PackProgress } from './packing';
+import type { PackProgress } from './kit-search';
+import { packing } from './packing';
 import { noRules } from './pack-rules';
 import { withKit } from './packed-kit';
 import type { Project } from '../model/project';

@@ -9,7 +9,7 @@ import { newLine } from '../model/new-line';
 import type { PlanLine } from '../model/plan';
 import type { Project } from '../model/project';
 import { carries, holdsItself, lampStandOf } from '../rigs/lamp-stand';
-import type { RigBound } from './bound/scene-bound';
+import type { BodyBound, RigBound } from './bound/scene-bound';
 import { onBoomArm } from './on-boom-arm';
 import { settled } from './beginnings';
 import { spendableOf } from './front-steps';
@@ -124,4 +124,23 @@ export function broughtWithin(project: Project, frame: PackFrame): Project | und
     ({ kit: now, judgement } = next);
   }
   return now;
+}
+
+/** So many rigs of a scene are put into the best kit, and the best rig of so many other bodies. */
+const MOST_GRAFTS = 30;
+const MOST_OTHER_BODIES = 4;
+
+/** Rigs of a scene that may be worth more than it is now: with its body, then the best with each of some others. */
+export function pairsAbove(
+  merit: number,
+  bounds: readonly BodyBound[],
+  bodyId: string | undefined
+): readonly RigBound[] {
+  const better = ({ pairs }: BodyBound) => pairs.filter((pair) => pair.merit > merit);
+  const own = bounds.filter((bound) => bound.bodyId === bodyId).flatMap(better);
+  const others = bounds
+    .filter((bound) => bound.bodyId !== bodyId)
+    .flatMap((bound) => better(bound).slice(0, 1))
+    .sort((a, b) => b.merit - a.merit);
+  return [...own.slice(0, MOST_GRAFTS), ...others.slice(0, MOST_OTHER_BODIES)];
 }

@@ -4,7 +4,7 @@ import type { Project } from '../model/project';
 import { bestAgainstBound } from './bound/best-against-bound';
 import { costOfPoint, goodEnoughOf, spendableOf } from './front-steps';
 import { filmsAll, type PackedKit, withKit } from './packed-kit';
-import type { PackProgress } from './packing';
+import type { PackProgress } from './kit-search';
 
 /** A kit as it is told outside: what it holds, and what it comes to. */
 function told({ lines, priceMinor, merit }: PackedKit) {

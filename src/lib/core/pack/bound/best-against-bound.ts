@@ -1,7 +1,7 @@
 import type { Project } from '../../model/project';
 import { spendableOf } from '../front-steps';
 import { filmsAll } from '../packed-kit';
-import type { PackProgress } from '../packing';
+import type { PackProgress } from '../kit-search';
 import { boundFor } from './kit-bound';
 
 /** How far the best kit found within the budget can be from the best there is. */
