@@ -45,6 +45,10 @@ const homely: readonly [RegExp, string][] = [
   [/\bglass first\b/i, 'lenses first'],
   [/\bmark as worn\b/i, 'worn on the body'],
   [/\bstill stops?\b|\bstops? (?:the|this|your) (?:kit|scene)\b/i, 'blocks the scene'],
+  [
+    /\(stopped\)|\bits stops\b|\bonce settled\b|\bwhat stops it\b|^stops \W*$/i,
+    'blocked, once unblocked'
+  ],
   [/(?<!\bthere )\bis no (?!longer\b)/i, 'is not']
 ];
 

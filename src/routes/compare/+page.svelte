@@ -102,7 +102,7 @@
             <tr>
               <th scope="row"
                 >Worth{comparison.plans.some((plan) => plan.judgement.merit.stops > 0)
-                  ? ', once settled'
+                  ? ', once unblocked'
                   : ''}</th
               >
               {#each comparison.plans as { plan, judgement } (plan.id)}<td class="figures"
@@ -177,7 +177,7 @@
             spendableMinor={comparison.plans[0]!.judgement.money.spendableMinor}
           />
           <p class="soft">
-            Hollow where something still blocks: what it would be worth once settled.
+            Hollow where something still blocks: what it would be worth once unblocked.
           </p>
         </div>
       </div>

@@ -86,7 +86,7 @@
   <span
     class="worth figures"
     class:falls={candidate.gainHundredths <= -50}
-    title="Change of the whole kit’s worth, once what stops it is settled"
+    title="How the worth of the whole kit changes, once nothing blocks a scene"
     >{candidate.packed ? '' : gainWords(candidate.gainHundredths)}</span
   >
   <span class="cost figures">

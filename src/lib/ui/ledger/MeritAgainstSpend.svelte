@@ -26,7 +26,7 @@
     plans
       .map(
         (plan) =>
-          `${plan.plan.name}: worth ${worth(plan).toFixed(0)} for ${formatMoney(cost(plan), currency)}${plan.judgement.merit.stops > 0 ? ', once settled' : ''}`
+          `${plan.plan.name}: worth ${worth(plan).toFixed(0)} for ${formatMoney(cost(plan), currency)}${plan.judgement.merit.stops > 0 ? ', once unblocked' : ''}`
       )
       .join('; ')
   );

@@ -241,7 +241,7 @@
         text-anchor={x(plan.priceMinor) > wide - 160 ? 'end' : 'middle'}
         >{plan.name}: {say(plan.priceMinor)}, worth {points(plan.hundredths)}{plan.works
           ? ''
-          : ' once its stops are settled'}</text
+          : ' once unblocked'}</text
       >
     </g>
     {#each x.ticks(Math.min(6, Math.floor(wide / 70))) as tick (tick)}

@@ -62,11 +62,11 @@
   <header>
     <h3>This kit against {plan.name}</h3>
     <span class="figures"
-      >worth {points(planMerit.onceSettledHundredths)}{planMerit.stops > 0 ? ' once settled' : ''} →
+      >worth {points(planMerit.onceSettledHundredths)}{planMerit.stops > 0 ? ' once unblocked' : ''} →
       <b>{points(usually(kit.merit))}</b>: {project.scenes
         .map(
           ({ name }, index) =>
-            `${name} ${planMerit.scenes[index]?.works ? '' : '(stopped) '}${Math.round(planMerit.scenes[index]?.low ?? 0)} → ${Math.round(kit.merit.scenes[index]?.low ?? 0)}${kit.merit.scenes[index]?.works ? '' : ' (stopped)'}`
+            `${name} ${planMerit.scenes[index]?.works ? '' : '(blocked) '}${Math.round(planMerit.scenes[index]?.low ?? 0)} → ${Math.round(kit.merit.scenes[index]?.low ?? 0)}${kit.merit.scenes[index]?.works ? '' : ' (blocked)'}`
         )
         .join(', ')}</span
     >

@@ -15,7 +15,7 @@
     const dearer = priceMinor - firmMinor;
     return [
       loses
-        ? `stops ${loses}`
+        ? `blocks ${loses}`
         : most
           ? `${most.axis} in ${most.scene} −${most.points.toFixed(0)}`
           : '',
