@@ -66,6 +66,8 @@ test('a day is tried with lines that are kept nowhere, and a battery is bought',
 }) => {
   await rehearse(page);
   const before = await inTheCan(page);
+  // What saves most is known when all has been tried.
+  await expect(saves(page)).not.toContainText('trying more', { timeout: 60_000 });
   await saves(page).getByRole('button', { name: 'Try the day so' }).click();
   await expect(oneDay(page)).toContainText('tried with 3 lines more on your lists');
   await expect.poll(() => inTheCan(page)).toBeGreaterThan(before);

@@ -246,7 +246,15 @@ test('the demo is settled on a phone, by thumb', async ({ browser, baseURL }) =>
     const cards = page.locator('li[data-code]').filter({ has: page.locator('.remedy button') });
     if ((await cards.count()) === 0) break;
     const before = await page.locator('li[data-code]').allInnerTexts();
-    await cards.first().locator('.remedy button').first().tap();
+    // A list that is told anew between the count and the tap is waited for again, not for minutes.
+    const tapped = await cards
+      .first()
+      .locator('.remedy button')
+      .first()
+      .tap({ timeout: 5000 })
+      .then(() => true)
+      .catch(() => false);
+    if (!tapped) continue;
     await expect
       .poll(async () => page.locator('li[data-code]').allInnerTexts())
       .not.toEqual(before);
