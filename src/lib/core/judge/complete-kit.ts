@@ -14,7 +14,7 @@ import { connectionsOf } from '../rigs/connections';
 import { PlanEvaluation } from './incremental';
 import { completeJudgement, judgePlan, worstFirst } from './judge-plan';
 import type { Judgement } from './judgement';
-import type { HowToPlace, TrackedJudgement } from './incremental';
+import type { HowToPlace, Placing, TrackedJudgement } from './incremental';
 import { jointRows, joints } from './joint-rows';
 
 const partRows = planFindings.flatMap(({ mayComeAlong }, row) =>
@@ -78,14 +78,14 @@ export function closeOpenEnds(
   mending?: string,
   sceneId?: string
 ): ClosedKit {
-  const begin = (now: Project, besideComing: boolean) =>
+  const begin = (now: Project, how: Placing) =>
     new PlanEvaluation(now, activePlan(now), shelf, undefined, trackedBefore, {
       howToPlace: 'as before',
-      besideComing,
-      sceneId
+      sceneId,
+      ...how
     });
   const acts: Act[] = [];
-  let evaluation = begin(project, true);
+  let evaluation = begin(project, { besideComing: true });
   const tried = new Set<string>();
   for (let round = 0; round < MOST_COMPLETED; round++) {
     const open = openEnds(evaluation).find(
@@ -96,17 +96,30 @@ export function closeOpenEnds(
     const act = closingAct(evaluation, open);
     if (!act) continue;
     acts.push(act);
-    evaluation = begin(applyAct(evaluation.project, act), true);
+    evaluation = begin(applyAct(evaluation.project, act), { besideComing: true });
   }
   // What did not come is missing after all: then something else may serve better.
   const leftOpen = openEnds(evaluation);
-  if (
-    leftOpen.length > 0 ||
-    evaluation.rigs.some((rig) => missingIn(rig, false) > missingIn(rig, true))
-  )
-    evaluation = begin(evaluation.project, false);
+  const without = scenesWithoutWhatCame(evaluation, leftOpen);
+  if (without.size > 0)
+    evaluation = begin(evaluation.project, { standing: rigsElsewhere(evaluation, without) });
   return { evaluation, acts, leftOpen };
 }
+
+/** Scenes in which something has not come that was counted on. */
+function scenesWithoutWhatCame(
+  { rigs }: PlanEvaluation,
+  leftOpen: readonly Finding[]
+): ReadonlySet<string> {
+  const lacking = rigs.filter((rig) => missingIn(rig, false) > missingIn(rig, true));
+  return new Set([
+    ...leftOpen.flatMap(({ sceneId }) => sceneId ?? []),
+    ...lacking.map(({ scene }) => scene.id)
+  ]);
+}
+
+const rigsElsewhere = ({ rigs }: PlanEvaluation, sceneIds: ReadonlySet<string>) =>
+  new Map(rigs.flatMap((rig) => (sceneIds.has(rig.scene.id) ? [] : [[rig.angle, rig] as const])));
 
 /** Joints the bag leaves open, and parts that are missing and come along; worst first. */
 function openEnds(evaluation: PlanEvaluation): Finding[] {

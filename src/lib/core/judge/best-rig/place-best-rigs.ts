@@ -24,7 +24,7 @@ export function placeBestRigs(
   const rigs: BestRig[] = [];
   for (const scene of project.scenes) {
     if (placing.sceneId !== undefined && placing.sceneId !== scene.id) continue;
-    const untouched = rigsOfUntouched(scene, plan, before, placing);
+    const untouched = rigsStanding(scene, placing) ?? rigsOfUntouched(scene, plan, before, placing);
     if (untouched) {
       rigs.push(...untouched);
       continue;
@@ -34,6 +34,15 @@ export function placeBestRigs(
       rigs.push(placeBest({ project, plan, kit, scene, angle, before, placing }, allocated));
   }
   return rigs;
+}
+
+function rigsStanding({ angles }: Scene, { standing }: Placing): BestRig[] | undefined {
+  if (!standing || !angles.every((angle) => standing.has(angle))) return undefined;
+  return angles.map((angle) => ({
+    rig: standing.get(angle)!,
+    way: undefined,
+    difference: undefined
+  }));
 }
 
 /** The rigs of a scene of which nothing is changed, where they are to stay as they were. */

@@ -163,6 +163,8 @@ export interface Placing {
   besideComing?: boolean;
   /** Only this scene is put in place, where nothing is asked of the others. */
   sceneId?: string;
+  /** Rigs of the very same kit that stay as they were found, by their angles; of a scene all or none. */
+  standing?: ReadonlyMap<Angle, PlacedRig>;
 }
 
 /** New parts of a kit, and of which kinds they are. */
