@@ -1,14 +1,11 @@
 import { minIndex, rollups } from 'd3-array';
 import { shelfOf } from '../catalogue/load-catalogue';
-import { chooseRigs } from '../core/judge/best-rig/place-best-rigs';
 import { judgeCandidate, judgingCandidates } from '../core/judge/candidates';
 import { closeJoints } from '../core/judge/close-joints';
 import { disputesOf } from '../core/judge/disputes';
-import { judgePlan } from '../core/judge/judge-plan';
 import { askingQuestions } from '../core/judge/questions';
 import { lookingForRemedies, remediesFor, TriedKits } from '../core/judge/settle';
 import { settlingAll } from '../core/judge/settle-all';
-import { activePlan } from '../core/model/active-plan';
 import type { Finding } from '../core/findings/finding';
 import type { FindingCode } from '../core/findings/finding-codes';
 import type { GearItem } from '../core/model/gear';
@@ -36,12 +33,8 @@ import type {
   SettledPart,
   Share
 } from './judge-protocol';
+import { JudgedBefore, type JudgedProject } from './judged-before';
 import { atOnce, priorities, Scheduler, type Sliced } from './scheduler';
-
-function judged(project: Project) {
-  const shelf = shelfOf(project);
-  return { shelf, judgement: judgePlan(project, activePlan(project), shelf) };
-}
 
 /** Findings of one code are settled by much the same parts, which one worker judges once for all of them. */
 function sharedByCode(findings: readonly Finding[], { index, of }: Share): Finding[] {
@@ -64,16 +57,18 @@ function sharedByCode(findings: readonly Finding[], { index, of }: Share): Findi
 const HANDED_OVER_EVERY_MS = 60;
 
 function* settling(
+  before: JudgedBefore,
   project: Project,
   visible: readonly string[],
   share: Share,
   onpart: (part: SettledPart) => void
 ): Sliced<void> {
-  const { shelf, judgement } = judged(project);
+  const { shelf, judgement } = before.judged(project);
   const kits = new TriedKits(project, shelf, judgement);
   const seen = new Set(visible);
+  // From the top of the list down.
   const first = sharedByCode(
-    judgement.findings.filter(({ key }) => seen.has(key)),
+    visible.flatMap((key) => judgement.findings.find((finding) => finding.key === key) ?? []),
     share
   );
   const rest = sharedByCode(
@@ -196,11 +191,12 @@ function* mendingIt(
 }
 
 function* rehearsing(
+  before: JudgedBefore,
   project: Project,
   sceneId: string,
   onpart: (part: ManyDays) => void
 ): Sliced<void> {
-  const { judgement } = judged(project);
+  const { judgement } = before.judged(project);
   const plan = dayPlanWith(project, judgement, sceneId);
   if (plan) yield* telling(runningDays(plan), onpart);
 }
@@ -241,9 +237,11 @@ function* packingFirst(project: Project, ontold: (judged: number) => void): Slic
 export function makeJudgeWork(queue = new Scheduler()): JudgeWorker {
   let asked = 0;
   let held: GearItem[] = [];
+  const before = new JudgedBefore();
   /** A project with its parts, one and the same list of them as long as they are the same. */
   const whole = ({ gearIsHeld, ...project }: SentProject): Project =>
-    gearIsHeld ? { ...project, ownGear: held } : project;
+    before.asBefore(gearIsHeld ? { ...project, ownGear: held } : project);
+  const judged = (project: SentProject): JudgedProject => before.judged(whole(project));
   /** Answers nothing else takes the place of. */
   const own = <T>(what: string, work: () => T) =>
     must(queue.run(`${what} ${asked++}`, priorities.urgent, atOnce(work)));
@@ -252,20 +250,20 @@ export function makeJudgeWork(queue = new Scheduler()): JudgeWorker {
       held = [...gear];
     },
     settle: (project, visible, share, onpart) =>
-      queue.run('settle', priorities.visible, settling(whole(project), visible, share, onpart)),
+      queue.run(
+        'settle',
+        priorities.visible,
+        settling(before, whole(project), visible, share, onpart)
+      ),
     chooseRigs: (project) =>
       queue.run(
         'rigs',
         priorities.urgent,
-        atOnce(() => {
-          const now = whole(project);
-          return chooseRigs(now, activePlan(now), shelfOf(now));
-        })
+        atOnce(() => before.chosenRigs(whole(project)))
       ),
     remediesOf: (project, findingKey) =>
       own('remedies', () => {
-        const now = whole(project);
-        const { shelf, judgement } = judged(now);
+        const { project: now, shelf, judgement } = judged(project);
         const finding = judgement.findings.find(({ key }) => key === findingKey);
         return finding && remediesFor(now, shelf, judgement, finding);
       }),
@@ -277,16 +275,14 @@ export function makeJudgeWork(queue = new Scheduler()): JudgeWorker {
       ),
     candidate: (project, gearId, way) =>
       own('candidate', () => {
-        const now = whole(project);
-        const { shelf, judgement } = judged(now);
+        const { project: now, shelf, judgement } = judged(project);
         const gear = shelf.byId.get(gearId);
         return gear && judgeCandidate(now, shelf, judgement, gear, way);
       }),
     leavePocket: () => queue.cancel('candidates'),
     disputes: (project, where) =>
       own('disputes', () => {
-        const now = whole(project);
-        const { shelf, judgement } = judged(now);
+        const { project: now, shelf, judgement } = judged(project);
         return disputesOf(now, shelf, judgement, where);
       }),
     settleAll: (project) => {
@@ -315,7 +311,7 @@ export function makeJudgeWork(queue = new Scheduler()): JudgeWorker {
     mend: (project, rules, onpart) =>
       queue.run('mend', priorities.later, mendingIt(whole(project), rules, onpart)),
     rehearse: (project, sceneId, onpart) =>
-      queue.run('days', priorities.later, rehearsing(whole(project), sceneId, onpart)),
+      queue.run('days', priorities.later, rehearsing(before, whole(project), sceneId, onpart)),
     whatSaves: (project, sceneId, luck, onpart) => {
       const now = whole(project);
       return queue.run(

@@ -7,6 +7,7 @@
   import { changesBetween, scenesChosenAnew } from '../../core/pack/kit-changes';
   import type { MendedKit, Mending } from '../../core/pack/mend';
   import type { PackedKit } from '../../core/pack/packed-kit';
+  import { countWords } from './kits-judged';
   import { points } from './kit-words';
 
   /** The smallest change that unblocks all that must be filmed, and what a little less or more money would do. */
@@ -112,10 +113,10 @@
       </p>
     {/if}
     {#if mending.isDone}<p class="soft figures">
-        The best of {mending.judged} kits looked at.
+        The best of {countWords(mending.judged)} kits looked at.
       </p>{/if}
   {/if}
-  {#if running}<InlineLoading description="looking, {mending?.judged ?? 0} kits judged" />
+  {#if running}<InlineLoading description="looking, {countWords(mending?.judged)} kits judged" />
   {:else if !mending}<Button size="small" kind="tertiary" on:click={onlook}>Look for it</Button
     >{/if}
   {#if asides.length > 0}

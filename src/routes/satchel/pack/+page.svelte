@@ -9,6 +9,7 @@
   import { dayHere } from '$lib/state/as-of-today';
   import { PackSearch } from '$lib/state/pack-search.svelte';
   import { satchel } from '$lib/state/project-store.svelte';
+  import { countWords } from '$lib/ui/pack/kits-judged';
   import FrontChart from '$lib/ui/pack/FrontChart.svelte';
   import FrontList from '$lib/ui/pack/FrontList.svelte';
   import KitAgainstPlan from '$lib/ui/pack/KitAgainstPlan.svelte';
@@ -153,7 +154,9 @@
           <FrontList {project} {steps} chosen={stepIndex} onchoose={(to) => (chosen = steps[to])} />
         {:else if search.running}
           <p class="wait">
-            <InlineLoading description="trying kits, {search.progress?.judged ?? 0} judged" />
+            <InlineLoading
+              description="trying kits, {countWords(search.progress?.judged)} judged"
+            />
           </p>
         {/if}
         {#if !best && search.progress && (isDone || search.stopped)}
@@ -193,13 +196,13 @@
         {#if search.running}
           <InlineLoading
             description={search.progress?.waiting === 0
-              ? `${search.progress.judged} kits judged; working out how good any kit can be`
-              : `${search.progress?.judged ?? 0} kits judged, ${search.progress?.waiting ?? 0} still to look round from`}
+              ? `${countWords(search.progress.judged)} kits judged; working out how good any kit can be`
+              : `${countWords(search.progress?.judged)} kits judged, ${countWords(search.progress?.waiting)} still to look round from`}
           />
           <Button size="small" kind="tertiary" on:click={() => search.stop()}>Stop</Button>
         {:else if search.progress}
           <p>
-            <b class="figures">{search.progress.judged.toLocaleString('en')}</b> kits judged in {search.seconds.toFixed(
+            <b class="figures">{countWords(search.progress.judged)}</b> kits judged in {search.seconds.toFixed(
               1
             )} s. {isDone
               ? 'The search came to its end: nothing it tried betters these.'

@@ -5,7 +5,7 @@ import type { Allocated } from '../../rigs/allocated';
 import { type Kit, makeKit } from '../../rigs/kit';
 import type { Scene } from '../../model/scene';
 import { overridesOf, placeRig } from '../../rigs/place-rig';
-import type { DifferingPlan, Placing } from '../incremental';
+import type { DifferingPlan, Placing, TrackedJudgement } from '../incremental';
 import { choicesOf, keyOf, remember } from './remembered-choices';
 import { type BestRig, chooseParts, keepParts, type Rigging } from './try-rigs';
 
@@ -70,9 +70,19 @@ export interface ChosenRig {
   way: Rig | undefined;
 }
 
-/** What is chosen for every angle of a project's plan. */
-export function chooseRigs(project: Project, plan: Plan, shelf: Shelf): ChosenRig[] {
-  return placeBestRigs(project, plan, makeKit(plan, shelf)).map(({ rig, way }) => ({
+/**
+ * What is chosen for every angle of a project's plan.
+ *
+ * @param before the judgement of a plan a little different, by which it is chosen with less work and to the same end
+ */
+export function chooseRigs(
+  project: Project,
+  plan: Plan,
+  shelf: Shelf,
+  before?: TrackedJudgement
+): ChosenRig[] {
+  const kit = makeKit(plan, shelf);
+  return placeBestRigs(project, plan, kit, before?.differing(project, kit)).map(({ rig, way }) => ({
     sceneId: rig.scene.id,
     angleId: rig.angle.id,
     way
