@@ -4,6 +4,7 @@ import { noRules, type PackRules } from '../core/pack/pack-rules';
 import type { PackedKit } from '../core/pack/packed-kit';
 import type { PackProgress } from '../core/pack/kit-search';
 import type { RunnerUp } from '../core/pack/runners-up';
+import type { WaysOut } from '../core/pack/ways-out';
 import type { Project } from '../core/model/project';
 import { askPatientJudge, isCancelled, proxy } from '../workers/connect-judge';
 
@@ -19,6 +20,8 @@ export class PackSearch {
   runnersUp = $state.raw<readonly RunnerUp[]>([]);
   mending = $state.raw<Mending | undefined>(undefined);
   mendRunning = $state(false);
+  /** What would let a kit film all of it, where nothing does. */
+  waysOut = $state.raw<WaysOut | undefined>(undefined);
   /** What the answers on screen are about; an older answer is thrown away. */
   #turn = 0;
   #about = 0;
@@ -30,6 +33,7 @@ export class PackSearch {
     this.running = true;
     this.stopped = false;
     this.failure = '';
+    this.waysOut = undefined;
     const tell = proxy((progress: PackProgress) => {
       if (turn !== this.#turn) return;
       this.progress = progress;
@@ -41,6 +45,21 @@ export class PackSearch {
       if (turn === this.#turn && !isCancelled(error)) this.failure = wordsOf(error);
     } finally {
       if (turn === this.#turn) this.running = false;
+    }
+  }
+
+  /** After a search that found nothing: what stands in the way. */
+  async lookForWaysOut(project: Project): Promise<void> {
+    const turn = this.#turn;
+    const { rules } = this;
+    this.waysOut = { ways: [], isDone: false };
+    const tell = proxy((ways: WaysOut) => {
+      if (turn === this.#turn) this.waysOut = ways;
+    });
+    try {
+      await askPatientJudge((judge, send) => judge.waysOut(send(project), rules, tell));
+    } catch (error) {
+      if (turn === this.#turn && !isCancelled(error)) this.failure = wordsOf(error);
     }
   }
 

@@ -12,6 +12,7 @@ import type { PackRules } from '../core/pack/pack-rules';
 import type { PackedKit } from '../core/pack/packed-kit';
 import type { PackProgress } from '../core/pack/kit-search';
 import type { RunnerUp } from '../core/pack/runners-up';
+import type { WaysOut } from '../core/pack/ways-out';
 import type { ManyDays } from '../core/rehearse/many-days';
 import type { Luck } from '../core/rehearse/day-outcome';
 import type { Savings } from '../core/rehearse/what-saves';
@@ -122,6 +123,12 @@ export interface JudgeWorker {
     onpart: (part: Savings) => void
   ): Promise<Outcome<Savings>>;
   stopRehearsing(): void;
+  /** What of all that is set stands in the way of filming it all; asking again or stopping cancels. */
+  waysOut(
+    project: SentProject,
+    rules: PackRules,
+    onpart: (part: WaysOut) => void
+  ): Promise<Outcome<WaysOut>>;
   /** A first kit within the limit; told meanwhile how many kits were judged. */
   packFirst(project: SentProject, ontold: (judged: number) => void): Promise<Project>;
   /** Rows of a spreadsheet as parts, with its progress from 0 to 1; asking again or stopping cancels. */

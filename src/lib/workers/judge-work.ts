@@ -19,6 +19,7 @@ import { frameOf, type PackRules } from '../core/pack/pack-rules';
 import type { PackProgress } from '../core/pack/kit-search';
 import { packing } from '../core/pack/packing';
 import { runnersUp } from '../core/pack/runners-up';
+import { waysOut } from '../core/pack/ways-out';
 import { type ManyDays, runningDays } from '../core/rehearse/many-days';
 import { dayPlanWith, lookingForSavings } from '../core/rehearse/what-saves';
 import { SatchelDatabase } from '../data/database';
@@ -297,7 +298,18 @@ export function makeJudgeWork(queue = new Scheduler()): JudgeWorker {
     },
     pack: (project, rules, onpart) =>
       queue.run('kits', priorities.later, searching(whole(project), rules, onpart)),
-    stopPacking: () => queue.cancel('kits'),
+    stopPacking: () => {
+      queue.cancel('kits');
+      queue.cancel('ways out');
+    },
+    waysOut: (project, rules, onpart) => {
+      const now = whole(project);
+      return queue.run(
+        'ways out',
+        priorities.later,
+        telling(waysOut(now, shelfOf(now), rules), onpart)
+      );
+    },
     ladder: (project, rules, kit, front, today) =>
       own('ladder', () => {
         const now = whole(project);

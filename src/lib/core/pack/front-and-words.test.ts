@@ -10,7 +10,8 @@ import { belowAll, costOfPoint, spendableOf } from './front-steps';
 import { changesBetween } from './kit-changes';
 import { KitFront } from './kit-front';
 import { bareProject, frameOf, noRules } from './pack-rules';
-import { filmsAll, judged, keepsLimits, type PackedKit, withKit } from './packed-kit';
+import { keepsLimits } from './limits';
+import { filmsAll, judged, type PackedKit, withKit } from './packed-kit';
 import { pack } from './packing';
 
 const merit = (meritHundredths: number, mustDoWorking = 2, stops = 0): KitMerit => ({
@@ -113,10 +114,11 @@ describe('what may change', () => {
 
   it('keeps to weight, minutes and switches where they are set', () => {
     const free = { ...demo, pocketLimitsMinor: {} };
-    const keeps = (project: Project) => keepsLimits(project, judged(project, shelf));
+    const keeps = (project: Project) =>
+      keepsLimits(frameOf(project, shelf, noRules), judged(project, shelf));
     expect(keeps(free)).toBe(true);
     // The lens of the demo lies over the limit of its pocket.
-    expect(keepsLimits(demo, judged(demo, shelf))).toBe(false);
+    expect(keeps(demo)).toBe(false);
     expect(keeps({ ...free, carriedLimitKg: 0.5 })).toBe(false);
     expect(keeps({ ...free, carriedLimitKg: 90 })).toBe(true);
     expect(keeps({ ...free, setUpLimitMin: 0.5 })).toBe(false);

@@ -16,20 +16,13 @@ import {
 import { broughtWithin, grafted, pairsAbove } from './graft';
 import { type FrontKit, KitFront } from './kit-front';
 import { spendableOf } from './front-steps';
+import { keepsLimits } from './limits';
 import { neighboursOf } from './neighbours';
 import { promisingKits } from './promising-kits';
 import { beginnings, settled } from './beginnings';
 import type { PackFrame } from './pack-rules';
 import { UnlikeKits } from './unlike-kits';
-import {
-  compareWorth,
-  filmsAll,
-  judged,
-  keepsLimits,
-  kitOf,
-  type PackedKit,
-  withKit
-} from './packed-kit';
+import { compareWorth, filmsAll, judged, kitOf, type PackedKit, withKit } from './packed-kit';
 
 /** How far a search has come. */
 export interface PackProgress {
@@ -168,7 +161,7 @@ export class KitSearch {
     const now = judged(project, this.frame.shelf);
     this.#judged += 1;
     if (now.money.firmMinor > this.frame.mostMinor) return false;
-    if (!this.frame.respects(activePlan(project).lines) || !keepsLimits(this.frame.project, now))
+    if (!this.frame.respects(activePlan(project).lines) || !keepsLimits(this.frame, now))
       return false;
     this.#unlike.note(project, now);
     const kit = kitOf(project, now);

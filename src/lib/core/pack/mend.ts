@@ -5,17 +5,10 @@ import type { Shelf } from '../model/shelf';
 import { activePlan } from '../model/active-plan';
 import type { Project } from '../model/project';
 import { changedLines } from './kit-changes';
+import { isNoFurtherPast } from './limits';
 import { neighboursOf } from './neighbours';
 import { frameOf, type PackRules } from './pack-rules';
-import {
-  compareWorth,
-  filmsAll,
-  judged,
-  keepsLimits,
-  kitOf,
-  type PackedKit,
-  withKit
-} from './packed-kit';
+import { compareWorth, filmsAll, judged, kitOf, type PackedKit, withKit } from './packed-kit';
 
 /** A kit that films all that must be filmed, a few changes away from the plan. */
 export interface MendedKit extends PackedKit {
@@ -61,7 +54,7 @@ export function* mending(
     changed: changedLines(lines, kit.lines, shelf)
   });
   const mayBeTaken = (kit: Project, judgement: Judgement) =>
-    frame.respects(activePlan(kit).lines) && keepsLimits(project, judgement);
+    frame.respects(activePlan(kit).lines) && isNoFurtherPast(frame, judgement, start);
   const now: Mending = {
     isWhole: filmsAll(start.merit),
     fewestLines: undefined,

@@ -2,16 +2,9 @@ import type { Judgement } from '../judge/judgement';
 import { activePlan } from '../model/active-plan';
 import type { GearKind } from '../model/gear';
 import type { Project } from '../model/project';
+import { keepsLimits } from './limits';
 import type { PackFrame } from './pack-rules';
-import {
-  compareWorth,
-  filmsAll,
-  judged,
-  keepsLimits,
-  kitOf,
-  type PackedKit,
-  withKit
-} from './packed-kit';
+import { compareWorth, filmsAll, judged, kitOf, type PackedKit, withKit } from './packed-kit';
 
 /** What a kit rests on: two kits that differ in several of these are truly different. */
 const restsOn: readonly GearKind[] = ['body', 'lens', 'microphone', 'lamp', 'support'];
@@ -68,7 +61,7 @@ export class UnlikeKits {
       if (!isUnlike) continue;
       const project = withKit(this.frame.project, kit);
       const now = judged(project, this.frame.shelf);
-      if (filmsAll(now.merit) && keepsLimits(project, now))
+      if (filmsAll(now.merit) && keepsLimits(this.frame, now))
         chosen.push({ kit: kitOf(project, now), heart });
     }
     return chosen.map(({ kit }) => kit).sort((a, b) => compareWorth(b.merit, a.merit));

@@ -1,11 +1,13 @@
 <script lang="ts">
-  import { Button } from 'carbon-components-svelte';
+  import { Button, InlineLoading } from 'carbon-components-svelte';
   import type { Act } from '../../core/acts/act';
   import type { Project } from '../../core/model/project';
   import { formatMoney } from '../../core/money/format';
   import { spendableOf } from '../../core/pack/front-steps';
   import type { PackRules } from '../../core/pack/pack-rules';
   import type { PackedKit } from '../../core/pack/packed-kit';
+  import type { WaysOut } from '../../core/pack/ways-out';
+  import { points } from './kit-words';
 
   /** Nothing within the budget films all that must be filmed: the smallest things that would let it. */
   interface Props {
@@ -14,20 +16,18 @@
     unfilmed: readonly string[];
     /** The cheapest kit found that films all. */
     cheapest: PackedKit | undefined;
-    rules: PackRules;
+    /** Single changes that were tried and let a kit film all; undefined before it is looked for them. */
+    waysOut: WaysOut | undefined;
     onrules: (rules: PackRules) => void;
     onact: (act: Act) => void;
   }
-  const { project, unfilmed, cheapest, rules, onrules, onact }: Props = $props();
+  const { project, unfilmed, cheapest, waysOut, onrules, onact }: Props = $props();
 
   const say = (minor: number) => formatMoney(minor, project.currency, { short: true });
   /** A limit one would set: in whole tens of the currency. */
   const ROUND_MINOR = 1000;
   const raisedMinor = $derived(
     cheapest && Math.ceil((cheapest.priceMinor + project.reserveMinor) / ROUND_MINOR) * ROUND_MINOR
-  );
-  const inTheWay = $derived(
-    project.scenes.filter(({ mustDo, name }) => mustDo && unfilmed.includes(name))
   );
 </script>
 
@@ -40,57 +40,35 @@
   {#if unfilmed.length > 0}<p>What is missing: {unfilmed.join(', ')}.</p>{/if}
   <ul>
     {#if cheapest && raisedMinor !== undefined}<li>
-        The cheapest kit found that does costs {say(cheapest.priceMinor)}.
         <Button
           size="small"
           kind="tertiary"
           on:click={() => onact({ type: 'set project', patch: { limitMinor: raisedMinor } })}
           >Raise the limit to {say(raisedMinor)}</Button
         >
+        <span class="soft">the cheapest kit found that does costs {say(cheapest.priceMinor)}</span>
       </li>{/if}
-    {#if project.reserveMinor > 0}<li>
-        {say(project.reserveMinor)} are set aside.
-        <Button
-          size="small"
-          kind="tertiary"
-          on:click={() => onact({ type: 'set project', patch: { reserveMinor: 0 } })}
-          >Set nothing aside</Button
-        >
-      </li>{/if}
-    {#if rules.lockedPockets.length > 0}<li>
-        {rules.lockedPockets.join(', ')} stay as they are.
-        <Button
-          size="small"
-          kind="tertiary"
-          on:click={() => onrules({ ...rules, lockedPockets: [] })}>Unlock them</Button
-        >
-      </li>{/if}
-    {#if rules.used !== 'where cheaper'}<li>
-        Parts are taken {rules.used === undefined
-          ? 'by your rules'
-          : rules.used === 'never'
-            ? 'new'
-            : 'used only'}.
-        <Button
-          size="small"
-          kind="tertiary"
-          on:click={() => onrules({ ...rules, used: 'where cheaper' })}
-          >Buy used where it is cheaper</Button
-        >
-      </li>{/if}
-    {#each inTheWay as scene (scene.id)}
+    {#each waysOut?.ways ?? [] as { label, act, rules, kit } (label)}
       <li>
-        {scene.name} must work.
         <Button
           size="small"
           kind="tertiary"
-          on:click={() =>
-            onact({ type: 'change scene', sceneId: scene.id, patch: { mustDo: false } })}
-          >Make {scene.name} one that need not</Button
+          on:click={() => {
+            if (act) onact(act);
+            if (rules) onrules(rules);
+          }}>{label}</Button
+        >
+        <span class="soft"
+          >then one for {say(kit.priceMinor)} does, worth {points(kit.merit.meritHundredths)}</span
         >
       </li>
     {/each}
   </ul>
+  {#if waysOut && !waysOut.isDone}
+    <InlineLoading description="looking for what else would let one film all of it" />
+  {:else if waysOut && waysOut.ways.length === 0 && !cheapest}
+    <p>No single change of what is set was found to be enough.</p>
+  {/if}
 </div>
 
 <style>
@@ -109,5 +87,12 @@
     margin: 0.2rem 0;
     padding: 0;
     list-style: none;
+  }
+
+  li {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.2rem 0.6rem;
+    align-items: center;
   }
 </style>

@@ -3,6 +3,7 @@
   import { statementOf } from '$lib/core/money/statement';
   import { bestAgainstBound } from '$lib/core/pack/bound/best-against-bound';
   import { belowAll, frontSteps, spendableOf } from '$lib/core/pack/front-steps';
+  import type { Project } from '$lib/core/model/project';
   import { actsToKit } from '$lib/core/pack/kit-changes';
   import { filmsAll, type PackedKit } from '$lib/core/pack/packed-kit';
   import type { PackRules } from '$lib/core/pack/pack-rules';
@@ -70,19 +71,26 @@
     );
   });
 
+  /** What of a project kits are packed by; another of these, and the search begins anew. */
+  const packedBy = [
+    'id',
+    'currency',
+    'scenes',
+    'limitMinor',
+    'reserveMinor',
+    'pocketLimitsMinor',
+    'itemLimitMinor',
+    'carriedLimitKg',
+    'setUpLimitMin',
+    'switchLimit',
+    'school',
+    'ownWeights',
+    'mainsHz',
+    'rules'
+  ] as const satisfies readonly (keyof Project)[];
   $effect(() => {
     if (!project || !satchel.judgement) return;
-    const { scenes, limitMinor, reserveMinor, pocketLimitsMinor, school, rules } = project;
-    const about = JSON.stringify([
-      project.id,
-      scenes,
-      limitMinor,
-      reserveMinor,
-      pocketLimitsMinor,
-      school,
-      rules,
-      search.rules
-    ]);
+    const about = JSON.stringify([packedBy.map((field) => project[field]), search.rules]);
     if (about === begunFor) return;
     begunFor = about;
     chosen = undefined;
@@ -112,6 +120,12 @@
     void satchel.act(act);
   }
   const isDone = $derived(search.progress?.isDone === true);
+  /** Nothing within the budget films all of it, as far as was looked. */
+  const isStuck = $derived(!best && search.progress !== undefined && (isDone || search.stopped));
+  $effect(() => {
+    if (project && isStuck && !search.running && !search.waysOut && project.scenes.length > 0)
+      void search.lookForWaysOut(project);
+  });
   const against = $derived(
     project && search.progress && bestAgainstBound(project, search.progress)
   );
@@ -159,12 +173,12 @@
             />
           </p>
         {/if}
-        {#if !best && search.progress && (isDone || search.stopped)}
+        {#if isStuck}
           <NothingFilmsAll
             {project}
             {unfilmed}
             cheapest={steps[0]}
-            rules={search.rules}
+            waysOut={search.waysOut}
             onrules={setRules}
             onact={(act) => void satchel.act(act)}
           />
