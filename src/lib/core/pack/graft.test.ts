@@ -6,7 +6,8 @@ import { activePlan } from '../model/active-plan';
 import type { PlanLine } from '../model/plan';
 import type { Project } from '../model/project';
 import { settled } from './beginnings';
-import { broughtWithin, grafted } from './graft';
+import type { BodyBound } from './bound/scene-bound';
+import { broughtWithin, grafted, pairsAbove } from './graft';
 import { frameOf, noRules } from './pack-rules';
 import { judged } from './packed-kit';
 
@@ -55,6 +56,33 @@ describe('a kit with the rig of another', () => {
     for (const line of activePlan(begun).lines.filter(frame.isFixed))
       expect(activePlan(kit).lines).toContainEqual(line);
     expect(kit.scenes).toBe(begun.scenes);
+  });
+});
+
+describe('rigs to put into a scene', () => {
+  const bodyWith = (id: string, ...merits: number[]): BodyBound => ({
+    bodyId: id,
+    bodyLineId: id,
+    bodyMinor: 0,
+    alone: [],
+    pairs: merits.map((merit) => ({ priceMinor: 0, merit, lines: [], onBoomArm: undefined })),
+    supplied: [],
+    shared: [],
+    suppliedShare: []
+  });
+  const meritsOf = (...bounds: BodyBound[]) =>
+    pairsAbove(70, bounds, 'own').map(({ merit }) => merit);
+
+  it('are those that may be worth more, of its own body all, of every other the best', () => {
+    expect(
+      meritsOf(bodyWith('own', 90, 80, 60), bodyWith('other', 85, 84), bodyWith('poor', 60))
+    ).toEqual([90, 80, 85]);
+    expect(meritsOf(bodyWith('own'), bodyWith('other', 70))).toEqual([]);
+  });
+
+  it('are of four other bodies, those that may be worth most', () => {
+    const others = [71, 76, 73, 75, 72, 74].map((merit) => bodyWith(`body ${merit}`, merit));
+    expect(meritsOf(...others)).toEqual([76, 75, 74, 73]);
   });
 });
 

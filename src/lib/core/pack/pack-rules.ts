@@ -17,7 +17,7 @@ export interface PackRules {
   lockedPockets: readonly Pocket[];
   /** Undefined goes by the rules of the project. */
   used?: UsedChoice;
-  /** Makers nothing new is taken from. */
+  /** Makers of whose parts none is in a kit, but what stays whatever is packed. */
   excludedMakers: readonly string[];
 }
 
@@ -119,7 +119,7 @@ export function frameOf(given: Project, whole: Shelf, rules: PackRules, upTo?: n
       return lines.every((line) => {
         if (fixed.has(line.id)) return true;
         const gear = shelf.byId.get(line.gearId);
-        if (gear && locked.has(pocketOf(gear))) return false;
+        if (gear && (locked.has(pocketOf(gear)) || excluded.has(gear.maker))) return false;
         return rules.used === 'only'
           ? line.basis === 'used'
           : rules.used !== 'never' || line.basis === 'new';

@@ -95,6 +95,24 @@ describe('limits beside the budget', () => {
   });
 });
 
+describe('makers left out', () => {
+  it('have nothing in a kit, but what stays whatever is packed', () => {
+    const { lines } = activePlan(demo);
+    const makerOf = (gearId: string) => shelf.byId.get(gearId)!.maker;
+    const wanted = lines.find(({ state, locked }) => state === 'wanted' && !locked)!;
+    const excludedMakers = [makerOf(wanted.gearId)];
+    const frame = frameOf(demo, shelf, { ...noRules, excludedMakers });
+    const rest = lines.filter(
+      (line) => frame.isFixed(line) || !excludedMakers.includes(makerOf(line.gearId))
+    );
+    expect(frame.respects(lines)).toBe(false);
+    expect(frame.respects(rest)).toBe(true);
+    const owned = lines.map((line) => ({ ...line, state: 'owned' as const }));
+    const ownedDemo = { ...demo, plans: [{ ...activePlan(demo), lines: owned }] };
+    expect(frameOf(ownedDemo, shelf, { ...noRules, excludedMakers }).respects(owned)).toBe(true);
+  });
+});
+
 describe('with any pocket locked', () => {
   it.each(pockets)('kits are found, and each leaves it as it is: %s', (pocket) => {
     const rules: PackRules = { ...noRules, lockedPockets: [pocket] };
