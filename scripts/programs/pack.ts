@@ -1,11 +1,14 @@
 import { catalogue } from '$lib/catalogue/load-catalogue';
 import { fullName } from '$lib/core/model/gear';
-import { makeShelf } from '$lib/core/model/shelf';
+import type { Project } from '$lib/core/model/project';
+import { makeShelf, type Shelf } from '$lib/core/model/shelf';
 import { formatMoney } from '$lib/core/money/format';
 import { pricedFor } from '$lib/core/money/priced-shelf';
 import { frontSteps } from '$lib/core/pack/front-steps';
 import { packAnswerOf } from '$lib/core/pack/pack-answer';
+import { noRules } from '$lib/core/pack/pack-rules';
 import { pack } from '$lib/core/pack/packing';
+import { waysOut } from '$lib/core/pack/ways-out';
 import { satchelArgument } from './satchel-argument';
 
 /** 0 a kit within the budget films all, 1 none was found, 2 the file cannot be packed. */
@@ -44,7 +47,25 @@ function main(args: readonly string[]): number {
     }
   }
   const films = answer.best && answer.best.mustDoWorking === answer.best.mustDoScenes;
+  if (!films && !args.includes('--json')) tellWaysOut(project, shelf);
   return films ? 0 : 1;
+}
+
+/** What of all that is set stands in the way, each change by itself. */
+function tellWaysOut(project: Project, shelf: Shelf): void {
+  const looking = waysOut(project, shelf, noRules);
+  let step = looking.next();
+  while (step.done !== true) step = looking.next();
+  const { ways } = step.value;
+  console.log(
+    ways.length > 0
+      ? '\nWhat would let a kit film all that must be filmed:'
+      : '\nNo single change of what is set was found to be enough.'
+  );
+  for (const { label, kit } of ways)
+    console.log(
+      `  ${label}: then a kit for ${formatMoney(kit.priceMinor, project.currency)} films all`
+    );
 }
 
 process.exit(main(process.argv.slice(2)));

@@ -10,12 +10,9 @@ import type { Project } from '../model/project';
 import type { Angle, Scene } from '../model/scene';
 import type { Shelf } from '../model/shelf';
 import { askForAxis, askForRow } from './ask-about';
-import {
-  type OpenRow,
-  PlanEvaluation,
-  type SupposedAnswer,
-  type TrackedJudgement
-} from './incremental';
+import type { OpenRow, SupposedAnswer, TrackedJudgement } from './incremental';
+// Past the door, which leads to what tracks a judgement, too: the first view judges without that.
+import { PlanEvaluation } from './incremental/plan-evaluation';
 import type { Judgement } from './judgement';
 
 /**

@@ -46,7 +46,9 @@
           on:click={() => onact({ type: 'set project', patch: { limitMinor: raisedMinor } })}
           >Raise the limit to {say(raisedMinor)}</Button
         >
-        <span class="soft">the cheapest kit found that does costs {say(cheapest.priceMinor)}</span>
+        <span class="soft"
+          >the cheapest kit found that films all costs {say(cheapest.priceMinor)}</span
+        >
       </li>{/if}
     {#each waysOut?.ways ?? [] as { label, act, rules, kit } (label)}
       <li>
@@ -59,13 +61,15 @@
           }}>{label}</Button
         >
         <span class="soft"
-          >then one for {say(kit.priceMinor)} does, worth {points(kit.merit.meritHundredths)}</span
+          >then a kit for {say(kit.priceMinor)} films all, worth {points(
+            kit.merit.meritHundredths
+          )}</span
         >
       </li>
     {/each}
   </ul>
   {#if waysOut && !waysOut.isDone}
-    <InlineLoading description="looking for what else would let one film all of it" />
+    <InlineLoading description="looking for what else would let a kit film all" />
   {:else if waysOut && waysOut.ways.length === 0 && !cheapest}
     <p>No single change of what is set was found to be enough.</p>
   {/if}

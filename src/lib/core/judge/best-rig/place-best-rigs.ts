@@ -5,6 +5,7 @@ import type { Allocated } from '../../rigs/allocated';
 import { type Kit, makeKit } from '../../rigs/kit';
 import type { Scene } from '../../model/scene';
 import { overridesOf, placeRig } from '../../rigs/place-rig';
+import type { PlacedRig } from '../../rigs/placed-rig';
 import type { DifferingPlan, Placing, TrackedJudgement } from '../incremental';
 import { choicesOf, keyOf, remember } from './remembered-choices';
 import { type BestRig, chooseParts, keepParts, type Rigging } from './try-rigs';
@@ -24,9 +25,9 @@ export function placeBestRigs(
   const rigs: BestRig[] = [];
   for (const scene of project.scenes) {
     if (placing.sceneId !== undefined && placing.sceneId !== scene.id) continue;
-    const untouched = rigsStanding(scene, placing) ?? rigsOfUntouched(scene, plan, before, placing);
-    if (untouched) {
-      rigs.push(...untouched);
+    const standing = rigsStanding(scene, plan, before, placing);
+    if (standing) {
+      rigs.push(...standing.map((rig) => asItStands(rig)));
       continue;
     }
     const allocated: Allocated = new Map();
@@ -36,30 +37,22 @@ export function placeBestRigs(
   return rigs;
 }
 
-function rigsStanding({ angles }: Scene, { standing }: Placing): BestRig[] | undefined {
-  if (!standing || !angles.every((angle) => standing.has(angle))) return undefined;
-  return angles.map((angle) => ({
-    rig: standing.get(angle)!,
-    way: undefined,
-    difference: undefined
-  }));
-}
+const asItStands = (rig: PlacedRig, way?: Rig): BestRig => ({ rig, way, difference: undefined });
 
-/** The rigs of a scene of which nothing is changed, where they are to stay as they were. */
-function rigsOfUntouched(
+/** The rigs of a scene that are to stay as they were: those that were found already, or where nothing of it is changed. */
+function rigsStanding(
   scene: Scene,
   plan: Plan,
   before: DifferingPlan | undefined,
-  { howToPlace }: Placing
-): BestRig[] | undefined {
-  if (!before?.hasOnlyOtherRigs || howToPlace !== 'as before') return undefined;
-  const rigs: BestRig[] = [];
-  for (const angle of scene.angles) {
+  { howToPlace, standing }: Placing
+): PlacedRig[] | undefined {
+  const rigs = scene.angles.map((angle) => {
+    if (standing?.has(angle)) return standing.get(angle);
+    if (!before?.hasOnlyOtherRigs || howToPlace !== 'as before') return undefined;
     const rig = before.rigBefore(scene, angle);
-    if (!rig || rig.overrides !== overridesOf(plan, scene, angle)) return undefined;
-    rigs.push({ rig, way: undefined, difference: undefined });
-  }
-  return rigs;
+    return rig?.overrides === overridesOf(plan, scene, angle) ? rig : undefined;
+  });
+  return rigs.every((rig) => rig !== undefined) ? rigs : undefined;
 }
 
 /** What was chosen for an angle, as plain data: it passes from one thread to another. */
@@ -132,7 +125,7 @@ function placeBest(rigging: Rigging, allocated: Allocated): BestRig {
   const remembered = choicesOf(angle).get(key);
   if (remembered !== undefined) {
     const rig = placeRig(project, plan, kit, scene, angle, allocated, remembered ?? said);
-    return { rig, way: remembered ?? undefined, difference: undefined };
+    return asItStands(rig, remembered ?? undefined);
   }
   const kept =
     before && rigBefore && !isAskedAnew
